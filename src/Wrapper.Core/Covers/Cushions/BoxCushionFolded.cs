@@ -1,0 +1,94 @@
+using Wrapper.Core.Jobs;
+using Wrapper.Core.Lengths;
+using Wrapper.Core.Patterns;
+
+namespace Wrapper.Core.Covers.Cushions;
+
+/// <summary>A box cushion from one piece, folded across the front, zip across the back: the quick school (handbook §4.2).</summary>
+public sealed class BoxCushionFolded : BoxCushion
+{
+    /// <inheritdoc/>
+    public override string Key => "box-cushion-folded";
+
+    /// <inheritdoc/>
+    public override string Name => "One piece, folded";
+
+    /// <inheritdoc/>
+    public override string When => "The quick way: one piece, no strips, no cord. Soft edges; seams run round the sides at mid-depth.";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Choice> Choices { get; } =
+    [
+        .. EaseSchools.Choices,
+        Choice.Of("corners", "Corners", "Corners",
+            new Option("cut", "Cut first", "The waste is cut out by the corner rule: the top finishes as measured."),
+            new Option("stitch-off", "Stitch off, then trim", "Nothing is cut first: stitch across each corner, turn, try on, then trim. For a first cover, and for rounded inners."),
+            new Option("square-drop", "Square = drop", "The whole drop is cut out, raw edge included: the top finishes two seam allowances smaller each way. For soft inners.")),
+        Choice.Of("zip", "Zip", "Zip",
+            new Option("full", "Chain to the full cut width", "Oversewn at the corners and cut off: one length of chain, nothing to measure."),
+            new Option("inside", "Kept inside the corners", "The teeth stop short of both corners; the ends are sewn shut. The neatest corners."),
+            new Option("closed", "Closed-end", "A made-up zip as long as the back."),
+            new Option("round", "Round the corners", "The teeth go on along both sides: the easiest to fill.")),
+        Choice.OfLength("zipTurn", "Zip turns each back corner by", "Zip", Length.Inches(2, 1, 2), 65, new LengthLimits(Length.Zero, Length.Inches(60), "2 1/2", "6.5")) with { ShownWhen = new Condition("zip", ["round"]), Note = "One tape crosses both edges, so the zip edge takes the seam allowance." },
+        Choice.OfLength("zipClear", "Teeth clear of each corner by", "Zip", Length.Inches(0, 1, 2), 12, new LengthLimits(Length.Zero, Length.Inches(12), "1/2", "1.2")) with { ShownWhen = new Condition("zip", ["inside"]) },
+    ];
+
+    /// <inheritdoc/>
+    public override IEnumerable<Problem> Check(Reading reading)
+    {
+        var problems = base.Check(reading).ToList();
+        if (problems.Count > 0) return problems;
+        var sheet = new FoldedSheet(reading);
+        if (sheet.Width.Value <= 2 * sheet.Seam.Value || sheet.Length.Value <= 2 * sheet.Seam.Value)
+            problems.Add(reading.Refuse("choices.corners", "a square as large as the drop leaves nothing of so small a top", "cut"));
+        if (reading.Chosen("zip", "round") && sheet.Turn.Value >= sheet.Length.Value)
+            problems.Add(reading.Refuse("choices.zipTurn", $"the zip would run past the side ({reading.Say(sheet.Length.Value)})", Example(reading, "2 1/2", "6.5")));
+        if (reading.Chosen("zip", "inside") && 2 * sheet.Clear.Value >= sheet.Width.Value)
+            problems.Add(reading.Refuse("choices.zipClear", "nothing is left for the zip", Example(reading, "1/2", "1.2")));
+        if (sheet.Radius.Value.IsPositive && !reading.Chosen("corners", "stitch-off"))
+            problems.Add(reading.Refuse("measures.r", "rounded corners cannot be cut out first in this make-up: stitch them off, or choose a separate boxing strip", "0"));
+        else if (sheet.ArcReach.Value >= sheet.Drop.Value)
+            problems.Add(reading.Refuse("measures.r", "the corner line curves at both ends, and such a radius leaves it no straight part", Example(reading, "2", "5")));
+        return problems;
+    }
+
+    /// <inheritdoc/>
+    public override Pattern Draft(Reading reading)
+    {
+        var sheet = new FoldedSheet(reading);
+        var seams = sheet.Seams().ToList();
+        return new Pattern
+        {
+            Pieces = [FoldedPiece.Of(reading, sheet)],
+            Seams = seams,
+            Finished = [.. FinishedSizes(sheet.Finished), ("zip run", sheet.ZipRun), ("corner seam", sheet.CornerSeam)],
+            Notions = [sheet.Zip(), .. Basics(reading, seams)],
+            Steps = FoldedSteps(reading),
+            Remarks = [.. CornerRemarks(reading, sheet), .. EaseRemarks(reading)],
+        };
+    }
+
+    private static IEnumerable<Remark> CornerRemarks(Reading reading, FoldedSheet sheet)
+    {
+        if (reading.Chosen("corners", "square-drop"))
+            yield return new Remark($"Top finishes {reading.Say(2 * sheet.Seam.Value)} smaller each way, boxing {reading.Say(2 * sheet.Seam.Value)} deeper: snug in plan. Right for a soft inner, wrong for a rigid one.");
+        if (reading.Chosen("corners", "stitch-off"))
+            yield return new Remark($"Open each corner flat, seam on seam, and stitch straight across where it measures {reading.Say(2 * sheet.Drop.Value)}, half on each side. Try the cover on, right side out, before trimming.");
+        yield return new Remark("One piece folded: on cloth with a pile or a one-way print the underside runs the other way.");
+    }
+
+    private static IReadOnlyList<Step> FoldedSteps(Reading reading)
+    {
+        var off = reading.Chosen("corners", "stitch-off");
+        List<Step> steps =
+        [
+            new(off ? "Cut the rectangle; mark the fold and the corner lines." : "Cut the piece and its corner cut-outs; mark the fold.", []),
+            new("Sew the zip across the back, both sides from the same end; bar-tack the ends. Leave it part open.", ["zip"]),
+            new("Sew both side seams, wrong side out.", ["right side", "left side"]),
+            new(off ? "Open each corner flat, seam on seam, and stitch across it." : "Sew the four corners, seam on seam.", ["back right corner", "back left corner", "front right corner", "front left corner"]),
+        ];
+        if (off) steps.Add(new("Turn, try on, then trim the corners to one seam allowance.", []));
+        steps.Add(new("Finish the seams and turn right side out.", []));
+        return steps;
+    }
+}

@@ -1,0 +1,154 @@
+using Wrapper.Core.Jobs;
+using Wrapper.Core.Lengths;
+using Wrapper.Core.Patterns;
+
+namespace Wrapper.Core.Covers.Cushions;
+
+/// <summary>A box cushion with a separate boxing strip and zip strip: the tailored school (handbook §4.1).</summary>
+public sealed class BoxCushionStrip : BoxCushion
+{
+    /// <inheritdoc/>
+    public override string Key => "box-cushion-strip";
+
+    /// <inheritdoc/>
+    public override string Name => "Separate boxing strip";
+
+    /// <inheritdoc/>
+    public override string When => "The tailored look: crisp edges, cord if wanted, rounded corners, and a zip that turns the back corners so that foam goes in easily.";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Choice> Choices { get; } =
+    [
+        .. EaseSchools.Choices,
+        Choice.OfLength("zipTurn", "Zip turns each back corner by", "Zip", Length.Inches(2, 1, 2), 65, new LengthLimits(Length.Zero, Length.Inches(60), "2 1/2", "6.5")) with { Note = "0 keeps the zip in the back edge; more makes the inner easier to put in." },
+        Choice.Of("assembly", "Assembly", "Boxing",
+            new Option("ring", "Cord first, closed ring", "Zip strip and boxing become a ring, then the ring goes on the panels. Easiest to keep square."),
+            new Option("sandwich", "Sandwich, open strip", "Panel, cord and boxing in one pass from a front corner; the zip strip is sewn last to the length that is left, with a lap at both ends.")),
+        Choice.Of("lapEnds", "Lap over the slider", "Boxing",
+            new Option("one", "At one end", "Hides the slider where the zip closes."),
+            new Option("both", "At both ends", "Both ends of the zip look alike."),
+            new Option("none", "None", "The slider shows.")) with { ShownWhen = new Condition("assembly", ["ring"]) },
+        Choice.OfLength("lap", "Lap", "Boxing", Length.Inches(0, 3, 4), 20, new LengthLimits(Length.Zero, Length.Inches(4), "3/4", "2")) with { Note = "A tuck, out and back: it takes twice its length of the strip." },
+        new Choice("lengths", "Boxing in lengths", ChoiceKind.Count) { Default = "1", Group = "Boxing", Note = "More lengths where the cloth is not long or wide enough for one." },
+        Choice.Of("joins", "Joins of the boxing", "Boxing",
+            new Option("corners", "At the front corners", "The join disappears in the corner; at most three lengths."),
+            new Option("evenly", "Evenly", "Lengths as even as they can be, never joined in the front run.")),
+        Choice.Of("stripGrain", "Strips lie", "Boxing",
+            new Option("either", "Either way", "For plain cloth: whichever takes less."),
+            new Option("along", "Upright, up the roll", "The pile or stripe runs down the boxing."),
+            new Option("across", "Railroaded", "The strip's length runs up the roll.")),
+        .. Cord.Choices,
+    ];
+
+    /// <inheritdoc/>
+    public override IEnumerable<Problem> Check(Reading reading)
+    {
+        var problems = base.Check(reading).ToList();
+        if (problems.Count > 0) return problems;
+        var plan = new BoxedPlan(reading);
+        if (plan.Turn.Value >= plan.SideRun.Value)
+            problems.Add(reading.Refuse("choices.zipTurn", $"the zip would run past the side ({reading.Say(plan.SideRun.Value)})", Example(reading, "2 1/2", "6.5")));
+        if (reading.Chosen("joins", "corners") && reading.Count("lengths") > 3)
+            problems.Add(reading.Refuse("choices.lengths", "joins at the two front corners give three lengths at the most", "3"));
+        return problems;
+    }
+
+    /// <inheritdoc/>
+    public override Pattern Draft(Reading reading)
+    {
+        var plan = new BoxedPlan(reading);
+        var panel = Panel(reading, plan);
+        var boxing = new BoxingStrip(reading, plan);
+        var zipStrip = ZipStrip(reading, plan);
+        var corded = Cord.IsChosen(reading);
+        List<Seam> seams =
+        [
+            .. from side in new[] { 1, 2 } // 1 the top panel, 2 the bottom panel
+               let name = side == 1 ? "top" : "bottom"
+               from seam in new Seam[]
+               {
+                   new($"boxing to {name} panel", SeamKind.Join, boxing.LongEdge(side), plan.Ring.Stretch("panel", side, plan.BoxingStart, plan.BoxingRun.Value), plan.BoxingRun) { Corded = corded },
+                   new($"zip strip to {name} panel", SeamKind.Join, [new Run("zip-strip", side, "outer")], plan.Ring.Stretch("panel", side, plan.ZipStart, plan.ZipRun.Value), plan.ZipRun) { Corded = corded },
+               }
+               select seam,
+            new("zip", SeamKind.Zip, [new Run("zip-strip", 1, "zip")], [new Run("zip-strip", 2, "zip")], plan.ZipRun),
+            new("boxing to zip strip, first end", SeamKind.Join, [boxing.FirstEnd], [new Run("zip-strip", 1, "left end"), new Run("zip-strip", 2, "right end")], plan.Box.Depth),
+            new("boxing to zip strip, second end", SeamKind.Join, [boxing.LastEnd], [new Run("zip-strip", 1, "right end"), new Run("zip-strip", 2, "left end")], plan.Box.Depth),
+            .. boxing.Joins,
+            .. boxing.Laps,
+        ];
+
+        List<Piece> pieces = [panel, zipStrip, .. boxing.Pieces];
+        List<Notion> notions = [new("zip", "zip chain", plan.ZipRun + (2 * reading.Allowance("s")), Note: "continuous chain, one slider")];
+        List<Use> uses = [];
+        if (corded)
+        {
+            var cord = Cord.Needed(reading, seams);
+            var covering = Cord.Covering(reading, cord);
+            pieces.Add(covering);
+            uses.AddRange(Cord.RawEdges(covering));
+            notions.Add(new("cord", "cord", cord));
+        }
+
+        return new Pattern
+        {
+            Pieces = pieces,
+            Seams = seams,
+            Uses = uses,
+            Finished = [.. FinishedSizes(plan.Box), ("perimeter", plan.Perimeter), ("zip run", plan.ZipRun), ("boxing run", plan.BoxingRun)],
+            Notions = [.. notions, .. Basics(reading, seams)],
+            Steps = BoxedSteps.Of(reading, corded),
+            Remarks = [.. EaseRemarks(reading)],
+        };
+    }
+
+    private static Piece Panel(Reading reading, BoxedPlan plan)
+    {
+        Working Own(string edge) => reading.EdgeAllowance("s", "panel", edge);
+        // A rounded corner reaches as far out as the side beside it, so the wider allowance of them counts.
+        Working Edge(string side) => plan.Outline.Edges.Where(edge => edge.Name.Contains(side, StringComparison.Ordinal)).Select(edge => Own(edge.Name)).MaxBy(own => own.Value)!;
+        var (w, l) = (plan.Box.Width.Value, plan.Box.Length.Value);
+        var ends = new[] { plan.ZipStart, plan.BoxingStart }.Select(plan.Ring.Under);
+        var rounded = plan.Outline.Edges.Where(edge => edge.Radius is not null).Select(edge => edge.Name).ToList();
+        return new Piece("panel", "panel", 2, new Dictionary<string, Working> { ["width"] = plan.Box.Width, ["length"] = plan.Box.Length, ["radius"] = plan.Radius },
+            d => RoundedRectangle.Of(d["width"], d["length"], d["radius"]))
+        {
+            Allowances = plan.Outline.Edges.ToDictionary(edge => edge.Name, edge => Own(edge.Name)),
+            Notches =
+            [
+                .. ends.Select(end => new Notch(end.Edge, end.At)),
+                .. rounded.SelectMany(corner => new[] { new Notch(corner, Length.Zero), new Notch(corner, plan.Outline.LengthOf(corner)) }),
+            ],
+            Sizes =
+            [
+                new("cut width", SizeKind.Cut, plan.Box.Width + Edge("left") + Edge("right"), new(-Edge("left").Value, -Edge("front").Value), new(w + Edge("right").Value, -Edge("front").Value)),
+                new("cut length", SizeKind.Cut, plan.Box.Length + Edge("front") + Edge("back"), new(-Edge("left").Value, -Edge("front").Value), new(-Edge("left").Value, l + Edge("back").Value)),
+                new("finished width", SizeKind.Finished, plan.Box.Width, new(Length.Zero, Length.Zero), new(w, Length.Zero)),
+                new("finished length", SizeKind.Finished, plan.Box.Length, new(Length.Zero, Length.Zero), new(Length.Zero, l)),
+            ],
+            Note = "One top, one bottom.",
+        };
+    }
+
+    private static Piece ZipStrip(Reading reading, BoxedPlan plan)
+    {
+        Working Edge(string edge) => reading.EdgeAllowance(edge == "zip" ? "z" : "s", "zip-strip", edge);
+        var half = plan.Box.Depth / 2;
+        var (run, high) = (plan.ZipRun.Value, half.Value);
+        var marks = plan.Ring.Meetings(plan.ZipStart, run).ToList();
+        return new Piece("zip-strip", "zip strip, half", 2, new Dictionary<string, Working> { ["length"] = plan.ZipRun, ["height"] = half },
+            d => Outline.Rectangle(d["length"], d["height"], "zip", "right end", "outer", "left end"))
+        {
+            Allowances = new[] { "zip", "right end", "outer", "left end" }.ToDictionary(edge => edge, Edge),
+            Grain = BoxingStrip.GrainOf(reading),
+            Notches = [.. marks.Select(at => new Notch("outer", run - at, Clip: plan.Radius.Value == Length.Zero))],
+            Sizes =
+            [
+                new("cut length", SizeKind.Cut, plan.ZipRun + Edge("left end") + Edge("right end"), new(-Edge("left end").Value, -Edge("zip").Value), new(run + Edge("right end").Value, -Edge("zip").Value)),
+                new("cut height", SizeKind.Cut, half + Edge("outer") + Edge("zip"), new(-Edge("left end").Value, -Edge("zip").Value), new(-Edge("left end").Value, high + Edge("outer").Value)),
+                new("finished length", SizeKind.Finished, plan.ZipRun, new(Length.Zero, Length.Zero), new(run, Length.Zero)),
+                new("finished height", SizeKind.Finished, half, new(Length.Zero, Length.Zero), new(Length.Zero, high)),
+            ],
+        };
+    }
+}

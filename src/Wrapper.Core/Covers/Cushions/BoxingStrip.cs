@@ -1,0 +1,156 @@
+using Wrapper.Core.Lengths;
+using Wrapper.Core.Patterns;
+
+namespace Wrapper.Core.Covers.Cushions;
+
+/// <summary>
+/// The boxing in one or more lengths. Along its lower edge it runs from the first end to the second; a lapped end has a tuck
+/// of <c>o</c> out and back that the seam check sees as a seam of its own.
+/// </summary>
+internal sealed class BoxingStrip
+{
+    private readonly BoxedPlan plan;
+    private readonly Length lap;
+    private readonly bool lapFirst, lapLast;
+    private readonly IReadOnlyList<Working> places; // along the boxing run: 0, every join, its end
+    private readonly IReadOnlyList<Length> cuts;
+
+    public BoxingStrip(Reading reading, BoxedPlan plan)
+    {
+        this.plan = plan;
+        lap = reading.Choice("lap");
+        var ends = reading.Chosen("assembly", "sandwich") ? "both" : reading.Option("lapEnds");
+        (lapFirst, lapLast) = (ends is "one" or "both" && lap.IsPositive, ends == "both" && lap.IsPositive);
+        places = Places(reading);
+        cuts = [.. places.Select(place => place.Value)];
+        Pieces = [.. Enumerable.Range(0, cuts.Count - 1).Select(at => Length(reading, at))];
+    }
+
+    public IReadOnlyList<Piece> Pieces { get; }
+
+    public Run FirstEnd => new(KeyOf(0), 1, "left end");
+
+    public Run LastEnd => new(KeyOf(cuts.Count - 2), 1, "right end");
+
+    public IEnumerable<Seam> Joins => Enumerable.Range(1, cuts.Count - 2).Select(at =>
+        new Seam($"boxing join {at}", SeamKind.Join, [new Run(KeyOf(at - 1), 1, "right end")], [new Run(KeyOf(at), 1, "left end")], plan.Box.Depth));
+
+    /// <summary>Each lapped end is tucked along both long edges.</summary>
+    public IEnumerable<Seam> Laps
+    {
+        get
+        {
+            var o = new Allowance("o", AllowanceRole.Lap, lap);
+            foreach (var edge in new[] { "upper", "lower" })
+            {
+                if (lapFirst) yield return Tuck($"lap at the first end, {edge} edge", 0, edge, fromRight: edge == "upper", o);
+                if (lapLast) yield return Tuck($"lap at the second end, {edge} edge", cuts.Count - 2, edge, fromRight: edge == "lower", o);
+            }
+        }
+    }
+
+    /// <summary>The lengths in order along one panel, without the tucks: side 1 the upper edge, 2 the lower.</summary>
+    public IReadOnlyList<Run> LongEdge(int side)
+    {
+        var runs = new List<Run>();
+        for (var at = 0; at < cuts.Count - 1; at++)
+        {
+            // The upper edge is drawn from right to left, so its tucks change places.
+            var (before, after) = side == 2 ? (TuckedBefore(at), TuckedAfter(at)) : (TuckedAfter(at), TuckedBefore(at));
+            var whole = before + cuts[at + 1] - cuts[at];
+            runs.Add(new Run(KeyOf(at), 1, side == 2 ? "lower" : "upper", before.IsPositive ? before : null, after.IsPositive ? whole : null));
+        }
+        return runs;
+    }
+
+    /// <summary>The grain that the maker chose for strips.</summary>
+    public static Grain GrainOf(Reading reading) => reading.Option("stripGrain") switch
+    {
+        "along" => Grain.Along,
+        "across" => Grain.Across,
+        _ => Grain.Either,
+    };
+
+    private string KeyOf(int at) => cuts.Count == 2 ? "boxing" : $"boxing-{at + 1}";
+
+    private Length TuckedBefore(int at) => at == 0 && lapFirst ? 2 * lap : Lengths.Length.Zero;
+
+    private Length TuckedAfter(int at) => at == cuts.Count - 2 && lapLast ? 2 * lap : Lengths.Length.Zero;
+
+    private Seam Tuck(string name, int at, string edge, bool fromRight, Working o)
+    {
+        var key = KeyOf(at);
+        if (!fromRight) return new Seam(name, SeamKind.Lap, [new Run(key, 1, edge, null, lap)], [new Run(key, 1, edge, lap, 2 * lap)], o);
+        var end = TuckedBefore(at) + (cuts[at + 1] - cuts[at]) + TuckedAfter(at);
+        return new Seam(name, SeamKind.Lap, [new Run(key, 1, edge, end - (2 * lap), end - lap)], [new Run(key, 1, edge, end - lap)], o);
+    }
+
+    private Piece Length(Reading reading, int at)
+    {
+        var key = KeyOf(at);
+        Working Edge(string edge) => reading.EdgeAllowance("s", key, edge);
+        Working o = new Allowance("o", AllowanceRole.Lap, lap);
+        var tucks = (TuckedBefore(at).IsPositive ? 2 : 0) + (TuckedAfter(at).IsPositive ? 2 : 0);
+        var run = cuts.Count == 2 ? plan.BoxingRun : (at == 0 ? places[1] : places[at + 1] - places[at]).As($"X{at + 1}", $"part {at + 1} of the boxing run");
+        var length = tucks == 0 ? run : run + (tucks * o);
+        var marks = plan.Ring.Meetings(plan.BoxingStart, plan.BoxingRun.Value)
+            .Where(mark => mark > cuts[at] && mark < cuts[at + 1])
+            .Select(mark => mark - cuts[at] + TuckedBefore(at)).ToList();
+        var (end, depth) = (length.Value, plan.Box.Depth.Value);
+        var square = plan.Radius.Value == Lengths.Length.Zero;
+        return new Piece(key, cuts.Count == 2 ? "boxing" : $"boxing, length {at + 1}", 1,
+            new Dictionary<string, Working> { ["length"] = length, ["depth"] = plan.Box.Depth },
+            d => Outline.Rectangle(d["length"], d["depth"], "lower", "right end", "upper", "left end"))
+        {
+            Allowances = new[] { "lower", "right end", "upper", "left end" }.ToDictionary(edge => edge, Edge),
+            Grain = GrainOf(reading),
+            Notches = [.. marks.SelectMany(mark => new[] { new Notch("lower", mark, square), new Notch("upper", end - mark, square) })],
+            Lines = [.. Folds(at, end).Select(x => new InnerLine("fold", new(x, Lengths.Length.Zero), new(x, depth)))],
+            Sizes =
+            [
+                new("cut length", SizeKind.Cut, length + Edge("left end") + Edge("right end"), new(-Edge("left end").Value, -Edge("lower").Value), new(end + Edge("right end").Value, -Edge("lower").Value)),
+                new("cut depth", SizeKind.Cut, plan.Box.Depth + Edge("lower") + Edge("upper"), new(-Edge("left end").Value, -Edge("lower").Value), new(-Edge("left end").Value, depth + Edge("upper").Value)),
+                new("finished length, lap included", SizeKind.Finished, length, new(Lengths.Length.Zero, Lengths.Length.Zero), new(end, Lengths.Length.Zero)),
+                new("finished depth", SizeKind.Finished, plan.Box.Depth, new(Lengths.Length.Zero, Lengths.Length.Zero), new(Lengths.Length.Zero, depth)),
+            ],
+            Note = marks.Count == 0 ? "" : square ? "Clip each corner mark to just short of the stitch line." : "Notch both edges at both ends of each rounded corner.",
+        };
+    }
+
+    private IEnumerable<Length> Folds(int at, Length end)
+    {
+        if (TuckedBefore(at).IsPositive) yield return lap;
+        if (TuckedAfter(at).IsPositive) yield return end - lap;
+    }
+
+    // Where the boxing is joined. The front run is never joined in its middle: joins before it and after it are counted apart,
+    // each side is shared out evenly, and of all ways to split the count the one with the shortest longest length wins.
+    private Working[] Places(Reading reading)
+    {
+        var run = plan.BoxingRun;
+        var n = reading.Count("lengths");
+        var nothing = Sum.Of();
+        // The stretch along the front; rounded corners count with the sides.
+        var front = plan.Radius.Value.IsPositive ? plan.Box.Width - (2 * plan.Radius) : plan.Box.Width;
+        var frontStart = (run - front) / 2;
+        var frontEnd = frontStart + front;
+        if (n == 1) return [nothing, run];
+        if (reading.Chosen("joins", "corners")) return n == 2 ? [nothing, frontEnd, run] : [nothing, frontStart, frontEnd, run];
+        return Enumerable.Range(0, n).Select(before => Split(before, n - 1 - before)).MinBy(Longest)!;
+
+        Working[] Split(int before, int after)
+        {
+            var start = new Extreme(Larger: false, frontStart, (before * run) / n);
+            var end = new Extreme(Larger: true, frontEnd, run - ((after * run) / n));
+            return
+            [
+                nothing,
+                .. Enumerable.Range(1, before).Select(i => before == 1 ? start : (i * (Working)start) / before),
+                .. Enumerable.Range(0, after).Select(i => i == 0 ? end : end + ((i * (run - end)) / after)),
+                run,
+            ];
+        }
+    }
+
+    private static long Longest(Working[] places) => places.Zip(places.Skip(1), (from, to) => (to.Value - from.Value).Ticks).Max();
+}

@@ -1,0 +1,49 @@
+using Wrapper.Core.Jobs;
+using Wrapper.Core.Lengths;
+using Wrapper.Core.Patterns;
+
+namespace Wrapper.Core.Covers;
+
+/// <summary>The outcome of drafting one item: a pattern with its seam check, or the problems that leave it in doubt.</summary>
+public sealed record Draft(Pattern? Pattern, SeamReport? Seams, Reading? Reading, IReadOnlyList<Problem> Problems);
+
+/// <summary>The make-ups that this workroom knows, and drafting by them.</summary>
+public sealed class Drafting
+{
+    private readonly Dictionary<string, MakeUp> byKey;
+
+    /// <summary>A drafting table for these make-ups, in the order given.</summary>
+    public Drafting(IEnumerable<MakeUp> makeUps)
+    {
+        MakeUps = [.. makeUps];
+        byKey = MakeUps.ToDictionary(makeUp => makeUp.Key, StringComparer.Ordinal);
+    }
+
+    /// <summary>All make-ups.</summary>
+    public IReadOnlyList<MakeUp> MakeUps { get; }
+
+    /// <summary>Every make-up of this assembly, by key.</summary>
+    public static Drafting Standard(params IEnumerable<MakeUp> more) => new(
+        typeof(MakeUp).Assembly.GetTypes()
+            .Where(type => type.IsSubclassOf(typeof(MakeUp)) && !type.IsAbstract)
+            .Select(type => (MakeUp)Activator.CreateInstance(type)!)
+            .OrderBy(makeUp => makeUp.Key, StringComparer.Ordinal)
+            .Concat(more));
+
+    /// <summary>The make-up of a key, or null.</summary>
+    public MakeUp? Find(string key) => byKey.GetValueOrDefault(key);
+
+    /// <summary>Drafts <paramref name="item"/> and checks the seams on what was drawn.</summary>
+    public Draft Draft(Item item, JobUnit unit)
+    {
+        if (Find(item.MakeUp) is not { } makeUp)
+            return new Draft(null, null, null, [new Problem("makeUp", item.MakeUp, 0, "no such make-up", MakeUps[0].Key)]);
+        var reading = new Reading(makeUp, item, unit);
+        if (item.Quantity is < 1 or > 500)
+            reading.Problems.Add(new Problem("quantity", $"{item.Quantity}", 0, "from 1 to 500 can be made", "1"));
+        if (reading.Problems.Count == 0) reading.Problems.AddRange(makeUp.Check(reading));
+        if (reading.Problems.Count > 0) return new Draft(null, null, reading, reading.Problems);
+        var pattern = makeUp.Draft(reading);
+        return new Draft(pattern, SeamCheck.Of(pattern, unit), reading, []);
+    }
+}

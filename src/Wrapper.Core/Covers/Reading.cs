@@ -1,0 +1,131 @@
+using System.Globalization;
+using Wrapper.Core.Jobs;
+using Wrapper.Core.Lengths;
+
+namespace Wrapper.Core.Covers;
+
+/// <summary>
+/// An item's entries read against a make-up's declaration. Field keys are <c>measures.W</c>, <c>choices.ease</c>,
+/// <c>allowances.s</c> and, for one edge of one piece, <c>allowances.panel/front</c>.
+/// </summary>
+public sealed class Reading
+{
+    private readonly Dictionary<string, Length> lengths = [];
+    private readonly Dictionary<string, string> answers = [];
+    private readonly MakeUp makeUp;
+    private readonly Item item;
+
+    /// <summary>Reads every field of <paramref name="item"/>; what cannot be read stands in <see cref="Problems"/>.</summary>
+    public Reading(MakeUp makeUp, Item item, JobUnit unit)
+    {
+        (this.makeUp, this.item, Unit) = (makeUp, item, unit);
+        ReadMeasures();
+        ReadChoices();
+        ReadAllowances();
+    }
+
+    /// <summary>The job's unit.</summary>
+    public JobUnit Unit { get; }
+
+    /// <summary>What could not be read, in the order of the declaration.</summary>
+    public List<Problem> Problems { get; } = [];
+
+    /// <summary>Every length that was read, by field key.</summary>
+    public IReadOnlyDictionary<string, Length> Lengths => lengths;
+
+    /// <summary>A measure that was entered, as a working.</summary>
+    public Working Measure(string key) => Working.Of(key, makeUp.Measures.First(m => m.Key == key).Name, lengths[$"measures.{key}"]);
+
+    /// <summary>A measure, or zero when an optional one was left empty.</summary>
+    public Working MeasureOrZero(string key) =>
+        Working.Of(key, makeUp.Measures.First(m => m.Key == key).Name, lengths.GetValueOrDefault($"measures.{key}"));
+
+    /// <summary>The value of a length choice.</summary>
+    public Length Choice(string key) => lengths[$"choices.{key}"];
+
+    /// <summary>The key of the option chosen.</summary>
+    public string Option(string key) => answers[key];
+
+    /// <summary>Whether this option is chosen.</summary>
+    public bool Chosen(string choice, string option) => answers[choice] == option;
+
+    /// <summary>The value of a count choice.</summary>
+    public int Count(string key) => int.Parse(answers[key], CultureInfo.InvariantCulture);
+
+    /// <summary>The allowance of a letter, as it counts for the whole item.</summary>
+    public Working Allowance(string symbol) =>
+        new Allowance(symbol, makeUp.Allowances.First(a => a.Symbol == symbol).Role, lengths[$"allowances.{symbol}"]);
+
+    /// <summary>The allowance of one edge of one piece: its own where one was entered, else that of <paramref name="symbol"/>.</summary>
+    public Working EdgeAllowance(string symbol, string piece, string edge) =>
+        lengths.TryGetValue($"allowances.{piece}/{edge}", out var own) ? new Allowance($"{symbol}({edge})", makeUp.Allowances.First(a => a.Symbol == symbol).Role, own) : Allowance(symbol);
+
+    /// <summary>A problem with a field that can be read but cannot be made.</summary>
+    public Problem Refuse(string field, string reason, string example)
+    {
+        var dot = field.IndexOf('.', StringComparison.Ordinal);
+        var entries = field[..dot] switch { "measures" => item.Measures, "choices" => item.Choices, _ => item.Allowances };
+        return new Problem(field, entries.TryGetValue(field[(dot + 1)..], out var entry) ? entry.Typed : "", 0, reason, example);
+    }
+
+    /// <summary>A length to the tape's mark with its unit, for reasons and remarks.</summary>
+    public string Say(Length length) => $"{LengthPrinter.Finished(length, Unit).Text} {LengthPrinter.Word(Unit)}";
+
+    private void ReadMeasures()
+    {
+        foreach (var measure in makeUp.Measures)
+        {
+            var entry = item.Measures.GetValueOrDefault(measure.Key);
+            if (measure.Optional && (entry is null || string.IsNullOrWhiteSpace(entry.Typed))) continue;
+            ReadLength($"measures.{measure.Key}", entry, measure.Limits);
+        }
+    }
+
+    private void ReadChoices()
+    {
+        foreach (var choice in makeUp.Choices)
+        {
+            var field = $"choices.{choice.Key}";
+            var entry = item.Choices.GetValueOrDefault(choice.Key);
+            if (!IsShown(choice))
+            {
+                // A choice that does not apply cannot stand in the way; what was entered is kept in the item.
+                answers[choice.Key] = choice.Default;
+                lengths[field] = Unit == JobUnit.Inch ? choice.InchDefault : choice.MetricDefault;
+            }
+            else if (choice.Kind == ChoiceKind.Length) ReadLength(field, entry, choice.Limits);
+            else if (choice.Kind == ChoiceKind.Count) ReadCount(field, choice, entry);
+            else if (entry is null) Problems.Add(new Problem(field, "", 0, "nothing is chosen", choice.Options[0].Key));
+            else if (choice.Options.All(option => option.Key != entry.Typed)) Problems.Add(new Problem(field, entry.Typed, 0, "no such option", choice.Options[0].Key));
+            else answers[choice.Key] = entry.Typed;
+        }
+    }
+
+    private bool IsShown(Choice choice) =>
+        choice.ShownWhen is not { } when || (item.Choices.TryGetValue(when.Choice, out var entry) && when.Answers.Contains(entry.Typed));
+
+    private void ReadCount(string field, Choice choice, Entry? entry)
+    {
+        var given = entry?.Typed.Trim() ?? "";
+        if (int.TryParse(given, NumberStyles.None, CultureInfo.InvariantCulture, out var count) && count >= choice.Min && count <= choice.Max)
+            answers[choice.Key] = given;
+        else
+            Problems.Add(new Problem(field, given, 0, $"a whole number from {choice.Min} to {choice.Max} is needed", choice.Default));
+    }
+
+    private void ReadAllowances()
+    {
+        foreach (var (key, entry) in item.Allowances)
+            if (key.Contains('/', StringComparison.Ordinal) ? !string.IsNullOrWhiteSpace(entry.Typed) : makeUp.Allowances.Any(a => a.Symbol == key))
+                ReadLength($"allowances.{key}", entry, LengthLimits.Allowance);
+        foreach (var missing in makeUp.Allowances.Where(a => !item.Allowances.ContainsKey(a.Symbol)))
+            ReadLength($"allowances.{missing.Symbol}", null, LengthLimits.Allowance);
+    }
+
+    private void ReadLength(string field, Entry? entry, LengthLimits limits)
+    {
+        var (length, refusal) = LengthReader.Read(entry?.Typed, entry?.Unit ?? Unit, limits);
+        if (length is { } value) lengths[field] = value;
+        else Problems.Add(new Problem(field, refusal!.Given, refusal.Position, refusal.Reason, refusal.Example));
+    }
+}

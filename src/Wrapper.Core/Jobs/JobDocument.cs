@@ -1,0 +1,50 @@
+namespace Wrapper.Core.Jobs;
+
+using Wrapper.Core.Lengths;
+
+/// <summary>One cover to be made, in its maker's words: which make-up, and what was entered for it.</summary>
+public sealed record Item(
+    string Id,
+    string Name,
+    string MakeUp,
+    int Quantity,
+    string? Cloth,
+    IReadOnlyDictionary<string, Entry> Measures,
+    IReadOnlyDictionary<string, Entry> Choices,
+    IReadOnlyDictionary<string, Entry> Allowances);
+
+/// <summary>
+/// One cloth of a job. <paramref name="Step"/> is what the shop cuts in (<c>1/8 yd</c>, <c>10 cm</c>); <paramref name="Price"/> is
+/// for one yard or metre by <paramref name="PricedBy"/>; <paramref name="Tone"/> is its colour on drawings, <c>#rrggbb</c>.
+/// </summary>
+public sealed record JobCloth(
+    string Id,
+    string Name,
+    Entry Width,
+    Entry Selvedge,
+    bool OneWay,
+    Entry Step,
+    Entry Margin,
+    decimal? Price,
+    string PricedBy,
+    string Tone);
+
+/// <summary>
+/// A job as it is stored, sent and exported: one versioned document. <paramref name="Version"/> is the format's,
+/// now <see cref="Current"/>; older ones are upgraded when read.
+/// </summary>
+public sealed record JobDocument(
+    int Version,
+    string Name,
+    string Customer,
+    JobUnit Unit,
+    string Currency,
+    IReadOnlyList<Item> Items,
+    IReadOnlyList<JobCloth> Cloths)
+{
+    /// <summary>The version that this program writes.</summary>
+    public const int Current = 1;
+
+    /// <summary>An empty job.</summary>
+    public static JobDocument Empty(string name, JobUnit unit) => new(Current, name, "", unit, "£", [], []);
+}

@@ -1,0 +1,102 @@
+using Wrapper.Core.Lengths;
+using Wrapper.Core.Patterns;
+
+namespace Wrapper.Core.Lay;
+
+/// <summary>An upright rectangle in counts: x across the cloth, y up the roll.</summary>
+internal readonly record struct Cell(long Left, long Bottom, long Right, long Top);
+
+/// <summary>
+/// The cloth that a cut outline takes, as upright rectangles that cover it: sliced at every corner, so that straight cut-outs
+/// are exact, and finely along slants and arcs, which are covered from outside. Lower left of its box is (0, 0).
+/// </summary>
+internal sealed class Region
+{
+    // Arcs and slants are covered to this closeness, in mm.
+    private const double ArcTolerance = 0.5;
+    private const long SlantSlice = 5 * Length.TicksPerMillimetre;
+
+    private Region(Cell[] cells)
+    {
+        Cells = cells;
+        Width = cells.Max(cell => cell.Right);
+        Height = cells.Max(cell => cell.Top);
+    }
+
+    public Cell[] Cells { get; }
+
+    public long Width { get; }
+
+    public long Height { get; }
+
+    /// <summary>The region of <paramref name="cut"/> after quarter turns to the left.</summary>
+    public static Region Of(Outline cut, int turns)
+    {
+        var points = Polygon(cut).Select(p => Turn(p, turns)).ToArray();
+        var (left, bottom) = (points.Min(p => p.X), points.Min(p => p.Y));
+        return new Region([.. Merge(Slices([.. points.Select(p => (p.X - left, p.Y - bottom))]))]);
+    }
+
+    public bool SameAs(Region other) => Cells.AsSpan().SequenceEqual(other.Cells);
+
+    private static IEnumerable<(long X, long Y)> Polygon(Outline cut) =>
+        Enumerable.Range(0, cut.Edges.Count)
+            .SelectMany(at => cut.Curve(at).FlattenedOutward(ArcTolerance))
+            .Select(v => (Length.Snap(v.X).Ticks, Length.Snap(v.Y).Ticks));
+
+    private static (long X, long Y) Turn((long X, long Y) p, int turns) => (turns & 3) switch
+    {
+        1 => (-p.Y, p.X),
+        2 => (-p.X, -p.Y),
+        3 => (p.Y, -p.X),
+        _ => p,
+    };
+
+    private static IEnumerable<Cell> Slices((long X, long Y)[] points)
+    {
+        var sides = points.Select((p, at) => (A: p, B: points[(at + 1) % points.Length])).Where(side => side.A.Y != side.B.Y)
+            .Select(side => side.A.Y < side.B.Y ? side : (A: side.B, B: side.A)).ToArray();
+        var levels = Levels(points, sides);
+        for (var at = 0; at + 1 < levels.Count; at++)
+        {
+            var (low, high) = (levels[at], levels[at + 1]);
+            // Every side that reaches into the slice spans it: no corner lies between two levels.
+            var crossing = sides.Where(side => side.A.Y <= low && side.B.Y >= high)
+                .Select(side => (Low: At(side, low), High: At(side, high))).OrderBy(side => side.Low + side.High).ToArray();
+            for (var pair = 0; pair + 1 < crossing.Length; pair += 2)
+            {
+                var (from, to) = (crossing[pair], crossing[pair + 1]);
+                yield return new Cell((long)Math.Floor(Math.Min(from.Low, from.High)), low, (long)Math.Ceiling(Math.Max(to.Low, to.High)), high);
+            }
+        }
+    }
+
+    private static List<long> Levels((long X, long Y)[] points, ((long X, long Y) A, (long X, long Y) B)[] sides)
+    {
+        var levels = new SortedSet<long>(points.Select(p => p.Y));
+        foreach (var (a, b) in sides.Where(side => side.A.X != side.B.X))
+        {
+            var parts = (Math.Max(b.Y - a.Y, 1) + SlantSlice - 1) / SlantSlice;
+            // A nearly upright slant loses next to nothing in one slice.
+            if (Math.Abs(a.X - b.X) < SlantSlice) continue;
+            for (var i = 1L; i < parts; i++) levels.Add(a.Y + ((b.Y - a.Y) * i / parts));
+        }
+        return [.. levels];
+    }
+
+    private static double At(((long X, long Y) A, (long X, long Y) B) side, long y) =>
+        side.A.X + ((double)(side.B.X - side.A.X) * (y - side.A.Y) / (side.B.Y - side.A.Y));
+
+    // Stacked cells of one width become one.
+    private static List<Cell> Merge(IEnumerable<Cell> cells)
+    {
+        var merged = new List<Cell>();
+        foreach (var cell in cells)
+        {
+            var below = merged.FindIndex(m => m.Top == cell.Bottom && m.Left == cell.Left && m.Right == cell.Right);
+            if (below < 0) merged.Add(cell);
+            else merged[below] = merged[below] with { Top = cell.Top };
+        }
+        return merged;
+    }
+}

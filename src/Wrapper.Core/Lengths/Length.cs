@@ -1,0 +1,101 @@
+namespace Wrapper.Core.Lengths;
+
+/// <summary>
+/// An exact length: an integer count of 1/3840 mm (handbook §1.11). One count holds 1/64 in (1524), 0.1 mm (384) and their
+/// halves, thirds, quarters and sixths without remainder. Range: what a <see cref="long"/> holds, far over any cloth.
+/// </summary>
+public readonly record struct Length(long Ticks) : IComparable<Length>
+{
+    /// <summary>Counts in one millimetre.</summary>
+    public const long TicksPerMillimetre = 3840;
+
+    /// <summary>Counts in one inch of 25.4 mm.</summary>
+    public const long TicksPerInch = 97536;
+
+    /// <summary>No length at all.</summary>
+    public static readonly Length Zero = new(0);
+
+    /// <summary>A length of <paramref name="whole"/> + <paramref name="numerator"/>/<paramref name="denominator"/> inches.</summary>
+    /// <exception cref="ArgumentException">The fraction is no whole number of counts.</exception>
+    public static Length Inches(long whole, long numerator = 0, long denominator = 1)
+    {
+        var counts = TicksPerInch * numerator;
+        if (counts % denominator != 0)
+            throw new ArgumentException($"{numerator}/{denominator} in is no whole number of counts");
+        return new Length((TicksPerInch * whole) + (counts / denominator));
+    }
+
+    /// <summary>A length of <paramref name="millimetres"/>, to the nearest count, half away from zero.</summary>
+    public static Length Millimetres(decimal millimetres) =>
+        new((long)decimal.Round(millimetres * TicksPerMillimetre, MidpointRounding.AwayFromZero));
+
+    /// <summary>The length nearest to a geometric result in double millimetres: the one place where doubles come back to counts.</summary>
+    public static Length Snap(double millimetres) =>
+        new((long)Math.Round(millimetres * TicksPerMillimetre, MidpointRounding.AwayFromZero));
+
+    /// <summary>Double millimetres, for use inside geometry functions only.</summary>
+    internal double ToMillimetres() => Ticks / (double)TicksPerMillimetre;
+
+    /// <summary>Whether the length is over zero.</summary>
+    public bool IsPositive => Ticks > 0;
+
+    /// <summary>The length without its sign.</summary>
+    public Length Abs() => new(Math.Abs(Ticks));
+
+    /// <summary>The length divided by <paramref name="divisor"/>, to the nearest count, half away from zero.</summary>
+    public Length Over(long divisor) => new(DivideRounded(Ticks, divisor));
+
+    /// <summary>The length times an irrational or decimal <paramref name="factor"/>, rounded once, half away from zero.</summary>
+    public Length Scaled(decimal factor) => new((long)decimal.Round(Ticks * factor, MidpointRounding.AwayFromZero));
+
+    /// <summary>The next whole multiple of <paramref name="step"/> at or above this length. The step must be over zero.</summary>
+    public Length UpTo(Length step)
+    {
+        if (!step.IsPositive) throw new ArgumentOutOfRangeException(nameof(step), "a step to round up to must be over zero");
+        var steps = Ticks / step.Ticks;
+        if (Ticks % step.Ticks > 0) steps++;
+        return new Length(steps * step.Ticks);
+    }
+
+    /// <summary>The larger of two lengths.</summary>
+    public static Length Max(Length a, Length b) => a.Ticks >= b.Ticks ? a : b;
+
+    /// <summary>The smaller of two lengths.</summary>
+    public static Length Min(Length a, Length b) => a.Ticks <= b.Ticks ? a : b;
+
+    /// <inheritdoc/>
+    public int CompareTo(Length other) => Ticks.CompareTo(other.Ticks);
+
+    /// <summary>Sum.</summary>
+    public static Length operator +(Length a, Length b) => new(checked(a.Ticks + b.Ticks));
+
+    /// <summary>Difference.</summary>
+    public static Length operator -(Length a, Length b) => new(checked(a.Ticks - b.Ticks));
+
+    /// <summary>Negation.</summary>
+    public static Length operator -(Length a) => new(-a.Ticks);
+
+    /// <summary>A whole number of times.</summary>
+    public static Length operator *(long times, Length a) => new(checked(times * a.Ticks));
+
+    /// <summary>Shorter than.</summary>
+    public static bool operator <(Length a, Length b) => a.Ticks < b.Ticks;
+
+    /// <summary>Longer than.</summary>
+    public static bool operator >(Length a, Length b) => a.Ticks > b.Ticks;
+
+    /// <summary>Not longer than.</summary>
+    public static bool operator <=(Length a, Length b) => a.Ticks <= b.Ticks;
+
+    /// <summary>Not shorter than.</summary>
+    public static bool operator >=(Length a, Length b) => a.Ticks >= b.Ticks;
+
+    /// <summary>The count, for logs and test messages; people get <see cref="LengthPrinter"/>.</summary>
+    public override string ToString() => $"{Ticks} counts ({Ticks / (decimal)TicksPerInch:0.####} in)";
+
+    internal static long DivideRounded(long value, long divisor)
+    {
+        var quotient = Math.DivRem(value, divisor, out var rest);
+        return 2 * Math.Abs(rest) >= Math.Abs(divisor) ? quotient + (Math.Sign(value) * Math.Sign(divisor)) : quotient;
+    }
+}

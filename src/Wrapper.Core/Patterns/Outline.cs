@@ -1,0 +1,80 @@
+using Wrapper.Core.Lengths;
+
+namespace Wrapper.Core.Patterns;
+
+/// <summary>A point of a piece, in exact lengths: x to the right across the cloth, y up the roll.</summary>
+public readonly record struct Point(Length X, Length Y)
+{
+    internal Vec Mm => new(X.ToMillimetres(), Y.ToMillimetres());
+
+    /// <summary>The point moved by a displacement.</summary>
+    public Point Moved(Length dx, Length dy) => new(X + dx, Y + dy);
+}
+
+/// <summary>
+/// One named edge of an outline: from its start point to the start of the next edge, straight, or along an arc of
+/// <paramref name="Radius"/> that bulges to the right of its direction (outward of a ring that runs anticlockwise) when
+/// <paramref name="Outward"/>, else to the left. An arc is at most a half circle unless <paramref name="Large"/>.
+/// </summary>
+public sealed record Edge(string Name, Point Start, Length? Radius = null, bool Outward = true, bool Large = false);
+
+/// <summary>
+/// A closed ring of named edges, anticlockwise, so that outside lies to the right of every edge. Vertices and radii are
+/// exact; angles and lengths of slants are reckoned in double millimetres here and snapped once.
+/// </summary>
+public sealed class Outline
+{
+    private readonly Dictionary<string, int> index;
+
+    /// <summary>An outline of three edges or more (two when one is an arc), each name used once.</summary>
+    public Outline(IReadOnlyList<Edge> edges)
+    {
+        Edges = edges;
+        index = edges.Select((edge, at) => (edge.Name, at)).ToDictionary(pair => pair.Name, pair => pair.at, StringComparer.Ordinal);
+    }
+
+    /// <summary>The edges in order round the ring.</summary>
+    public IReadOnlyList<Edge> Edges { get; }
+
+    /// <summary>A rectangle from (0, 0), with edges named bottom, right, top and left.</summary>
+    public static Outline Rectangle(Length width, Length height, string bottom = "bottom", string right = "right", string top = "top", string left = "left") =>
+        new([
+            new(bottom, new(Length.Zero, Length.Zero)),
+            new(right, new(width, Length.Zero)),
+            new(top, new(width, height)),
+            new(left, new(Length.Zero, height)),
+        ]);
+
+    /// <summary>Whether there is an edge of this name.</summary>
+    public bool Has(string name) => index.ContainsKey(name);
+
+    /// <summary>The length of one edge along the line, rounded once.</summary>
+    public Length LengthOf(string name) => Curve(index[name]).Length();
+
+    /// <summary>The integer sum of all edges.</summary>
+    public Length Perimeter() => Edges.Aggregate(Length.Zero, (sum, edge) => sum + LengthOf(edge.Name));
+
+    /// <summary>The area in square metres, arcs included.</summary>
+    public double AreaSquareMetres()
+    {
+        var twice = 0.0;
+        for (var at = 0; at < Edges.Count; at++) twice += Curve(at).TwiceAreaUnder();
+        return twice / 2 / 1e6;
+    }
+
+    /// <summary>The smallest upright box: lowest x, lowest y, highest x, highest y; arcs included.</summary>
+    public (Length Left, Length Bottom, Length Right, Length Top) Bounds()
+    {
+        var points = Enumerable.Range(0, Edges.Count).SelectMany(at => Curve(at).Extremes()).ToList();
+        return (Length.Snap(points.Min(p => p.X)), Length.Snap(points.Min(p => p.Y)), Length.Snap(points.Max(p => p.X)), Length.Snap(points.Max(p => p.Y)));
+    }
+
+    /// <summary>The curve of one edge in double millimetres, for geometry functions only.</summary>
+    internal Curve Curve(int at)
+    {
+        var edge = Edges[at];
+        return new Curve(edge.Start.Mm, Edges[(at + 1) % Edges.Count].Start.Mm, edge.Radius?.ToMillimetres(), edge.Outward, edge.Large);
+    }
+
+    internal Curve Curve(string name) => Curve(index[name]);
+}

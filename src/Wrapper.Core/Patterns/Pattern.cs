@@ -1,0 +1,50 @@
+using Wrapper.Core.Lengths;
+
+namespace Wrapper.Core.Patterns;
+
+/// <summary>Something bought by length or count beside the cloth: zip, cord, thread, foam.</summary>
+public sealed record Notion(string Key, string Name, Working? Length, int Count = 1, string Note = "");
+
+/// <summary>One making step and the seams sewn in it.</summary>
+public sealed record Step(string Text, IReadOnlyList<string> Seams);
+
+/// <summary>Something the maker should know; <paramref name="Caution"/> where somebody or the cloth can come to harm.</summary>
+public sealed record Remark(string Text, bool Caution = false);
+
+/// <summary>A drafted cover: pieces, the seams that join them, and everything that is read off them.</summary>
+public sealed record Pattern
+{
+    /// <summary>The pieces, in cutting order.</summary>
+    public required IReadOnlyList<Piece> Pieces { get; init; }
+
+    /// <summary>The seams.</summary>
+    public required IReadOnlyList<Seam> Seams { get; init; }
+
+    /// <summary>Stretches in no seam.</summary>
+    public IReadOnlyList<Use> Uses { get; init; } = [];
+
+    /// <summary>Finished sizes of the cover, with workings.</summary>
+    public IReadOnlyList<(string Name, Working Working)> Finished { get; init; } = [];
+
+    /// <summary>What is bought beside the cloth.</summary>
+    public IReadOnlyList<Notion> Notions { get; init; } = [];
+
+    /// <summary>Making steps in order.</summary>
+    public IReadOnlyList<Step> Steps { get; init; } = [];
+
+    /// <summary>Remarks and cautions.</summary>
+    public IReadOnlyList<Remark> Remarks { get; init; } = [];
+
+    /// <summary>The pattern with one piece replaced by <paramref name="piece"/> of the same key.</summary>
+    public Pattern With(Piece piece) => this with { Pieces = [.. Pieces.Select(p => p.Key == piece.Key ? piece : p)] };
+
+    /// <summary>The piece of a key.</summary>
+    public Piece Piece(string key) => Pieces.First(piece => piece.Key == key);
+
+    /// <summary>Length of a run as drawn.</summary>
+    internal Length LengthOf(Run run)
+    {
+        var drawn = Piece(run.Piece).Stitch.LengthOf(run.Edge);
+        return (run.To ?? drawn) - (run.From ?? Length.Zero);
+    }
+}

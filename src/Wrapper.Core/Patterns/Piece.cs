@@ -1,0 +1,131 @@
+using System.Text.Json.Serialization;
+using Wrapper.Core.Lengths;
+
+namespace Wrapper.Core.Patterns;
+
+/// <summary>How a piece may lie on the cloth.</summary>
+[JsonConverter(typeof(JsonStringEnumConverter<Grain>))]
+public enum Grain
+{
+    /// <summary>Its upright runs up the roll.</summary>
+    [JsonStringEnumMemberName("along")] Along,
+
+    /// <summary>Its upright runs across the roll (railroaded).</summary>
+    [JsonStringEnumMemberName("across")] Across,
+
+    /// <summary>Either way, where the cloth itself does not forbid it.</summary>
+    [JsonStringEnumMemberName("either")] Either,
+}
+
+/// <summary>Whether a size is measured along the stitch line or along the raw edge.</summary>
+[JsonConverter(typeof(JsonStringEnumConverter<SizeKind>))]
+public enum SizeKind
+{
+    /// <summary>Along the stitch line.</summary>
+    [JsonStringEnumMemberName("finished")] Finished,
+
+    /// <summary>Along the raw edge.</summary>
+    [JsonStringEnumMemberName("cut")] Cut,
+}
+
+/// <summary>A size of a piece with its working, and the line on the drawing that it belongs to.</summary>
+public sealed record Size(string Name, SizeKind Kind, Working Working, Point From, Point To);
+
+/// <summary>A mark on an edge, <paramref name="At"/> from the edge's start along the stitch line; a clip is cut to just short of that line.</summary>
+public sealed record Notch(string Edge, Length At, bool Clip = false);
+
+/// <summary>A line inside a piece: <c>fold</c>, <c>centre</c>, <c>strip</c> or <c>mark</c>.</summary>
+public sealed record InnerLine(string Kind, Point From, Point To);
+
+/// <summary>
+/// A piece of the pattern: finished dimensions by name, and how they are drawn. Stitch and cut line are drawn from the
+/// same dimensions; the cut line is the offset of the stitch line, or of <see cref="UncutShape"/> where corners are only trimmed after fitting.
+/// </summary>
+public sealed record Piece
+{
+    private readonly Lazy<(Outline Stitch, Outline Cut)> drawn;
+
+    /// <summary>A piece drawn by <paramref name="shape"/> from <paramref name="dimensions"/>.</summary>
+    public Piece(string key, string name, int quantity, IReadOnlyDictionary<string, Working> dimensions, Func<Dimensions, Outline> shape)
+    {
+        (Key, Name, Quantity, Dimensions, Shape) = (key, name, quantity, dimensions, shape);
+        drawn = new(Draw);
+    }
+
+    // A changed copy draws itself anew.
+    private Piece(Piece other)
+    {
+        (Key, Name, Quantity, Dimensions, Shape) = (other.Key, other.Name, other.Quantity, other.Dimensions, other.Shape);
+        (Allowances, UncutShape, Notches, Lines, Sizes) = (other.Allowances, other.UncutShape, other.Notches, other.Lines, other.Sizes);
+        (Grain, TurnedOver, Note) = (other.Grain, other.TurnedOver, other.Note);
+        drawn = new(Draw);
+    }
+
+    /// <summary>Stable within the make-up; part of an instance's identity.</summary>
+    public string Key { get; }
+
+    /// <summary>The trade's name of the piece.</summary>
+    public string Name { get; init; }
+
+    /// <summary>How many are cut.</summary>
+    public int Quantity { get; init; }
+
+    /// <summary>Finished dimensions by name; what <see cref="Shape"/> draws from.</summary>
+    public IReadOnlyDictionary<string, Working> Dimensions { get; init; }
+
+    /// <summary>Draws the stitch line.</summary>
+    public Func<Dimensions, Outline> Shape { get; init; }
+
+    /// <summary>Draws the line that the raw edge is offset from, where that is not the stitch line.</summary>
+    public Func<Dimensions, Outline>? UncutShape { get; init; }
+
+    /// <summary>The allowance of each edge by its name; an edge without one is cut on its line.</summary>
+    public IReadOnlyDictionary<string, Working> Allowances { get; init; } = new Dictionary<string, Working>();
+
+    /// <summary>Marks on the edges.</summary>
+    public IReadOnlyList<Notch> Notches { get; init; } = [];
+
+    /// <summary>Lines inside the piece.</summary>
+    public IReadOnlyList<InnerLine> Lines { get; init; } = [];
+
+    /// <summary>Sizes to read off, each with its working.</summary>
+    public IReadOnlyList<Size> Sizes { get; init; } = [];
+
+    /// <summary>How it may lie.</summary>
+    public Grain Grain { get; init; } = Grain.Along;
+
+    /// <summary>Whether every second one is turned over (left and right).</summary>
+    public bool TurnedOver { get; init; }
+
+    /// <summary>What to know before cutting; empty for most.</summary>
+    public string Note { get; init; } = "";
+
+    /// <summary>The stitch line: everything along it is finished size.</summary>
+    public Outline Stitch => drawn.Value.Stitch;
+
+    /// <summary>The raw edge.</summary>
+    public Outline Cut => drawn.Value.Cut;
+
+    /// <summary>The piece with one finished dimension changed and drawn anew; all else stays as drafted.</summary>
+    public Piece Redrawn(string dimension, Length value)
+    {
+        var changed = Dimensions.ToDictionary(pair => pair.Key, pair => pair.Value);
+        changed[dimension] = Working.Of(dimension, dimension, value);
+        return this with { Dimensions = changed };
+    }
+
+    private (Outline, Outline) Draw()
+    {
+        var dimensions = new Dimensions(Dimensions);
+        var stitch = Shape(dimensions);
+        var basis = UncutShape is null ? stitch : UncutShape(dimensions);
+        return (stitch, Offset.Outward(basis, edge => Allowances.TryGetValue(edge, out var allowance) ? allowance.Value : Length.Zero));
+    }
+}
+
+/// <summary>The finished dimensions that a shape is drawn from, by name.</summary>
+public sealed class Dimensions(IReadOnlyDictionary<string, Working> workings)
+{
+    /// <summary>The value of one dimension.</summary>
+    public Length this[string name] => workings[name].Value;
+}

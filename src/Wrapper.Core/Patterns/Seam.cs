@@ -1,0 +1,72 @@
+using System.Text.Json.Serialization;
+using Wrapper.Core.Lengths;
+
+namespace Wrapper.Core.Patterns;
+
+/// <summary>What two chains of runs do to each other.</summary>
+[JsonConverter(typeof(JsonStringEnumConverter<SeamKind>))]
+public enum SeamKind
+{
+    /// <summary>Sewn edge to edge.</summary>
+    [JsonStringEnumMemberName("join")] Join,
+
+    /// <summary>Edge to edge with a zip between.</summary>
+    [JsonStringEnumMemberName("zip")] Zip,
+
+    /// <summary>Both sides on one piece.</summary>
+    [JsonStringEnumMemberName("dart")] Dart,
+
+    /// <summary>The left side is gathered to the right.</summary>
+    [JsonStringEnumMemberName("gather")] Gather,
+
+    /// <summary>The left side is eased to the right.</summary>
+    [JsonStringEnumMemberName("ease")] Ease,
+
+    /// <summary>The left side loses a declared length in pleats.</summary>
+    [JsonStringEnumMemberName("pleat")] Pleat,
+
+    /// <summary>A tuck: one side of the fold on the other.</summary>
+    [JsonStringEnumMemberName("lap")] Lap,
+
+    /// <summary>Edge to edge, left open.</summary>
+    [JsonStringEnumMemberName("opening")] Opening,
+}
+
+/// <summary>How a stretch of stitch line that is in no seam is finished.</summary>
+[JsonConverter(typeof(JsonStringEnumConverter<EdgeUse>))]
+public enum EdgeUse
+{
+    /// <summary>Hemmed.</summary>
+    [JsonStringEnumMemberName("hem")] Hem,
+
+    /// <summary>On a fold.</summary>
+    [JsonStringEnumMemberName("fold")] Fold,
+
+    /// <summary>Left open.</summary>
+    [JsonStringEnumMemberName("opening")] Opening,
+
+    /// <summary>Left raw.</summary>
+    [JsonStringEnumMemberName("raw")] Raw,
+}
+
+/// <summary>
+/// A stretch of one edge of one piece instance (1-based), <paramref name="From"/> to <paramref name="To"/> along the drawn stitch
+/// line; null means from the edge's start, or to its end.
+/// </summary>
+public sealed record Run(string Piece, int Instance, string Edge, Length? From = null, Length? To = null);
+
+/// <summary>
+/// Two chains of runs that meet. <paramref name="Drafted"/> is the length that the draft reckons the seam to have;
+/// <see cref="Swallowed"/> is what the left side loses in pleats, gathers or ease, zero otherwise.
+/// </summary>
+public sealed record Seam(string Name, SeamKind Kind, IReadOnlyList<Run> Left, IReadOnlyList<Run> Right, Working Drafted)
+{
+    /// <summary>Declared difference of the sides.</summary>
+    public Length Swallowed { get; init; }
+
+    /// <summary>Whether a cord lies in it.</summary>
+    public bool Corded { get; init; }
+}
+
+/// <summary>A stretch of stitch line that is in no seam.</summary>
+public sealed record Use(EdgeUse Kind, Run Run);

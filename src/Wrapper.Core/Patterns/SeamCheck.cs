@@ -1,0 +1,74 @@
+using Wrapper.Core.Lengths;
+
+namespace Wrapper.Core.Patterns;
+
+/// <summary>One seam as measured on the drawn stitch lines. <paramref name="Fault"/> is null when all is well.</summary>
+public sealed record SeamFinding(string Seam, SeamKind Kind, Length Left, Length Right, Length Drafted, string? Fault);
+
+/// <summary>The seam check of a whole pattern.</summary>
+public sealed record SeamReport(IReadOnlyList<SeamFinding> Seams, IReadOnlyList<string> Coverage)
+{
+    /// <summary>Whether every seam matches and every stitch line is used exactly once.</summary>
+    public bool Holds => Coverage.Count == 0 && Seams.All(seam => seam.Fault is null);
+}
+
+/// <summary>
+/// Measures both sides of every seam on the drawn stitch lines (never from the formula that made them), compares them with
+/// each other and with the drafted length, and sees that every stretch of every instance's stitch line is used exactly once.
+/// </summary>
+public static class SeamCheck
+{
+    /// <summary>The difference that two sides may have undeclared: 1/16 in.</summary>
+    public static readonly Length Tolerance = Length.Inches(0, 1, 16);
+
+    /// <summary>Checks <paramref name="pattern"/>; differences are told in <paramref name="unit"/>.</summary>
+    public static SeamReport Of(Pattern pattern, JobUnit unit) =>
+        new([.. pattern.Seams.Select(seam => Measure(pattern, seam, unit))], [.. Coverage(pattern, unit)]);
+
+    private static SeamFinding Measure(Pattern pattern, Seam seam, JobUnit unit)
+    {
+        var left = Total(pattern, seam.Left) - seam.Swallowed;
+        var right = Total(pattern, seam.Right);
+        var drafted = seam.Drafted.Value;
+        string? fault = null;
+        if ((left - right).Abs() > Tolerance)
+            fault = $"the sides differ by {Say((left - right).Abs(), unit)}: {Say(left, unit)} against {Say(right, unit)}";
+        else if ((left - drafted).Abs() > Tolerance)
+            fault = $"drawn {Say(left, unit)}, drafted {Say(drafted, unit)}";
+        return new SeamFinding(seam.Name, seam.Kind, left, right, drafted, fault);
+    }
+
+    private static Length Total(Pattern pattern, IEnumerable<Run> runs) =>
+        runs.Aggregate(Length.Zero, (sum, run) => sum + pattern.LengthOf(run));
+
+    private static IEnumerable<string> Coverage(Pattern pattern, JobUnit unit)
+    {
+        var used = pattern.Seams.SelectMany(seam => seam.Left.Concat(seam.Right).Select(run => (seam.Name, Run: run)))
+            .Concat(pattern.Uses.Select(use => (Name: use.Kind.ToString(), use.Run)))
+            .ToLookup(pair => (pair.Run.Piece, pair.Run.Instance, pair.Run.Edge));
+
+        foreach (var piece in pattern.Pieces)
+            foreach (var instance in Enumerable.Range(1, piece.Quantity))
+                foreach (var edge in piece.Stitch.Edges)
+                    foreach (var fault in Stretches(used[(piece.Key, instance, edge.Name)], piece.Stitch.LengthOf(edge.Name), unit))
+                        yield return $"{piece.Name} {instance}, {edge.Name} edge: {fault}";
+    }
+
+    private static IEnumerable<string> Stretches(IEnumerable<(string Name, Run Run)> runs, Length drawn, JobUnit unit)
+    {
+        var reached = Length.Zero;
+        var last = "nothing";
+        foreach (var (name, run) in runs.OrderBy(pair => pair.Run.From ?? Length.Zero))
+        {
+            var from = run.From ?? Length.Zero;
+            if (from - reached > Tolerance) yield return $"{Say(from - reached, unit)} is in no seam, before {name}";
+            if (reached - from > Tolerance) yield return $"{Say(reached - from, unit)} is used twice, by {last} and {name}";
+            reached = run.To ?? drawn;
+            last = name;
+        }
+        if (drawn - reached > Tolerance) yield return $"{Say(drawn - reached, unit)} is in no seam, after {last}";
+        if (reached - drawn > Tolerance) yield return $"{last} runs {Say(reached - drawn, unit)} past its end";
+    }
+
+    private static string Say(Length length, JobUnit unit) => $"{LengthPrinter.Finished(length, unit).Text} {LengthPrinter.Word(unit)}";
+}
