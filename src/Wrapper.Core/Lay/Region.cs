@@ -13,17 +13,23 @@ internal readonly record struct Cell(long Left, long Bottom, long Right, long To
 internal sealed class Region
 {
     // Arcs and slants are covered to this closeness, in mm.
-    private const double ArcTolerance = 0.5;
+    private const double ArcTolerance = 1;
     private const long SlantSlice = 5 * Length.TicksPerMillimetre;
+
+    private const long Step = 20 * Length.TicksPerMillimetre;
 
     private Region(Cell[] cells)
     {
         Cells = cells;
         Width = cells.Max(cell => cell.Right);
         Height = cells.Max(cell => cell.Top);
+        Steps = [.. cells.Where(cell => cell.Top - cell.Bottom >= Step)];
     }
 
     public Cell[] Cells { get; }
+
+    /// <summary>Cells tall enough for others to nest beside them; the slivers of an arc are not.</summary>
+    public Cell[] Steps { get; }
 
     public long Width { get; }
 
@@ -37,7 +43,15 @@ internal sealed class Region
         return new Region([.. Merge(Slices([.. points.Select(p => (p.X - left, p.Y - bottom))]))]);
     }
 
-    public bool SameAs(Region other) => Cells.AsSpan().SequenceEqual(other.Cells);
+    /// <summary>Whether the other region is this one, but for the rounding of slants.</summary>
+    public bool SameAs(Region other) => Cells.Length == other.Cells.Length && Cells.Zip(other.Cells).All(pair => Near(pair.First, pair.Second));
+
+    private static bool Near(Cell a, Cell b)
+    {
+        const long rounding = 4;
+        return Math.Abs(a.Left - b.Left) <= rounding && Math.Abs(a.Right - b.Right) <= rounding
+            && Math.Abs(a.Bottom - b.Bottom) <= rounding && Math.Abs(a.Top - b.Top) <= rounding;
+    }
 
     private static IEnumerable<(long X, long Y)> Polygon(Outline cut) =>
         Enumerable.Range(0, cut.Edges.Count)

@@ -16,8 +16,10 @@ public static class WorkingText
     {
         var lines = new List<string>();
         var told = new HashSet<string>();
-        Tell(working, lines, told, unit);
-        if (working is not Named named || named.Symbol != title) lines.Add(Line(title, working, unit));
+        // A sum that has a name of its own is told once, under the title.
+        var sum = working is Named named ? named.Inner : working;
+        Tell(sum, lines, told, unit);
+        lines.Add(Line(title, sum, unit));
         return lines;
     }
 

@@ -69,6 +69,16 @@ public sealed class Outline
         return (Length.Snap(points.Min(p => p.X)), Length.Snap(points.Min(p => p.Y)), Length.Snap(points.Max(p => p.X)), Length.Snap(points.Max(p => p.Y)));
     }
 
+    /// <summary>The point <paramref name="along"/> an edge from its start, and the one <paramref name="outward"/> of it, square to the line.</summary>
+    public (Point On, Point Outward) Mark(string name, Length along, Length outward)
+    {
+        var curve = Curve(name);
+        var share = along.Ticks / (double)Math.Max(1, LengthOf(name).Ticks);
+        var on = curve.At(share);
+        var off = on + (outward.ToMillimetres() * curve.Direction(share).Right());
+        return (new(Length.Snap(on.X), Length.Snap(on.Y)), new(Length.Snap(off.X), Length.Snap(off.Y)));
+    }
+
     /// <summary>The curve of one edge in double millimetres, for geometry functions only.</summary>
     internal Curve Curve(int at)
     {

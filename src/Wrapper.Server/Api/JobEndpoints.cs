@@ -1,0 +1,69 @@
+using System.Text.Json;
+using Microsoft.AspNetCore.Http.Json;
+using Microsoft.Extensions.Options;
+using Wrapper.Core.Jobs;
+using Wrapper.Server.Views;
+using Wrapper.Store;
+
+namespace Wrapper.Server.Api;
+
+/// <summary>A new job under an id that the client chose, so that a repeated request makes no second one.</summary>
+public sealed record CreateJob(string Id, string ChangeId, JobDocument Document);
+
+/// <summary>A save made from revision <paramref name="Base"/>. Saves of one <paramref name="Step"/> are undone together; empty for a step of its own.</summary>
+public sealed record SaveJob(long Base, string ChangeId, string Step, JobDocument Document);
+
+/// <summary>An undo or redo from revision <paramref name="Base"/>.</summary>
+public sealed record MoveJob(long Base, string ChangeId);
+
+/// <summary>Stored jobs.</summary>
+internal static class JobEndpoints
+{
+    private const int LongestId = 64;
+
+    public static void Map(RouteGroupBuilder api)
+    {
+        var jobs = api.MapGroup("/jobs");
+
+        jobs.MapGet("/", (JobStore store) => store.List())
+            .Produces<IEnumerable<JobSummary>>().WithName("listJobs").WithSummary("Jobs, the latest change first.");
+
+        jobs.MapPost("/", (CreateJob create, JobStore store, IOptions<JsonOptions> json) => Checked(create.Document, [create.Id, create.ChangeId], () =>
+                Results.Ok(JobView.Of(store.Create(create.Id, Change(create.ChangeId, create.Document, "", json)), json.Value.SerializerOptions))))
+            .Produces<JobView>().ProducesProblem(422).WithName("createJob").WithSummary("Makes a job; the same id again gives the one that is there.");
+
+        jobs.MapGet("/{id}", (string id, JobStore store, IOptions<JsonOptions> json) =>
+                store.Find(id) is { } job ? Results.Ok(JobView.Of(job, json.Value.SerializerOptions)) : NoJob())
+            .Produces<JobView>().ProducesProblem(404).WithName("getJob").WithSummary("A job as it is now.");
+
+        jobs.MapPut("/{id}", (string id, SaveJob save, JobStore store, IOptions<JsonOptions> json) => Checked(save.Document, [save.ChangeId], () =>
+                Answer(store.Save(id, save.Base, Change(save.ChangeId, save.Document, save.Step, json)), json)))
+            .Produces<JobView>().ProducesProblem(404).ProducesProblem(409).ProducesProblem(422).WithName("saveJob")
+            .WithSummary("Saves a job. From an older revision: 409 with the current one. A repeated change id gets its first result.");
+
+        jobs.MapPost("/{id}/undo", (string id, MoveJob move, JobStore store, IOptions<JsonOptions> json) => Answer(store.Undo(id, move.Base, move.ChangeId), json))
+            .Produces<JobView>().ProducesProblem(404).ProducesProblem(409).WithName("undoJob").WithSummary("Takes the last step back, as a new revision.");
+
+        jobs.MapPost("/{id}/redo", (string id, MoveJob move, JobStore store, IOptions<JsonOptions> json) => Answer(store.Redo(id, move.Base, move.ChangeId), json))
+            .Produces<JobView>().ProducesProblem(404).ProducesProblem(409).WithName("redoJob").WithSummary("Does the last undone step again, as a new revision.");
+    }
+
+    private static IResult Checked(JobDocument document, string[] ids, Func<IResult> then)
+    {
+        var refused = JobLimits.Check(document).ToList();
+        refused.AddRange(ids.Where(id => id.Length is 0 or > LongestId).Select(id => new Problem("id", id, 0, $"from 1 to {LongestId} characters are needed", "5f0c2a")));
+        return refused.Count > 0 ? Problems.Fields(refused) : then();
+    }
+
+    private static Change Change(string changeId, JobDocument document, string step, IOptions<JsonOptions> json) =>
+        new(changeId, JsonSerializer.Serialize(document, json.Value.SerializerOptions), document.Name, document.Customer, step);
+
+    private static IResult Answer(SaveResult? result, IOptions<JsonOptions> json) => result switch
+    {
+        null => NoJob(),
+        { Conflict: true } => Problems.Conflict(JobView.Of(result.Job, json.Value.SerializerOptions)),
+        _ => Results.Ok(JobView.Of(result.Job, json.Value.SerializerOptions)),
+    };
+
+    private static IResult NoJob() => Problems.NotFound("there is no such job");
+}

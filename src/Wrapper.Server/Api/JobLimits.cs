@@ -1,0 +1,28 @@
+using Wrapper.Core.Jobs;
+
+namespace Wrapper.Server.Api;
+
+/// <summary>What a job document may hold: bounds that no real job meets, so that a broken or hostile file is refused at the door.</summary>
+internal static class JobLimits
+{
+    private const int MostItems = 500, MostCloths = 50, LongestName = 200, LongestEntry = 200, MostEntries = 200;
+
+    public static IEnumerable<Problem> Check(JobDocument job)
+    {
+        if (job.Version is < 1 or > JobDocument.Current)
+            yield return new Problem("version", $"{job.Version}", 0, $"this program reads job files up to version {JobDocument.Current}", $"{JobDocument.Current}");
+        if (string.IsNullOrWhiteSpace(job.Name)) yield return new Problem("name", job.Name ?? "", 0, "a job needs a name", "Window bench");
+        foreach (var (field, text) in new[] { ("name", job.Name), ("customer", job.Customer), ("currency", job.Currency) }.Concat(Names(job)))
+            if (text?.Length > LongestName) yield return new Problem(field, text[..40], LongestName, $"longer than {LongestName} characters", "Window bench");
+        if (job.Items.Count > MostItems) yield return new Problem("items", $"{job.Items.Count}", 0, $"a job holds at most {MostItems} items", $"{MostItems}");
+        if (job.Cloths.Count > MostCloths) yield return new Problem("cloths", $"{job.Cloths.Count}", 0, $"a job holds at most {MostCloths} cloths", $"{MostCloths}");
+        foreach (var twice in job.Items.Select(item => item.Id).Concat(job.Cloths.Select(cloth => cloth.Id)).GroupBy(id => id).Where(ids => ids.Count() > 1))
+            yield return new Problem("id", twice.Key, 0, "used twice; every item and cloth needs its own", "bench-left");
+        foreach (var item in job.Items)
+            if (item.Measures.Count + item.Choices.Count + item.Allowances.Count > MostEntries || item.Measures.Concat(item.Choices).Concat(item.Allowances).Any(entry => entry.Value.Typed.Length > LongestEntry))
+                yield return new Problem($"items.{item.Id}", item.Name, 0, $"more than {MostEntries} entries, or one longer than {LongestEntry} characters", "W: 46 1/2");
+    }
+
+    private static IEnumerable<(string, string?)> Names(JobDocument job) =>
+        job.Items.Select(item => ($"items.{item.Id}.name", (string?)item.Name)).Concat(job.Cloths.Select(cloth => ($"cloths.{cloth.Id}.name", (string?)cloth.Name)));
+}

@@ -1,0 +1,73 @@
+using System.Text.Json;
+using Wrapper.Core.Covers;
+using Wrapper.Core.Covers.Cushions;
+using Wrapper.Core.Jobs;
+using Wrapper.Core.Lengths;
+using Wrapper.Store;
+
+namespace Wrapper.Server.Demo;
+
+/// <summary>The demo data: workroom Heron Loft at work on Ferncliff Observatory Lodge, the barge Marigold and the Mill Lane Reading Room.</summary>
+internal static class DemoJobs
+{
+    /// <summary>Puts the demo jobs into <paramref name="store"/>; those that are there already stay as they are.</summary>
+    public static void Seed(JobStore store)
+    {
+        foreach (var (id, job) in Jobs())
+            store.Create(id, new Change("demo", JsonSerializer.Serialize(job, JsonSerializerOptions.Web), job.Name, job.Customer));
+    }
+
+    private static IEnumerable<(string Id, JobDocument Job)> Jobs()
+    {
+        yield return ("demo-marigold", Marigold());
+        yield return ("demo-window-bench", WindowBench());
+    }
+
+    // A bay window: two equal ends and a long middle; the middle in its own cloth.
+    private static JobDocument WindowBench()
+    {
+        var strip = new BoxCushionStrip();
+        var folded = new BoxCushionFolded();
+        return JobDocument.Empty("Window bench, east bay", JobUnit.Inch) with
+        {
+            Customer = "Ferncliff Observatory Lodge",
+            Cloths =
+            [
+                new("slate", "Slate wool twill", E("54"), E("1/2"), false, E("1/8 yd"), E("0"), 38.50m, "yd", "#5d7284"),
+                new("fern", "Fern velvet", E("55"), E("5/8"), true, E("1/4 yd"), E("0"), 46.00m, "yd", "#5f7a5c"),
+            ],
+            Items =
+            [
+                Item(strip, "bench-middle", "Middle cushion", "slate", JobUnit.Inch, [("W", "46 1/2"), ("L", "19 1/4"), ("T", "4")], [("zipTurn", "3")]),
+                Item(strip, "bench-end", "End cushion", "slate", JobUnit.Inch, [("W", "22 1/4"), ("L", "19 1/4"), ("T", "4"), ("r", "3")], []) with { Quantity = 2 },
+                Item(folded, "bench-kneeler", "Kneeler", "fern", JobUnit.Inch, [("W", "30"), ("L", "14"), ("T", "3 1/2")], [("ease", "exact"), ("zip", "inside")]),
+            ],
+        };
+
+        static Entry E(string typed) => new(typed, JobUnit.Inch);
+    }
+
+    private static JobDocument Marigold()
+    {
+        var strip = new BoxCushionStrip();
+        return JobDocument.Empty("Saloon berths", JobUnit.Centimetre) with
+        {
+            Customer = "Barge Marigold",
+            Cloths = [new("canvas", "Ochre canvas", E("140"), E("1.5"), false, E("10 cm"), E("0"), 29.00m, "m", "#b88a3e")],
+            Items =
+            [
+                Item(strip, "berth", "Berth cushion", "canvas", JobUnit.Centimetre, [("W", "188"), ("L", "62.5"), ("T", "10")], [("lengths", "3"), ("zipTurn", "20"), ("cord", "none")]) with { Quantity = 2 },
+            ],
+        };
+
+        static Entry E(string typed) => new(typed, JobUnit.Centimetre);
+    }
+
+    private static Item Item(MakeUp makeUp, string id, string name, string cloth, JobUnit unit, (string Key, string Typed)[] measures, (string Key, string Typed)[] choices)
+    {
+        var item = makeUp.NewItem(id, name, unit);
+        var chosen = new Dictionary<string, Entry>(item.Choices);
+        foreach (var (key, typed) in choices) chosen[key] = new Entry(typed, unit);
+        return item with { Cloth = cloth, Measures = measures.ToDictionary(m => m.Key, m => new Entry(m.Typed, unit)), Choices = chosen };
+    }
+}

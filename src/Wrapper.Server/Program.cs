@@ -1,0 +1,4 @@
+using Wrapper.Server;
+
+var app = WrapperServer.Build(args);
+await app.RunAsync();
