@@ -88,7 +88,8 @@ internal sealed partial class Evaluator
         while (text.Length > 0)
         {
             var symbol = known.Keys.Where(k => text.StartsWith(k, StringComparison.Ordinal)).MaxBy(k => k.Length);
-            var token = symbol ?? Token().Match(text).Value;
+            var word = Token().Match(text).Value;
+            var token = symbol is not null && symbol.Length >= word.Length ? symbol : word;
             Assert.False(token.Length == 0, $"cannot read \"{text}\"");
             tokens.Add(token);
             text = text[token.Length..].TrimStart();
@@ -144,8 +145,8 @@ internal sealed partial class Evaluator
         if (known.TryGetValue(token, out var value)) return value;
         switch (token)
         {
-            case "π": return Math.PI;
-            case "√2": return Math.Sqrt(2);
+            case "pi": return Math.PI;
+            case "root 2": return Math.Sqrt(2);
             case "the larger of" or "the smaller of":
                 Assert.Equal("(", tokens[at++]);
                 var first = Whole();
@@ -167,6 +168,6 @@ internal sealed partial class Evaluator
         return fraction.Length == 2 ? fraction[0] / fraction[1] : fraction[0];
     });
 
-    [GeneratedRegex(@"^(\d+ \d+/\d+|\d+/\d+|\d+(\.\d+)?|π|√2|the larger of|the smaller of|, up to the next|[-+−×÷%();])")]
+    [GeneratedRegex(@"^(\d+ \d+/\d+|\d+/\d+|\d+(\.\d+)?|pi|root 2|the larger of|the smaller of|, up to the next|[-+−×÷%();])")]
     private static partial Regex Token();
 }

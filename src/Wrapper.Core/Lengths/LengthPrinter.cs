@@ -49,11 +49,12 @@ public static class LengthPrinter
         _ => throw new ArgumentOutOfRangeException(nameof(style)),
     };
 
-    /// <summary>A cloth length: yards or metres to two decimals, rounded up so that a printed need is never short.</summary>
-    public static string ClothLength(Length length, JobUnit unit)
+    /// <summary>A cloth length: yards or metres to two decimals, rounded up so that a printed need is never short; what is left over goes <paramref name="down"/>.</summary>
+    public static string ClothLength(Length length, JobUnit unit, bool down = false)
     {
         var per = unit == JobUnit.Inch ? 36 * Length.TicksPerInch : 1000 * Length.TicksPerMillimetre;
-        var hundredths = Math.Ceiling(100m * length.Ticks / per);
+        var exact = 100m * length.Ticks / per;
+        var hundredths = down ? Math.Floor(exact) : Math.Ceiling(exact);
         return (hundredths / 100).ToString("0.00", CultureInfo.InvariantCulture) + (unit == JobUnit.Inch ? " yd" : " m");
     }
 

@@ -54,7 +54,7 @@ public static class WorkingText
             Difference d => ($"{Term(d.From, Additive)} − {Term(d.Less, Multiplicative)}", Additive),
             Times t => ($"{t.Count} × {Term(t.Inner, Tight)}", Multiplicative),
             Quotient q => ($"{Term(q.Inner, Tight)} ÷ {q.Divisor}", Multiplicative),
-            Scaled s => ($"{(s.Factor == Irrational.Pi ? "π" : "√2")} × {Term(s.Inner, Tight)}", Multiplicative),
+            Scaled s => ($"{(s.Factor == Irrational.Pi ? "pi" : "root 2")} × {Term(s.Inner, Tight)}", Multiplicative),
             Percentage p => ($"{p.Percent.ToString("0.###", CultureInfo.InvariantCulture)} % × {Term(p.Inner, Tight)}", Multiplicative),
             Extreme e => ($"the {(e.Larger ? "larger" : "smaller")} of ({Term(e.First, Loose)}; {Term(e.Second, Loose)})", Tight),
             RoundedUp r => ($"{Term(r.Inner, Additive)}, up to the next {LengthPrinter.Exact(r.Step, unit)}", Loose),

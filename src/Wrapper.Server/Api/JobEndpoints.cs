@@ -2,13 +2,17 @@ using System.Text.Json;
 using Microsoft.AspNetCore.Http.Json;
 using Microsoft.Extensions.Options;
 using Wrapper.Core.Jobs;
+using Wrapper.Core.Lengths;
 using Wrapper.Server.Views;
 using Wrapper.Store;
 
 namespace Wrapper.Server.Api;
 
-/// <summary>A new job under an id that the client chose, so that a repeated request makes no second one.</summary>
-public sealed record CreateJob(string Id, string ChangeId, JobDocument Document);
+/// <summary>
+/// A new job under an id that the client chose, so that a repeated request makes no second one: an empty one in
+/// <paramref name="Unit"/>, or <paramref name="Document"/> taken in whole.
+/// </summary>
+public sealed record CreateJob(string Id, string ChangeId, string Name, JobUnit Unit, JobDocument? Document);
 
 /// <summary>A save made from revision <paramref name="Base"/>. Saves of one <paramref name="Step"/> are undone together; empty for a step of its own.</summary>
 public sealed record SaveJob(long Base, string ChangeId, string Step, JobDocument Document);
@@ -28,8 +32,12 @@ internal static class JobEndpoints
         jobs.MapGet("/", (JobStore store) => store.List())
             .Produces<IEnumerable<JobSummary>>().WithName("listJobs").WithSummary("Jobs, the latest change first.");
 
-        jobs.MapPost("/", (CreateJob create, JobStore store, IOptions<JsonOptions> json) => Checked(create.Document, [create.Id, create.ChangeId], () =>
-                Results.Ok(JobView.Of(store.Create(create.Id, Change(create.ChangeId, create.Document, "", json)), json.Value.SerializerOptions))))
+        jobs.MapPost("/", (CreateJob create, JobStore store, IOptions<JsonOptions> json) =>
+            {
+                var document = create.Document ?? JobDocument.Empty(create.Name, create.Unit);
+                return Checked(document, [create.Id, create.ChangeId], () =>
+                    Results.Ok(JobView.Of(store.Create(create.Id, Change(create.ChangeId, document, "", json)), json.Value.SerializerOptions)));
+            })
             .Produces<JobView>().ProducesProblem(422).WithName("createJob").WithSummary("Makes a job; the same id again gives the one that is there.");
 
         jobs.MapGet("/{id}", (string id, JobStore store, IOptions<JsonOptions> json) =>

@@ -8,7 +8,10 @@ namespace Wrapper.Server.Api;
 /// <summary>Asks for an item with every default written in: a new one, or <see cref="From"/> taken over to another make-up.</summary>
 public sealed record NewItem(string Id, string Name, string MakeUp, JobUnit Unit, Item? From);
 
-/// <summary>The declarations, and items made from them.</summary>
+/// <summary>Asks for a cloth with usual values written in.</summary>
+public sealed record NewCloth(string Id, string Name, JobUnit Unit);
+
+/// <summary>The declarations, and items and cloths to begin with.</summary>
 internal static class MakeUpEndpoints
 {
     public static void Map(RouteGroupBuilder api)
@@ -20,5 +23,8 @@ internal static class MakeUpEndpoints
                 ? Results.Ok(makeUp.NewItem(wanted.Id, wanted.Name, wanted.Unit, wanted.From))
                 : Problems.Fields([new Problem("makeUp", wanted.MakeUp, 0, "no such make-up", drafting.MakeUps[0].Key)]))
             .Produces<Item>().ProducesProblem(422).WithName("newItem").WithSummary("An item with its defaults written in; entries of `from` are kept.");
+
+        api.MapPost("/cloths", (NewCloth wanted) => JobCloth.Usual(wanted.Id, wanted.Name, wanted.Unit))
+            .Produces<JobCloth>().WithName("newCloth").WithSummary("A cloth with usual values written in: width, selvedges, the shop's step.");
     }
 }

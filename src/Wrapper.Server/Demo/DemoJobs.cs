@@ -56,7 +56,7 @@ internal static class DemoJobs
             Cloths = [new("canvas", "Ochre canvas", E("140"), E("1.5"), false, E("10 cm"), E("0"), 29.00m, "m", "#b88a3e")],
             Items =
             [
-                Item(strip, "berth", "Berth cushion", "canvas", JobUnit.Centimetre, [("W", "188"), ("L", "62.5"), ("T", "10")], [("lengths", "3"), ("zipTurn", "20"), ("cord", "none")]) with { Quantity = 2 },
+                Item(strip, "berth", "Berth cushion", "canvas", JobUnit.Centimetre, [("W", "188"), ("L", "62.5"), ("T", "10")], [("panelGrain", "across"), ("zipTurn", "20"), ("cord", "none")]) with { Quantity = 2 },
             ],
         };
 

@@ -104,7 +104,7 @@ public sealed record BuyingView(LengthView Needed, LengthView Margin, LengthView
         LengthView.Cloth(buying.Needed, job.Unit),
         LengthView.Cloth(buying.Margin, job.Unit),
         LengthView.Cloth(buying.Bought, job.Unit),
-        LengthView.Cloth(buying.LeftOver, job.Unit),
+        new LengthView(buying.LeftOver.Ticks, LengthPrinter.ClothLength(buying.LeftOver, job.Unit, down: true), ""),
         LengthPrinter.ClothLength(buying.Bought, JobUnit.Inch),
         LengthPrinter.ClothLength(buying.Bought, JobUnit.Centimetre),
         buying.Cost is { } cost ? Money(cost, job) : null);

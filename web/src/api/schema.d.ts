@@ -54,6 +54,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cloths": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A cloth with usual values written in: width, selvedges, the shop's step. */
+        post: operations["newCloth"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/draft": {
         parameters: {
             query?: never;
@@ -265,11 +282,16 @@ export interface components {
             choice: string;
             answers: string[];
         };
-        /** @description A new job under an id that the client chose, so that a repeated request makes no second one. */
+        /**
+         * @description A new job under an id that the client chose, so that a repeated request makes no second one: an empty one in
+         *     Unit, or Document taken in whole.
+         */
         CreateJob: {
             id: string;
             changeId: string;
-            document: components["schemas"]["JobDocument"];
+            name: string;
+            unit: components["schemas"]["JobUnit"];
+            document: null | components["schemas"]["JobDocument"];
         };
         /** @description An item to draft, and the unit to read bare numbers and print sizes in. */
         DraftRequest: {
@@ -429,6 +451,12 @@ export interface components {
             /** Format: int64 */
             base: number;
             changeId: string;
+        };
+        /** @description Asks for a cloth with usual values written in. */
+        NewCloth: {
+            id: string;
+            name: string;
+            unit: components["schemas"]["JobUnit"];
         };
         /** @description Asks for an item with every default written in: a new one, or Item? NewItem.From taken over to another make-up. */
         NewItem: {
@@ -688,6 +716,30 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    newCloth: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewCloth"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobCloth"];
                 };
             };
         };

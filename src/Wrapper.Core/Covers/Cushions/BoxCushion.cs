@@ -26,6 +26,20 @@ public abstract class BoxCushion : MakeUp
         new("z", "Zip allowance", AllowanceRole.Zip, Length.Inches(0, 3, 4), Length.Millimetres(20)),
     ];
 
+    /// <summary>How the large pieces lie.</summary>
+    private protected static Choice PanelGrain { get; } = Choice.Of("panelGrain", "Panels lie", "On the cloth",
+        new Option("along", "Upright, up the roll", "The back edge towards the far end: pile and print run from back to front."),
+        new Option("across", "Railroaded", "A quarter turned, for cushions longer than the cloth is wide."),
+        new Option("either", "Either way", "For plain cloth: whichever takes less."));
+
+    /// <summary>The grain that an option stands for.</summary>
+    private protected static Grain GrainOf(string option) => option switch
+    {
+        "along" => Grain.Along,
+        "across" => Grain.Across,
+        _ => Grain.Either,
+    };
+
     /// <inheritdoc/>
     public override Sketch Sketch(Func<string, Length?> size) => BoxSketch.Of(
         size("W") ?? Length.Inches(22), size("L") ?? Length.Inches(20), size("T") ?? Length.Inches(4), size("r") ?? Length.Zero);

@@ -31,6 +31,7 @@ public sealed class BoxCushionFolded : BoxCushion
             new Option("round", "Round the corners", "The teeth go on along both sides: the easiest to fill.")),
         Choice.OfLength("zipTurn", "Zip turns each back corner by", "Zip", Length.Inches(2, 1, 2), 65, new LengthLimits(Length.Zero, Length.Inches(60), "2 1/2", "6.5")) with { ShownWhen = new Condition("zip", ["round"]), Note = "One tape crosses both edges, so the zip edge takes the seam allowance." },
         Choice.OfLength("zipClear", "Teeth clear of each corner by", "Zip", Length.Inches(0, 1, 2), 12, new LengthLimits(Length.Zero, Length.Inches(12), "1/2", "1.2")) with { ShownWhen = new Condition("zip", ["inside"]) },
+        PanelGrain,
     ];
 
     /// <inheritdoc/>
@@ -59,7 +60,7 @@ public sealed class BoxCushionFolded : BoxCushion
         var seams = sheet.Seams().ToList();
         return new Pattern
         {
-            Pieces = [FoldedPiece.Of(reading, sheet)],
+            Pieces = [FoldedPiece.Of(reading, sheet) with { Grain = GrainOf(reading.Option("panelGrain")) }],
             Seams = seams,
             Finished = [.. FinishedSizes(sheet.Finished), ("zip run", sheet.ZipRun), ("corner seam", sheet.CornerSeam)],
             Notions = [sheet.Zip(), .. Basics(reading, seams)],

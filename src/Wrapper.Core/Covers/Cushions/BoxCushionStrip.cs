@@ -33,7 +33,8 @@ public sealed class BoxCushionStrip : BoxCushion
         Choice.Of("joins", "Joins of the boxing", "Boxing",
             new Option("corners", "At the front corners", "The join disappears in the corner; at most three lengths."),
             new Option("evenly", "Evenly", "Lengths as even as they can be, never joined in the front run.")),
-        Choice.Of("stripGrain", "Strips lie", "Boxing",
+        PanelGrain,
+        Choice.Of("stripGrain", "Strips lie", "On the cloth",
             new Option("either", "Either way", "For plain cloth: whichever takes less."),
             new Option("along", "Upright, up the roll", "The pile or stripe runs down the boxing."),
             new Option("across", "Railroaded", "The strip's length runs up the roll.")),
@@ -58,7 +59,7 @@ public sealed class BoxCushionStrip : BoxCushion
     {
         var plan = new BoxedPlan(reading);
         var panel = Panel(reading, plan);
-        var boxing = new BoxingStrip(reading, plan);
+        var boxing = new BoxingStrip(reading, plan, GrainOf(reading.Option("stripGrain")));
         var zipStrip = ZipStrip(reading, plan);
         var corded = Cord.IsChosen(reading);
         List<Seam> seams =
@@ -126,6 +127,7 @@ public sealed class BoxCushionStrip : BoxCushion
                 new("finished width", SizeKind.Finished, plan.Box.Width, new(Length.Zero, Length.Zero), new(w, Length.Zero)),
                 new("finished length", SizeKind.Finished, plan.Box.Length, new(Length.Zero, Length.Zero), new(Length.Zero, l)),
             ],
+            Grain = GrainOf(reading.Option("panelGrain")),
             Note = "One top, one bottom.",
         };
     }
@@ -140,7 +142,7 @@ public sealed class BoxCushionStrip : BoxCushion
             d => Outline.Rectangle(d["length"], d["height"], "zip", "right end", "outer", "left end"))
         {
             Allowances = new[] { "zip", "right end", "outer", "left end" }.ToDictionary(edge => edge, Edge),
-            Grain = BoxingStrip.GrainOf(reading),
+            Grain = GrainOf(reading.Option("stripGrain")),
             Notches = [.. marks.Select(at => new Notch("outer", run - at, Clip: plan.Radius.Value == Length.Zero))],
             Sizes =
             [

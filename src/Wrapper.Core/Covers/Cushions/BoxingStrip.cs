@@ -10,14 +10,15 @@ namespace Wrapper.Core.Covers.Cushions;
 internal sealed class BoxingStrip
 {
     private readonly BoxedPlan plan;
+    private readonly Grain grain;
     private readonly Length lap;
     private readonly bool lapFirst, lapLast;
     private readonly IReadOnlyList<Working> places; // along the boxing run: 0, every join, its end
     private readonly IReadOnlyList<Length> cuts;
 
-    public BoxingStrip(Reading reading, BoxedPlan plan)
+    public BoxingStrip(Reading reading, BoxedPlan plan, Grain grain)
     {
-        this.plan = plan;
+        (this.plan, this.grain) = (plan, grain);
         lap = reading.Choice("lap");
         var ends = reading.Chosen("assembly", "sandwich") ? "both" : reading.Option("lapEnds");
         (lapFirst, lapLast) = (ends is "one" or "both" && lap.IsPositive, ends == "both" && lap.IsPositive);
@@ -63,14 +64,6 @@ internal sealed class BoxingStrip
         return runs;
     }
 
-    /// <summary>The grain that the maker chose for strips.</summary>
-    public static Grain GrainOf(Reading reading) => reading.Option("stripGrain") switch
-    {
-        "along" => Grain.Along,
-        "across" => Grain.Across,
-        _ => Grain.Either,
-    };
-
     private string KeyOf(int at) => cuts.Count == 2 ? "boxing" : $"boxing-{at + 1}";
 
     private Length TuckedBefore(int at) => at == 0 && lapFirst ? 2 * lap : Lengths.Length.Zero;
@@ -103,7 +96,7 @@ internal sealed class BoxingStrip
             d => Outline.Rectangle(d["length"], d["depth"], "lower", "right end", "upper", "left end"))
         {
             Allowances = new[] { "lower", "right end", "upper", "left end" }.ToDictionary(edge => edge, Edge),
-            Grain = GrainOf(reading),
+            Grain = grain,
             Notches = [.. marks.SelectMany(mark => new[] { new Notch("lower", mark, square), new Notch("upper", end - mark, square) })],
             Lines = [.. Folds(at, end).Select(x => new InnerLine("fold", new(x, Lengths.Length.Zero), new(x, depth)))],
             Sizes =

@@ -1,0 +1,200 @@
+using System.Net;
+using System.Net.Http.Json;
+using System.Text.Json.Nodes;
+
+namespace Wrapper.Server.Tests;
+
+public sealed class ApiTests(Host host) : IClassFixture<Host>
+{
+    private static JsonObject Entry(string typed, string unit = "in") => new() { ["typed"] = typed, ["unit"] = unit };
+
+    private async Task<JsonNode> Item(string makeUp, params (string Map, string Key, string Typed)[] entries)
+    {
+        var (status, item) = await host.Post("/api/items", new JsonObject { ["id"] = "i1", ["name"] = "cushion", ["makeUp"] = makeUp, ["unit"] = "in", ["from"] = null });
+        Assert.Equal(HttpStatusCode.OK, status);
+        if (makeUp.StartsWith("box", StringComparison.Ordinal))
+        {
+            (item["measures"]!["W"], item["measures"]!["L"], item["measures"]!["T"]) = (Entry("46 1/2"), Entry("19 1/4"), Entry("4"));
+            item["choices"]!["zipTurn"] = Entry("3");
+        }
+        foreach (var (map, key, typed) in entries) item[map]![key] = Entry(typed);
+        return item;
+    }
+
+    private async Task<JsonNode> Job(params JsonNode[] items)
+    {
+        var (_, cloth) = await host.Post("/api/cloths", new JsonObject { ["id"] = "c1", ["name"] = "cloth", ["unit"] = "in" });
+        return new JsonObject
+        {
+            ["version"] = 1, ["name"] = "job", ["customer"] = "", ["unit"] = "in", ["currency"] = "£",
+            ["items"] = new JsonArray([.. items.Select(item => item.DeepClone())]), ["cloths"] = new JsonArray(cloth.DeepClone()),
+        };
+    }
+
+    private static long Counts(double inches) => (long)Math.Round(inches * 97536);
+
+    // The handbook's examples, through the front door.
+    [Theory]
+    [InlineData("box-cushion-strip", "panel", "cut width", 47.5, "47 1/2 in")]
+    [InlineData("box-cushion-strip", "boxing", "cut length", 81.5, "81 1/2 in")]
+    [InlineData("box-cushion-strip", "zip-strip", "cut height", 3.125, "3 1/8 in")]
+    [InlineData("box-cushion-folded", "cover", "cut width", 51.25, "51 1/4 in")]
+    [InlineData("box-cushion-folded", "cover", "corner cut-out, in from the zip edge", 2.125, "2 1/8 in")]
+    [InlineData("box-cushion-folded", "cover", "fold notch, across the fold", 2.75, "2 3/4 in")]
+    public async Task Drafts_the_handbooks_examples(string makeUp, string piece, string size, double inches, string text)
+    {
+        var (status, draft) = await host.Post("/api/draft", new JsonObject { ["item"] = await Item(makeUp), ["unit"] = "in" });
+        Assert.Equal(HttpStatusCode.OK, status);
+        var pattern = draft["pattern"]!;
+        Assert.True((bool)pattern["seamsHold"]!);
+        var found = pattern["pieces"]!.AsArray().Single(p => (string)p!["key"]! == piece)!["sizes"]!.AsArray().Single(s => (string)s!["name"]! == size)!;
+        Assert.Equal((Counts(inches), text), ((long)found["length"]!["ticks"]!, (string)found["length"]!["text"]!));
+        Assert.EndsWith($"= {text[..^3]}", (string)found["working"]!.AsArray()[^1]!, StringComparison.Ordinal);
+    }
+
+    [Theory]
+    [InlineData("measures", "W", "abc", "no number", "box-cushion-strip")]
+    [InlineData("measures", "W", "-3", "negative", "box-cushion-strip")]
+    [InlineData("measures", "L", "19 1/0", "0 below the line", "box-cushion-strip")]
+    [InlineData("measures", "L", "900 ft", "over 50 ft", "box-cushion-folded")]
+    [InlineData("measures", "T", "1/128", "finer than 1/64", "box-cushion-strip")]
+    [InlineData("measures", "T", "1", "not over two seam allowances", "box-cushion-folded")]
+    [InlineData("measures", "T", "1 1/4", "not over two seam allowances", "box-cushion-strip")]
+    [InlineData("measures", "r", "10", "half the shorter side", "box-cushion-strip")]
+    [InlineData("measures", "r", "1", "cannot be cut out first", "box-cushion-folded")]
+    [InlineData("choices", "zipTurn", "20", "past the side", "box-cushion-strip")]
+    [InlineData("choices", "lengths", "4", "at the most", "box-cushion-strip")]
+    [InlineData("choices", "lengths", "two", "whole number", "box-cushion-strip")]
+    [InlineData("choices", "ease", "tight", "no such option", "box-cushion-folded")]
+    [InlineData("allowances", "panel/front", "40", "over 24 in", "box-cushion-strip")]
+    public async Task Wrong_input_gets_the_field_the_reason_and_an_example(string map, string key, string typed, string reason, string makeUp)
+    {
+        var (status, problem) = await host.Post("/api/draft", new JsonObject { ["item"] = await Item(makeUp, (map, key, typed)), ["unit"] = "in" });
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, status);
+        var error = Assert.Single(problem["errors"]!.AsArray())!;
+        Assert.Equal(($"{map}.{key}", typed), ((string)error["field"]!, (string)error["given"]!));
+        Assert.Contains(reason, (string)error["reason"]!, StringComparison.Ordinal);
+        Assert.NotEmpty((string)error["example"]!);
+    }
+
+    [Fact]
+    public async Task A_cloth_narrower_than_the_widest_piece_is_told_and_nothing_is_bought()
+    {
+        var job = await Job(await Item("box-cushion-folded"));
+        job["cloths"]![0]!["width"] = Entry("36");
+        var (_, plan) = await host.Post("/api/plan", job);
+        var problem = Assert.Single(plan["cloths"]![0]!["problems"]!.AsArray())!;
+        Assert.Equal(("cloths.c1.width", "36", "52 1/4"), ((string)problem["field"]!, (string)problem["given"]!, (string)problem["example"]!));
+        Assert.Null(plan["cloths"]![0]!["buying"]);
+        job["cloths"]![0]!["width"] = Entry((string)problem["example"]!);
+        (_, plan) = await host.Post("/api/plan", job);
+        Assert.NotNull(plan["cloths"]![0]!["buying"]);
+    }
+
+    [Fact]
+    public async Task An_item_in_doubt_leaves_the_rest_planned()
+    {
+        var (good, bad) = (await Item("box-cushion-strip"), await Item("box-cushion-strip", ("measures", "W", "abc")));
+        bad["id"] = "i2";
+        var (status, plan) = await host.Post("/api/plan", await Job(good, bad));
+        Assert.Equal(HttpStatusCode.OK, status);
+        Assert.NotNull(plan["items"]![0]!["draft"]!["pattern"]);
+        Assert.Equal("measures.W", (string)plan["items"]![1]!["draft"]!["problems"]![0]!["field"]!);
+        Assert.Equal("1 in doubt, not counted", (string)plan["totals"]!["doubt"]!);
+    }
+
+    // By hand: the folded cover is 51 1/4 x 47 1/2; on 54 in cloth with 1/2 in selvedges it lies across as it is, or turned, and
+    // the shorter way is 47 1/2 in = 1.32 yd, bought in eighths: 1 3/8 yd.
+    [Fact]
+    public async Task Plans_lays_and_buys_and_tells_the_difference()
+    {
+        var job = await Job(await Item("box-cushion-folded"));
+        var (_, plan) = await host.Post("/api/plan", job);
+        Assert.Equal("1.32 yd", (string)plan["cloths"]![0]!["lay"]!["length"]!["text"]!);
+        Assert.Equal((Counts(49.5), "1.38 yd"), ((long)plan["totals"]!["bought"]!["ticks"]!, (string)plan["totals"]!["bought"]!["text"]!));
+        job["items"]![0]!["measures"]!["T"] = Entry("5 1/4"); // 1 1/4 deeper, so 2 1/2 longer: 50 in, and 1 1/2 yd
+        var (_, deeper) = await host.Post($"/api/plan?before={plan["totals"]!["bought"]!["ticks"]}", job);
+        Assert.Equal("+1/8 yd", (string)deeper["totals"]!["change"]!);
+        var (_, drafts) = await host.Post("/api/plan?lay=none", job);
+        Assert.Null(drafts["cloths"]![0]!["lay"]);
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, (await host.Post("/api/plan?lay=slow", job)).Status);
+    }
+
+    [Fact]
+    public async Task Compares_the_make_ups_of_a_family()
+    {
+        var (_, schools) = await host.Post("/api/compare", new JsonObject { ["job"] = await Job(await Item("box-cushion-strip")), ["item"] = "i1" });
+        var byKey = schools.AsArray().ToDictionary(school => (string)school!["makeUp"]!, school => school!);
+        Assert.Equal((6, 1), ((int)byKey["box-cushion-strip"]["pieces"]!, (int)byKey["box-cushion-folded"]["pieces"]!));
+        Assert.Equal("1.32 yd", (string)byKey["box-cushion-folded"]["cloth"]!["text"]!);
+        Assert.True((int)byKey["box-cushion-folded"]["minutes"]! < (int)byKey["box-cushion-strip"]["minutes"]!);
+        Assert.DoesNotContain("runner-mat", byKey.Keys);
+    }
+
+    [Fact]
+    public async Task A_killed_server_loses_nothing_acknowledged()
+    {
+        var job = await Job();
+        await host.Post("/api/jobs", new JsonObject { ["id"] = "killed", ["changeId"] = "c0", ["name"] = "job", ["unit"] = "in", ["document"] = job.DeepClone() });
+        for (var at = 1; at <= 4; at++)
+        {
+            job["name"] = $"save {at}";
+            var (status, saved) = await host.Send(HttpMethod.Put, "/api/jobs/killed", new JsonObject { ["base"] = at, ["changeId"] = $"c{at}", ["step"] = "", ["document"] = job.DeepClone() });
+            Assert.Equal((HttpStatusCode.OK, at + 1), (status, (int)saved["revision"]!));
+            host.KillAndRestart();
+            Assert.Equal($"save {at}", (string)(await host.Send(HttpMethod.Get, "/api/jobs/killed")).Body["document"]!["name"]!);
+        }
+    }
+
+    [Fact]
+    public async Task A_server_killed_between_commit_and_reply_makes_neither_conflict_nor_duplicate()
+    {
+        var job = await Job();
+        await host.Post("/api/jobs", new JsonObject { ["id"] = "lost", ["changeId"] = "c0", ["name"] = "job", ["unit"] = "in", ["document"] = job.DeepClone() });
+        job["name"] = "saved, reply lost";
+        var save = new JsonObject { ["base"] = 1, ["changeId"] = "c1", ["step"] = "", ["document"] = job.DeepClone() };
+        using (var request = new HttpRequestMessage(HttpMethod.Put, "/api/jobs/lost") { Content = JsonContent.Create(save) })
+        {
+            request.Headers.Add("X-Die-Before-Reply", "yes");
+            await Assert.ThrowsAnyAsync<HttpRequestException>(() => host.Client.SendAsync(request));
+        }
+        host.Restart();
+        Assert.Equal(2, (int)(await host.Send(HttpMethod.Get, "/api/jobs/lost")).Body["revision"]!); // it was committed
+        var (status, again) = await host.Send(HttpMethod.Put, "/api/jobs/lost", save);
+        Assert.Equal((HttpStatusCode.OK, 2), (status, (int)again["revision"]!));
+        var (_, conflict) = await host.Send(HttpMethod.Put, "/api/jobs/lost", new JsonObject { ["base"] = 1, ["changeId"] = "other", ["step"] = "", ["document"] = job.DeepClone() });
+        Assert.Equal((409, "saved, reply lost"), ((int)conflict["status"]!, (string)conflict["current"]!["document"]!["name"]!));
+    }
+
+    [Fact]
+    public async Task A_document_out_of_bounds_is_refused_at_the_door()
+    {
+        var job = await Job(await Item("box-cushion-strip"), await Item("box-cushion-strip"));
+        job["version"] = 99;
+        job["name"] = "";
+        var (status, problem) = await host.Post("/api/jobs", new JsonObject { ["id"] = "x", ["changeId"] = "c", ["name"] = "", ["unit"] = "in", ["document"] = job });
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, status);
+        Assert.Equal(["version", "name", "id"], problem["errors"]!.AsArray().Select(error => (string)error!["field"]!));
+        Assert.Equal(HttpStatusCode.NotFound, (await host.Send(HttpMethod.Get, "/api/jobs/none")).Status);
+        Assert.Equal(HttpStatusCode.NotFound, (await host.Send(HttpMethod.Get, "/api/nothing")).Status);
+    }
+
+    [Fact]
+    public async Task Other_sites_and_other_hosts_are_kept_out()
+    {
+        using var foreign = new HttpRequestMessage(HttpMethod.Post, "/api/plan") { Content = JsonContent.Create(await Job()) };
+        foreign.Headers.Add("Origin", "http://elsewhere.example");
+        Assert.Equal(HttpStatusCode.Forbidden, (await host.Client.SendAsync(foreign)).StatusCode);
+        using var other = new HttpRequestMessage(HttpMethod.Get, "/api/jobs");
+        other.Headers.Host = "elsewhere.example";
+        Assert.Equal(HttpStatusCode.BadRequest, (await host.Client.SendAsync(other)).StatusCode);
+    }
+
+    [Fact]
+    public async Task Malformed_json_is_a_problem_not_a_crash()
+    {
+        using var content = new StringContent("{\"item\":", System.Text.Encoding.UTF8, "application/json");
+        using var response = await host.Client.PostAsync(new Uri("/api/draft", UriKind.Relative), content);
+        Assert.Equal(HttpStatusCode.BadRequest, response.StatusCode);
+    }
+}

@@ -1,0 +1,85 @@
+using System.Diagnostics;
+using System.Net;
+using System.Net.Http.Json;
+using System.Net.Sockets;
+using System.Text.Json.Nodes;
+
+namespace Wrapper.Server.Tests;
+
+/// <summary>The test host as a process of its own, on a free port, with a data folder of its own; killed when done.</summary>
+public sealed class Host : IDisposable
+{
+    private readonly string data = Directory.CreateTempSubdirectory("wrapper-server-").FullName;
+    private Process process;
+
+    public Host()
+    {
+        Port = FreePort();
+        Client = new HttpClient { BaseAddress = new Uri($"http://127.0.0.1:{Port}") };
+        process = Start();
+    }
+
+    public int Port { get; }
+
+    public HttpClient Client { get; }
+
+    /// <summary>Kills the server as by kill -9 and starts it again on the same data.</summary>
+    public void KillAndRestart()
+    {
+        process.Kill();
+        process.WaitForExit();
+        process = Start();
+    }
+
+    /// <summary>Waits for a server that killed itself and starts it again.</summary>
+    public void Restart()
+    {
+        Assert.True(process.WaitForExit(10_000));
+        process = Start();
+    }
+
+    public async Task<(HttpStatusCode Status, JsonNode Body)> Send(HttpMethod method, string path, JsonNode? body = null)
+    {
+        using var request = new HttpRequestMessage(method, path) { Content = body is null ? null : JsonContent.Create(body) };
+        using var response = await Client.SendAsync(request);
+        return (response.StatusCode, JsonNode.Parse(await response.Content.ReadAsStringAsync())!);
+    }
+
+    public Task<(HttpStatusCode Status, JsonNode Body)> Post(string path, JsonNode body) => Send(HttpMethod.Post, path, body);
+
+    public void Dispose()
+    {
+        process.Kill();
+        process.WaitForExit();
+        Client.Dispose();
+        Directory.Delete(data, recursive: true);
+    }
+
+    private Process Start()
+    {
+        var here = AppContext.BaseDirectory;
+        var configuration = new DirectoryInfo(here).Parent!.Name;
+        var host = Path.GetFullPath(Path.Combine(here, "../../../../Wrapper.TestHost/bin", configuration, "net10.0/Wrapper.TestHost.dll"));
+        var started = Process.Start(new ProcessStartInfo("dotnet", [host, "--port", $"{Port}", "--data", data, "--demo"]))!;
+        for (var tries = 0; tries < 200; tries++)
+        {
+            try
+            {
+                if (Client.GetAsync(new Uri("/api/health", UriKind.Relative)).GetAwaiter().GetResult().IsSuccessStatusCode) return started;
+            }
+            catch (HttpRequestException)
+            {
+                // Not listening yet.
+            }
+            Thread.Sleep(50);
+        }
+        throw new InvalidOperationException("the test host does not answer");
+    }
+
+    private static int FreePort()
+    {
+        using var listener = new TcpListener(IPAddress.Loopback, 0);
+        listener.Start();
+        return ((IPEndPoint)listener.LocalEndpoint).Port;
+    }
+}

@@ -1,0 +1,140 @@
+import { begin, expect, field, saved, test } from './workroom'
+
+// The handbook's inner, from nothing to the buying figure, without the mouse.
+test('a new user gets from nothing to the buying figure by keyboard alone', async ({ page }) => {
+  await begin(page, 'Reading room bench')
+  await page.keyboard.type('Bench cushion')
+  await page.keyboard.press('Enter')
+  await expect(field(page, 'measures.W')).toBeVisible()
+  await page.keyboard.press('w')
+  await page.keyboard.type('46 1/2')
+  await page.keyboard.press('Enter')
+  await page.keyboard.type('19 1/4')
+  await page.keyboard.press('Enter')
+  await page.keyboard.type('4')
+  await page.keyboard.press('Escape')
+  await expect(page.getByTestId('to-buy')).toBeVisible()
+
+  // The other school and back, reached by Tab and chosen by Enter.
+  await page.keyboard.press('2')
+  for (const [school, tab] of [['Choose separate boxing strip', 'Tab'], ['Choose one piece, folded', 'Shift+Tab']] as const) {
+    const choose = page.getByRole('button', { name: school })
+    await expect(choose).toBeVisible()
+    for (let tabs = 0; tabs < 25 && !(await choose.evaluate((button) => button === document.activeElement)); tabs++) await page.keyboard.press(tab)
+    await page.keyboard.press('Enter')
+  }
+
+  // 47 1/2 in of 54 in cloth = 1.32 yd: 1 3/8 yd bought.
+  await expect(page.getByTestId('to-buy')).toHaveText('1.38 yd')
+  await page.keyboard.press('5')
+  await expect(page.getByRole('row', { name: /To buy, rounded up/ })).toContainText('1.38 yd')
+  await expect(page.getByRole('row', { name: /To buy, rounded up/ })).toContainText('1.26 m') // 1.375 x 0.9144, up to the hundredth
+  await saved(page)
+
+  await page.reload()
+  await expect(page.getByTestId('to-buy')).toHaveText('1.38 yd')
+})
+
+test('the worked examples come out on screen, each cut size with its working', async ({ page }) => {
+  await page.goto('/jobs/demo-window-bench/pieces')
+  const size = (name: string) => page.getByRole('region', { name: 'Sizes' }).getByRole('button', { name: new RegExp(`^${name}`) })
+  await expect(size('cut width')).toContainText('47 1/2 in')
+  await expect(size('cut length')).toContainText('20 1/4 in')
+  await size('cut width').hover()
+  await expect(page.getByText('cut width = W + 2 × s = 46 1/2 + 2 × 1/2 = 47 1/2')).toBeVisible()
+  await page.getByRole('button', { name: /1c boxing/ }).click()
+  await expect(size('cut length')).toContainText('81 1/2 in')
+  await size('cut depth').focus()
+  await expect(page.getByText('D = T − e = 4 − 1/4 = 3 3/4')).toBeVisible()
+  await page.getByRole('button', { name: /1b zip strip/ }).click()
+  await expect(size('cut height')).toContainText('3 1/8 in')
+  await expect(page.getByText('all seams match')).toBeVisible()
+})
+
+test('a deeper boxing changes pieces, lay, cloth to buy and the difference in one go', async ({ page }) => {
+  await begin(page, 'Deeper')
+  await page.keyboard.press('Enter')
+  for (const [key, typed] of [['W', '46 1/2'], ['L', '19 1/4'], ['T', '4']] as const) await field(page, `measures.${key}`).fill(typed)
+  await expect(page.getByTestId('to-buy')).toHaveText('1.38 yd')
+  await page.keyboard.press('Escape')
+  let loads = 0
+  page.on('load', () => loads++)
+  await field(page, 'measures.T').fill('5 1/4')
+  await expect(page.getByTestId('to-buy')).toHaveText('1.50 yd')
+  await expect(page.getByTestId('change')).toHaveText('+1/8 yd')
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('3')
+  await expect(page.getByRole('button', { name: /^cut length/ })).toContainText('50 in')
+  await page.keyboard.press('4')
+  await expect(page.getByText('1.39 yd').first()).toBeVisible() // 50 in
+  expect(loads).toBe(0)
+})
+
+test('the pad writes whole inches and eighths, and millimetres in a metric job', async ({ page }) => {
+  await begin(page, 'Pad')
+  await page.keyboard.press('Enter')
+  const pad = page.getByRole('group', { name: 'Pad' })
+  for (const key of ['4', '6', '1/2']) await pad.getByRole('button', { name: key, exact: true }).click()
+  await expect(field(page, 'measures.W')).toHaveValue('46 1/2 in')
+  await pad.getByRole('button', { name: '5/8' }).click()
+  await expect(field(page, 'measures.W')).toHaveValue('46 5/8 in')
+  await pad.getByRole('button', { name: 'Next line' }).click()
+  await page.getByText('cm', { exact: true }).first().click()
+  for (const key of ['4', '8', '9', 'mm']) await pad.getByRole('button', { name: key, exact: true }).click()
+  await page.keyboard.press('Escape')
+  await expect(field(page, 'measures.L')).toHaveValue('48.9 cm')
+})
+
+test('switching the unit changes no size', async ({ page }) => {
+  await page.goto('/jobs/demo-marigold/measure')
+  const width = field(page, 'measures.W')
+  await expect(width).toHaveValue('188 cm')
+  const bought = await page.getByTestId('to-buy').textContent()
+  await page.getByText('inches', { exact: true }).click()
+  await expect(width).toHaveValue('74 in')
+  await expect(page.getByText('1/64 over')).toBeVisible() // 188 cm = 74.0157 in
+  await width.focus()
+  await page.keyboard.press('Escape')
+  await page.getByText('cm', { exact: true }).first().click()
+  await expect(width).toHaveValue('188 cm')
+  await expect(page.getByTestId('to-buy')).toHaveText(bought ?? '')
+})
+
+for (const [key, typed, reason] of [
+  ['measures.W', 'abc', 'no number'],
+  ['measures.W', '-3', 'negative'],
+  ['measures.L', '19 1/0', '0 below the line'],
+  ['measures.L', '900 ft', 'over 50 ft'],
+  ['measures.L', '1/128', 'finer than 1/64'],
+  ['measures.T', '1', 'not over two seam allowances'],
+  ['measures.r', '11', 'half the shorter side'],
+] as const)
+  test(`${key} “${typed}” is refused beside the field and nothing is cleared`, async ({ page }) => {
+    await begin(page, 'Wrong')
+    await page.keyboard.press('Enter')
+    for (const [name, size] of [['W', '30'], ['L', '20'], ['T', '4']] as const) await field(page, `measures.${name}`).fill(size)
+    await expect(page.getByTestId('to-buy')).toBeVisible()
+    await field(page, key).fill(typed)
+    const alert = page.getByRole('alert')
+    await expect(alert).toContainText(reason)
+    await expect(alert).toContainText('For example')
+    await expect(field(page, key)).toHaveAttribute('aria-invalid', 'true')
+    await page.keyboard.press('Escape')
+    await saved(page)
+    await page.reload()
+    await expect(field(page, key)).toHaveValue(typed)
+    await expect(page.getByRole('navigation', { name: 'Stages' })).toContainText('1 in doubt')
+  })
+
+test('a cloth narrower than the widest piece is told on Lay with one that would do', async ({ page }) => {
+  await begin(page, 'Narrow')
+  await page.keyboard.press('Enter')
+  for (const [name, size] of [['W', '46 1/2'], ['L', '19 1/4'], ['T', '4']] as const) await field(page, `measures.${name}`).fill(size)
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('4')
+  const width = page.getByLabel('Width, edge to edge')
+  await width.fill('36')
+  await expect(page.getByRole('alert')).toContainText('1a is cut 51 1/4 in across and the cloth has 35 in between its selvedges')
+  await expect(page.getByRole('alert')).toContainText('For example 52 1/4')
+  await expect(width).toHaveValue('36')
+})

@@ -1,0 +1,25 @@
+import { resolve } from 'node:path'
+import { expect, test } from './workroom'
+
+const folder = resolve(__dirname, '../../docs/screenshots')
+
+const shots = [
+  ['home', '/', 'day'],
+  ['measure', '/jobs/demo-window-bench/measure', 'day'],
+  ['make-up', '/jobs/demo-window-bench/make-up', 'day'],
+  ['pieces', '/jobs/demo-window-bench/pieces', 'day'],
+  ['lay', '/jobs/demo-window-bench/lay', 'day'],
+  ['buy', '/jobs/demo-window-bench/buy', 'day'],
+  ['measure-dim', '/jobs/demo-marigold/measure', 'dim'],
+] as const
+
+for (const [name, path, light] of shots)
+  test(name, async ({ page }) => {
+    await page.addInitScript((value) => localStorage.setItem('wrapper.light', value), light)
+    await page.goto(path)
+    if (path === '/') await expect(page.getByText('Saloon berths')).toBeVisible()
+    else await expect(page.getByTestId('to-buy')).toBeVisible()
+    await page.evaluate(() => document.fonts.ready)
+    await page.waitForTimeout(400)
+    await page.screenshot({ path: `${folder}/${name}.png` })
+  })

@@ -1,0 +1,100 @@
+import { test as base, expect, type Page } from '@playwright/test'
+import { spawn, type ChildProcess } from 'node:child_process'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { createServer, type AddressInfo } from 'node:net'
+import { tmpdir } from 'node:os'
+import { join, resolve } from 'node:path'
+
+const root = resolve(__dirname, '../..')
+
+const freePort = () => new Promise<number>((found) => {
+  const server = createServer().listen(0, '127.0.0.1', () => {
+    const { port } = server.address() as AddressInfo
+    server.close(() => found(port))
+  })
+})
+
+/** A server of one worker's own: the test host with the built front end, on a free port and a data folder that is removed. */
+export class Server {
+  private process: ChildProcess | undefined
+  private readonly data = mkdtempSync(join(tmpdir(), 'wrapper-e2e-'))
+
+  private constructor(readonly port: number) {}
+
+  get url() {
+    return `http://127.0.0.1:${this.port}`
+  }
+
+  static async start() {
+    const server = new Server(await freePort())
+    await server.resume()
+    return server
+  }
+
+  async resume() {
+    this.process = spawn('dotnet', [
+      join(root, 'tests/Wrapper.TestHost/bin/Release/net10.0/Wrapper.TestHost.dll'),
+      '--port', String(this.port), '--data', this.data, '--web', join(root, 'web/dist'), '--demo',
+    ], { stdio: 'inherit' })
+    for (let tries = 0; tries < 200; tries++) {
+      if (await fetch(`${this.url}/api/health`).then((reply) => reply.ok, () => false)) return
+      await new Promise((wait) => setTimeout(wait, 50))
+    }
+    throw new Error('the server does not answer')
+  }
+
+  async kill() {
+    const gone = new Promise((exit) => this.process?.once('exit', exit))
+    this.process?.kill('SIGKILL')
+    await gone
+  }
+
+  async stop() {
+    await this.kill()
+    rmSync(this.data, { recursive: true, force: true })
+  }
+}
+
+export const test = base.extend<{ room: Page }, { server: Server }>({
+  server: [async ({}, use) => {
+    const server = await Server.start()
+    await use(server)
+    await server.stop()
+  }, { scope: 'worker' }],
+  baseURL: async ({ server }, use) => use(server.url),
+  // Every page fails its test when it asks anything but this machine, breaks the content policy or throws.
+  page: async ({ page }, use) => {
+    const wrong: string[] = []
+    page.on('request', (request) => {
+      const { hostname, protocol } = new URL(request.url())
+      if (protocol.startsWith('http') && hostname !== '127.0.0.1') wrong.push(`asked ${request.url()}`)
+    })
+    page.on('pageerror', (error) => wrong.push(error.message))
+    page.on('console', (message) => {
+      if (/Content Security Policy|React|act\(/.test(message.text()) && message.type() === 'error') wrong.push(message.text())
+    })
+    await use(page)
+    expect(wrong).toEqual([])
+  },
+})
+
+export { expect }
+
+/** A field by its key, as the server names it. */
+export const field = (page: Page, key: string) => page.locator(`[data-field="${key}"]`)
+
+/** Begins a job with one item by keyboard alone, from the list of jobs. */
+export async function begin(page: Page, name: string, unit: 'in' | 'cm' = 'in') {
+  await page.goto('/')
+  await page.getByLabel('A new job').focus()
+  await page.keyboard.type(name)
+  if (unit === 'cm') {
+    await page.keyboard.press('Tab')
+    await page.keyboard.press('ArrowRight')
+    await page.getByLabel('A new job').focus()
+  }
+  await page.keyboard.press('Enter')
+  await expect(page.getByLabel('What it is called here')).toBeFocused()
+}
+
+export const saved = (page: Page) => expect(page.getByTestId('saving')).toHaveText('Saved')

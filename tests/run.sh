@@ -1,0 +1,25 @@
+#!/usr/bin/env bash
+# Runs every suite and sums their machine-readable reports; a suite that is missing, crashed or empty fails.
+set -uo pipefail
+cd "$(dirname "${BASH_SOURCE[0]}")/.."
+results="$PWD/artifacts/results"
+rm -rf "$results"; mkdir -p "$results"
+broken=0
+step() { echo; echo "== $1"; shift; "$@" || { broken=$((broken + 1)); echo "!! failed: $*"; }; }
+
+fresh_types() {
+  (cd web && npx openapi-typescript ../artifacts/openapi/Wrapper.Server.json -o ../artifacts/schema.d.ts >/dev/null 2>&1) \
+    && diff -q artifacts/schema.d.ts web/src/api/schema.d.ts \
+    || { echo "web/src/api/schema.d.ts is stale: run npm run api-types in web/"; return 1; }
+}
+
+step "API types" fresh_types
+step "Type check" bash -c 'cd web && npx tsc --noEmit'
+step "Lint" bash -c 'cd web && npx eslint . --max-warnings 0'
+for suite in Core Store Server; do
+  step "Wrapper.$suite.Tests" dotnet test "tests/Wrapper.$suite.Tests" -c Release --no-build --nologo -v quiet --logger "trx;LogFileName=$results/$suite.trx"
+done
+step "Front end" bash -c 'cd web && npx vitest run'
+step "In the browser" bash -c 'cd web && NODE_PATH=$PWD/node_modules npx playwright test -c ../tests/e2e/playwright.config.ts --project stages'
+
+node tests/sum.mjs "$results" "$broken"

@@ -1,0 +1,21 @@
+// Sums the reports of all suites into one line, "N passed, N failed". A suite that left no report, or ran nothing, is a failure,
+// and so is every check that is no test suite (types, lint) and did not hold.
+import { existsSync, readFileSync } from 'node:fs'
+
+const [, , folder, brokenSteps] = process.argv
+let passed = 0
+let failed = 0
+for (const name of ['Core.trx', 'Store.trx', 'Server.trx', 'web.xml', 'e2e.xml']) {
+  const path = `${folder}/${name}`
+  const text = existsSync(path) ? readFileSync(path, 'utf8') : ''
+  const number = (pattern) => Number(pattern.exec(text)?.[1] ?? 0)
+  const [ran, bad] = name.endsWith('.trx')
+    ? [number(/<Counters[^>]* executed="(\d+)"/), number(/<Counters[^>]* failed="(\d+)"/)]
+    : [number(/<testsuites[^>]* tests="(\d+)"/), number(/<testsuites[^>]* failures="(\d+)"/) + number(/<testsuites[^>]* errors="(\d+)"/)]
+  if (ran === 0) console.log(`${name}: no report, or nothing ran`)
+  passed += ran - bad
+  failed += ran === 0 ? 1 : bad
+}
+failed = Math.max(failed, Number(brokenSteps))
+console.log(`\n${passed} passed, ${failed} failed`)
+process.exit(failed === 0 ? 0 : 1)

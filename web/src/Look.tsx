@@ -1,0 +1,61 @@
+import { ConfigProvider, theme } from 'antd'
+import { createContext, use, useEffect, useState, type ReactNode } from 'react'
+
+export type Light = 'day' | 'dim'
+
+const LightContext = createContext<{ light: Light; turn: () => void }>({ light: 'day', turn: () => undefined })
+
+/** The room's light, and the switch for it. */
+export const useLight = () => use(LightContext)
+
+const key = 'wrapper.light'
+const nonce = document.querySelector<HTMLMetaElement>('meta[name=csp-nonce]')?.content ?? ''
+
+const tones = {
+  day: { paper: '#f3eee2', raised: '#fbf8f0', ink: '#1b2329', rule: '#8b8272', chalk: '#9a3b1e' },
+  dim: { paper: '#14191d', raised: '#1d252b', ink: '#f1ebdd', rule: '#7d8891', chalk: '#ffb38f' },
+}
+
+/** Themes the components by tokens for a bright or a dim room; the rest of the look is in styles.css. */
+export function Look({ children }: { children: ReactNode }) {
+  const [light, setLight] = useState<Light>(() => (localStorage.getItem(key) === 'dim' ? 'dim' : 'day'))
+  useEffect(() => {
+    document.documentElement.dataset.light = light
+    localStorage.setItem(key, light)
+  }, [light])
+  const tone = tones[light]
+  return (
+    <LightContext value={{ light, turn: () => setLight(light === 'day' ? 'dim' : 'day') }}>
+      <ConfigProvider
+        csp={{ nonce }}
+        wave={{ disabled: true }}
+        theme={{
+          algorithm: light === 'dim' ? theme.darkAlgorithm : theme.defaultAlgorithm,
+          token: {
+            fontFamily: '"Hyperlegible", sans-serif',
+            fontSize: 17,
+            controlHeight: 44,
+            borderRadius: 0,
+            colorPrimary: tone.ink,
+            colorText: tone.ink,
+            colorTextPlaceholder: tone.rule,
+            colorBgBase: tone.paper,
+            colorBgContainer: tone.raised,
+            colorBgElevated: tone.raised,
+            colorBorder: tone.rule,
+            colorError: tone.chalk,
+            boxShadow: 'none',
+            boxShadowSecondary: '0 2px 0 rgba(0,0,0,.25)',
+            motion: false,
+          },
+          components: {
+            Button: { primaryShadow: 'none', defaultShadow: 'none', fontWeight: 700, primaryColor: tone.paper },
+            Segmented: { itemSelectedBg: tone.ink, itemSelectedColor: tone.paper, itemColor: tone.ink, itemHoverColor: tone.ink, trackBg: tone.raised },
+          },
+        }}
+      >
+        {children}
+      </ConfigProvider>
+    </LightContext>
+  )
+}

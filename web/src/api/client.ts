@@ -1,0 +1,45 @@
+import createClient from 'openapi-fetch'
+import type { components, paths } from './schema'
+
+type Schemas = components['schemas']
+export type Choice = Schemas['ChoiceView']
+export type Cloth = Schemas['JobCloth']
+export type ClothPlan = Schemas['ClothView']
+export type Comparison = Schemas['ComparisonView']
+export type Draft = Schemas['DraftView']
+export type Entry = Schemas['Entry']
+export type Item = Schemas['Item']
+export type JobDocument = Schemas['JobDocument']
+export type JobView = Schemas['JobView']
+export type LengthView = Schemas['LengthView']
+export type MakeUp = Schemas['MakeUpView']
+export type Piece = Schemas['PieceView']
+export type Plan = Schemas['PlanView']
+export type Problem = Schemas['Problem']
+export type Size = Schemas['SizeView']
+export type Unit = Schemas['JobUnit']
+
+export const api = createClient<paths>({ baseUrl: '' })
+
+/** A refusal by the server: its title and detail, the problems by field, and for a conflict the job as it is now. */
+export class Refused extends Error {
+  constructor(
+    readonly status: number,
+    message: string,
+    readonly problems: Problem[],
+    readonly current: JobView | undefined,
+  ) {
+    super(message)
+  }
+}
+
+/** The data of an answer, or a thrown `Refused`; a server that does not answer throws what `fetch` throws. */
+export async function answer<T>(call: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {
+  const { data, error, response } = await call
+  if (data !== undefined) return data
+  const problem = (error ?? {}) as { title?: string; detail?: string; errors?: Problem[]; current?: JobView }
+  throw new Refused(response.status, problem.detail ?? problem.title ?? `The server answered ${response.status}.`, problem.errors ?? [], problem.current)
+}
+
+/** A new id, unguessable and unique. */
+export const newId = () => crypto.randomUUID().replaceAll('-', '').slice(0, 16)

@@ -1,0 +1,46 @@
+import { Button, Input } from 'antd'
+import { useState } from 'react'
+import { answer, api, newId, Refused } from '../api/client'
+import { Dialog } from './Dialog'
+import { useScene } from './context'
+
+/** Asks what is covered and what it is called; everything else is asked on the drawing. */
+export function AddItem({ close }: { close: () => void }) {
+  const { job, makeUps, take, go } = useScene()
+  const families = [...new Map(makeUps.map((makeUp) => [makeUp.family, makeUp])).values()]
+  const [family, setFamily] = useState(families[0]?.family ?? '')
+  const [name, setName] = useState('')
+  const [problem, setProblem] = useState('')
+  const add = async () => {
+    const makeUp = makeUps.find((each) => each.family === family)
+    if (!makeUp) return
+    const { unit } = job.document
+    try {
+      const item = await answer(api.POST('/api/items', { body: { id: newId(), name: name.trim() || family, makeUp: makeUp.key, unit, from: null } }))
+      const cloth = job.document.cloths.length > 0 ? undefined : await answer(api.POST('/api/cloths', { body: { id: newId(), name: 'First cloth', unit } }))
+      job.edit('', (old) => ({ ...old, items: [...old.items, item], cloths: cloth ? [...old.cloths, cloth] : old.cloths }))
+      take(item.id)
+      go('measure')
+      close()
+    } catch (error) {
+      setProblem(error instanceof Refused ? error.message : 'The server does not answer. Try again.')
+    }
+  }
+  return (
+    <Dialog title="What is covered?" close={close} footer={<Button type="primary" htmlType="submit" form="add-item">Measure it</Button>}>
+      <form id="add-item" className="ask" onSubmit={(event) => { event.preventDefault(); void add() }}>
+        <fieldset>
+          <legend className="unseen">Kind</legend>
+          {families.map((each) => (
+            <label key={each.family}>
+              <input type="radio" name="family" checked={family === each.family} onChange={() => setFamily(each.family)} /> {each.family}
+            </label>
+          ))}
+        </fieldset>
+        <label htmlFor="item-name">What it is called here</label>
+        <Input id="item-name" data-first value={name} placeholder="Window bench, left" maxLength={80} onChange={(event) => setName(event.currentTarget.value)} />
+        {problem && <p className="problem" role="alert">{problem}</p>}
+      </form>
+    </Dialog>
+  )
+}

@@ -1,0 +1,76 @@
+import { Input, type InputRef } from 'antd'
+import { useId, useLayoutEffect, useRef, useState, type ReactNode, type Ref } from 'react'
+import { newId } from '../api/client'
+import type { FieldState } from './context'
+
+interface Props {
+  label: ReactNode
+  name: string
+  state: FieldState
+  write: (typed: string, step: string) => void
+  unit: string
+  /** Whether the field is shown by its letter alone, on a drawing. */
+  bare?: boolean
+  ref?: Ref<InputRef>
+  onFocus?: () => void
+  onEnter?: () => void
+}
+
+/**
+ * One length (or other entry): what was typed while the hand is on it, what it was read as otherwise; a problem stands beside it
+ * and clears nothing.
+ */
+export function EntryField({ label, name, state, write, unit, bare, ref, onFocus, onEnter }: Props) {
+  const id = useId()
+  const [text, setText] = useState<string>()
+  const step = useRef('')
+  const selecting = useRef<HTMLInputElement>(null)
+  // In the same breath as the focus, so that a fast first key is not selected over.
+  useLayoutEffect(() => {
+    selecting.current?.select()
+    selecting.current = null
+  }, [text])
+  const { entry, read, problem } = state
+  const shown = read && !problem ? read.text : (entry?.typed ?? '')
+  const note = problem ? `${id}-problem` : undefined
+  return (
+    <div className={bare ? 'entry bare' : 'entry'}>
+      <label htmlFor={id}>{label}</label>
+      <Input
+        ref={ref ?? null}
+        id={id}
+        data-field={name}
+        value={text ?? shown}
+        autoComplete="off"
+        inputMode="text"
+        status={problem ? 'error' : ''}
+        aria-invalid={problem !== undefined}
+        aria-describedby={note}
+        suffix={<span className="unit">{text === undefined && read ? '' : unit}</span>}
+        onFocus={(event) => {
+          step.current = newId()
+          // A size that was typed in the other unit is edited as it reads in this one.
+          setText(entry && (entry.unit === unit || !read) ? entry.typed : shown.replace(/ \w+$/, ''))
+          selecting.current = event.currentTarget
+          onFocus?.()
+        }}
+        onChange={(event) => {
+          setText(event.currentTarget.value)
+          write(event.currentTarget.value, step.current)
+        }}
+        onBlur={() => setText(undefined)}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter' && onEnter) {
+            event.preventDefault()
+            onEnter()
+          }
+        }}
+      />
+      {problem && (
+        <p className="problem" id={note} role="alert">
+          {problem.reason}. <span>For example {problem.example}.</span>
+        </p>
+      )}
+    </div>
+  )
+}

@@ -1,0 +1,26 @@
+import { useScene } from './context'
+
+// The edge is drawn full at this many counts of cloth: ten metres.
+const fullEdge = 10_000 * 3840
+
+/** Along the foot, always there: a cloth edge as long as the cloth to buy, with cost and time once they exist. */
+export function FootBar() {
+  const { plan, stale } = useScene()
+  const totals = plan?.totals
+  if (!totals) return <footer className="foot" aria-label="Totals"><p className="nothing">Nothing to buy yet</p></footer>
+  const share = Math.min(1, totals.bought.ticks / fullEdge)
+  return (
+    <footer className={stale ? 'foot stale' : 'foot'} aria-label="Totals" aria-live="polite">
+      <div className="edge" style={{ width: `${Math.max(share * 100, 2)}%` }} />
+      <dl>
+        <div>
+          <dt>Cloth to buy</dt>
+          <dd><b data-testid="to-buy">{totals.bought.text}</b>{totals.change !== null && <span className="change" data-testid="change">{totals.change}</span>}</dd>
+        </div>
+        {totals.cost !== null && <div><dt>Cloth cost</dt><dd><b>{totals.cost}</b></dd></div>}
+        {totals.minutes !== null && <div><dt>Making time</dt><dd><b>{totals.minutes}</b></dd></div>}
+        {totals.doubt && <div className="doubt"><dt>Left out</dt><dd>{totals.doubt}</dd></div>}
+      </dl>
+    </footer>
+  )
+}

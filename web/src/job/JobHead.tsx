@@ -1,0 +1,54 @@
+import { Button, Input, Segmented } from 'antd'
+import { useRef } from 'react'
+import { Link } from 'react-router'
+import { newId, type Unit } from '../api/client'
+import { useLight } from '../Look'
+import { useScene } from './context'
+import type { SaveState } from './saving'
+
+/** Name and customer, the unit, undo and redo, light, and how saving stands. */
+export function JobHead() {
+  const { job } = useScene()
+  const { document } = job
+  const { light, turn } = useLight()
+  const step = useRef('')
+  const text = (key: 'name' | 'customer', label: string) => (
+    <Input
+      variant="borderless"
+      className={key}
+      aria-label={label}
+      placeholder={label}
+      value={document[key]}
+      onFocus={() => { step.current = newId() }}
+      onChange={(event) => job.edit(step.current, (old) => ({ ...old, [key]: event.currentTarget.value }))}
+    />
+  )
+  return (
+    <header className="head">
+      <Link to="/" className="word">Wrapper</Link>
+      {text('name', 'Name of the job')}
+      {text('customer', 'Customer')}
+      <Saving state={job.saving} />
+      <Button disabled={!job.canUndo} onClick={job.undo} title="Ctrl Z">Undo</Button>
+      <Button disabled={!job.canRedo} onClick={job.redo} title="Ctrl Shift Z">Redo</Button>
+      <Segmented<Unit>
+        aria-label="Unit"
+        name="unit"
+        value={document.unit}
+        options={[{ value: 'in', label: 'inches' }, { value: 'cm', label: 'cm' }]}
+        onChange={(unit) => job.edit('', (old) => ({ ...old, unit }))}
+      />
+      <Button onClick={turn} aria-pressed={light === 'dim'}>{light === 'dim' ? 'Bright' : 'Dim'}</Button>
+    </header>
+  )
+}
+
+function Saving({ state }: { state: SaveState }) {
+  const text = { saved: 'Saved', saving: 'Saving', waiting: 'Not saved yet', refused: 'Not saved', conflict: 'Not saved: changed by somebody else' }[state.is]
+  return (
+    <p className={`saving ${state.is}`} role="status" data-testid="saving">
+      {text}
+      {(state.is === 'waiting' || state.is === 'refused') && <small>{state.why}</small>}
+    </p>
+  )
+}

@@ -1,0 +1,19 @@
+import type { Draft } from '../api/client'
+
+type Sketch = NonNullable<Draft['sketch']>
+
+/** A measuring sketch in chalk; `share` is its width as a share of the widest beside it. */
+export function SketchDrawing({ sketch, share = 1 }: { sketch: Sketch; share?: number }) {
+  const { box } = sketch
+  const edge = box.width * 0.02
+  return (
+    <svg className="sketch" viewBox={`${box.x - edge} ${box.y - edge} ${box.width + 2 * edge} ${box.height + 2 * edge}`} style={{ width: `${Math.max(share, 0.15) * 100}%` }} aria-hidden>
+      <Strokes sketch={sketch} />
+    </svg>
+  )
+}
+
+export const Strokes = ({ sketch }: { sketch: Sketch }) =>
+  sketch.strokes.map((stroke, at) =>
+    stroke.kind === 'face' ? <polygon key={at} className="face" points={stroke.points} /> : <polyline key={at} className={stroke.kind} points={stroke.points} />,
+  )

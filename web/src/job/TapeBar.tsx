@@ -1,0 +1,28 @@
+import { Link } from 'react-router'
+import { stages, stageState, type StageKey } from '../stages/stages'
+import { useScene } from './context'
+
+/** The stages as marks on a tape; the tape is drawn out as far as the job has come. */
+export function TapeBar({ stage }: { stage: StageKey }) {
+  const scene = useScene()
+  const states = stages.map((each) => stageState(each.key, scene))
+  const far = states.findLastIndex((state) => state.is === 'done') + 1
+  return (
+    <nav className="tape" aria-label="Stages">
+      <ol style={{ ['--drawn' as string]: `${(far / stages.length) * 100}%` }}>
+        {stages.map((each, at) => {
+          const state = states[at]
+          return (
+            <li key={each.key} className={state?.is}>
+              <Link to={`/jobs/${scene.id}/${each.key}`} aria-current={each.key === stage ? 'step' : undefined}>
+                <span className="mark">{at + 1}</span>
+                <span className="name">{each.name}</span>
+                <span className="state">{state?.is === 'done' ? 'done' : state?.is === 'doubt' ? `${state.count} in doubt` : 'empty'}</span>
+              </Link>
+            </li>
+          )
+        })}
+      </ol>
+    </nav>
+  )
+}

@@ -1,0 +1,41 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query'
+import { useDeferredValue, useState } from 'react'
+import { answer, api, type JobDocument, type Plan } from '../api/client'
+
+export interface JobPlan {
+  /** Drafts of the document as it is; lays of it too once they are there. */
+  plan: Plan | undefined
+  /** Whether the lays shown are still those of an earlier document. */
+  stale: boolean
+}
+
+/**
+ * Plans the document: drafts first, then lays. Superseded calls are aborted; the old lay stays until the new one is there.
+ * Differences of cloth are told against what was bought when the current `step` began.
+ */
+export function usePlan(document: JobDocument, step: string): JobPlan {
+  const wanted = useDeferredValue(document)
+  const [mark, setMark] = useState<{ step: string; before: number | undefined; bought: number | undefined }>({ step, before: undefined, bought: undefined })
+  if (mark.step !== step) setMark({ step, before: mark.bought, bought: mark.bought })
+
+  const fetchPlan = (lay: 'none' | 'instant', signal: AbortSignal) =>
+    answer(api.POST('/api/plan', {
+      params: { query: mark.before === undefined || lay === 'none' ? { lay } : { lay, before: mark.before } },
+      body: wanted,
+      signal,
+    }))
+  const drafts = useQuery({ queryKey: ['drafts', wanted], queryFn: ({ signal }) => fetchPlan('none', signal), placeholderData: keepPreviousData, gcTime: 10_000 })
+  const lays = useQuery({
+    queryKey: ['lays', wanted, mark.before],
+    queryFn: ({ signal }) => fetchPlan('instant', signal),
+    placeholderData: keepPreviousData,
+    enabled: !drafts.isPlaceholderData && drafts.isSuccess,
+    gcTime: 10_000,
+  })
+  const settled = lays.data && !lays.isPlaceholderData
+  const bought = settled ? lays.data.totals?.bought.ticks : mark.bought
+  if (bought !== mark.bought) setMark({ ...mark, bought })
+
+  const plan = settled ? lays.data : drafts.data && { ...drafts.data, cloths: lays.data?.cloths ?? drafts.data.cloths, totals: lays.data?.totals ?? null }
+  return { plan, stale: !settled && lays.data !== undefined }
+}

@@ -1,0 +1,94 @@
+import { Input } from 'antd'
+import { useEffect, useState } from 'react'
+import { useLight } from '../Look'
+import { Dialog } from '../job/Dialog'
+import { useScene } from '../job/context'
+import { stages, type StageKey } from '../stages/stages'
+
+interface Command { name: string; keys: string; run: () => void }
+
+const typing = (target: EventTarget | null) => target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) && (target as HTMLInputElement).type !== 'radio')
+
+/** Shortcuts, the sheet that lists them, and the palette that finds them by name. Letters sleep while a field has the focus. */
+export function Keys({ stage }: { stage: StageKey }) {
+  const { job, item, makeUps, take, go, add } = useScene()
+  const { turn } = useLight()
+  const [open, setOpen] = useState<'sheet' | 'palette'>()
+  const measures = makeUps.find((each) => each.key === item?.makeUp)?.measures ?? []
+  const { items, unit } = job.document
+  const at = items.findIndex((each) => each.id === item?.id)
+  const step = (by: number) => {
+    const next = items[(at + by + items.length) % items.length]
+    if (next) take(next.id)
+  }
+  const focus = (key: string) => document.querySelector<HTMLInputElement>(`[data-field="measures.${key}"]`)?.focus()
+  const commands: Command[] = [
+    ...stages.map((each, n) => ({ name: `Go to ${each.name}`, keys: `${n + 1}`, run: () => go(each.key) })),
+    ...(stage === 'measure' ? measures.map((measure) => ({ name: `Measure the ${measure.name}`, keys: measure.key, run: () => focus(measure.key) })) : []),
+    { name: 'Next item', keys: '.', run: () => step(1) },
+    { name: 'Item before', keys: ',', run: () => step(-1) },
+    { name: 'Add an item', keys: '+', run: add },
+    { name: 'Undo', keys: 'Ctrl Z', run: job.undo },
+    { name: 'Redo', keys: 'Ctrl Shift Z', run: job.redo },
+    { name: unit === 'in' ? 'Read in centimetres' : 'Read in inches', keys: '=', run: () => job.edit('', (old) => ({ ...old, unit: old.unit === 'in' ? 'cm' : 'in' })) },
+    { name: 'Turn the light', keys: '*', run: turn },
+    { name: 'Find a command', keys: 'Ctrl K', run: () => setOpen('palette') },
+    { name: 'Show the shortcuts', keys: '?', run: () => setOpen('sheet') },
+  ]
+  useEffect(() => {
+    const listen = (event: KeyboardEvent) => {
+      if (event.altKey || document.querySelector('dialog[open]')) return
+      if (event.key === 'Escape' && typing(event.target)) {
+        (event.target as HTMLElement).blur()
+        return
+      }
+      const pressed = event.ctrlKey || event.metaKey ? `Ctrl ${event.shiftKey ? 'Shift ' : ''}${event.key.toUpperCase()}` : event.key
+      if (pressed.length === 1 && typing(event.target)) return
+      const command = commands.find((each) => each.keys === pressed) ?? commands.find((each) => each.keys.toLowerCase() === pressed.toLowerCase())
+      if (!command) return
+      event.preventDefault()
+      command.run()
+    }
+    window.addEventListener('keydown', listen)
+    return () => window.removeEventListener('keydown', listen)
+  })
+  if (open === 'palette') return <Palette commands={commands} close={() => setOpen(undefined)} />
+  return open && (
+    <Dialog title="Shortcuts" close={() => setOpen(undefined)}>
+      <p>Letters and digits work while no field has the focus. Esc leaves a field, Enter goes to the next line.</p>
+      <dl className="shortcuts">{commands.map((each) => <div key={each.name}><dt><kbd>{each.keys}</kbd></dt><dd>{each.name}</dd></div>)}</dl>
+    </Dialog>
+  )
+}
+
+function Palette({ commands, close }: { commands: Command[]; close: () => void }) {
+  const [sought, setSought] = useState('')
+  const [picked, setPicked] = useState(0)
+  const words = sought.toLowerCase().split(' ')
+  const found = commands.filter((each) => words.every((word) => each.name.toLowerCase().includes(word)))
+  const run = (command: Command | undefined) => {
+    close()
+    command?.run()
+  }
+  return (
+    <Dialog title="Find a command" close={close}>
+      <Input
+        data-first
+        aria-label="Command"
+        role="combobox"
+        aria-expanded
+        aria-controls="found-commands"
+        value={sought}
+        onChange={(event) => { setSought(event.currentTarget.value); setPicked(0) }}
+        onKeyDown={(event) => {
+          if (event.key === 'ArrowDown') setPicked(Math.min(picked + 1, found.length - 1))
+          else if (event.key === 'ArrowUp') setPicked(Math.max(picked - 1, 0))
+          else if (event.key === 'Enter') run(found[picked])
+        }}
+      />
+      <ul className="found" id="found-commands" role="listbox" aria-label="Commands">
+        {found.map((each, n) => <li key={each.name} role="option" aria-selected={n === picked} onClick={() => run(each)}>{each.name} <kbd>{each.keys}</kbd></li>)}
+      </ul>
+    </Dialog>
+  )
+}

@@ -1,0 +1,53 @@
+import { Button } from 'antd'
+import { useScene } from '../job/context'
+import { ClothFields } from './ClothFields'
+import { useAddCloth } from './useAddCloth'
+
+/** What to buy: cloth rounded up as the shop sells it, and the notions of every item with their workings. */
+export default function Buy() {
+  const { job, plan, stale } = useScene()
+  const addCloth = useAddCloth()
+  const drafts = job.document.items.map((item) => ({ item, pattern: plan?.items.find((each) => each.id === item.id)?.draft.pattern }))
+  return (
+    <>
+      {job.document.cloths.map((cloth) => {
+        const planned = plan?.cloths.find((each) => each.id === cloth.id)
+        const buying = planned?.buying
+        return (
+          <section key={cloth.id} className={stale ? 'purchase stale' : 'purchase'} aria-label={cloth.name}>
+            <ClothFields cloth={cloth} planned={planned} show={['step', 'margin']} priced />
+            {planned?.problems.filter((problem) => !/\.(step|margin|price)$/.test(problem.field)).map((problem) => <p key={problem.reason} className="problem" role="alert">{problem.reason}. <span>For example {problem.example}.</span></p>)}
+            {buying ? (
+              <table className="sum">
+                <tbody>
+                  <tr><th scope="row">Needed, as laid</th><td>{buying.needed.text}</td></tr>
+                  {buying.margin.ticks > 0 && <tr><th scope="row">Safety margin</th><td>{buying.margin.text}</td></tr>}
+                  <tr className="bought"><th scope="row">To buy, rounded up</th><td data-testid={`bought-${cloth.id}`}>{buying.bought.text} <small>{job.document.unit === 'in' ? buying.boughtMetres : buying.boughtYards}</small></td></tr>
+                  <tr><th scope="row">Left over</th><td>{buying.leftOver.text}</td></tr>
+                  {buying.cost && <tr><th scope="row">Cost</th><td>{buying.cost}</td></tr>}
+                </tbody>
+              </table>
+            ) : planned?.problems.length === 0 && <p className="note">{planned.pieces === 0 ? 'Nothing is cut from this cloth yet.' : 'Laying …'}</p>}
+          </section>
+        )
+      })}
+      <Button onClick={addCloth}>Add a cloth</Button>
+      <section className="notions">
+        <h2>Beside the cloth</h2>
+        <table>
+          <thead><tr><th>Item</th><th>What</th><th>For one</th><th>How it was reckoned</th></tr></thead>
+          <tbody>
+            {drafts.flatMap(({ item, pattern }) => (pattern?.notions ?? []).map((notion, at) => (
+              <tr key={`${item.id}/${notion.key}`}>
+                {at === 0 && <th scope="rowgroup" rowSpan={pattern?.notions.length}>{item.name}{item.quantity > 1 ? ` × ${item.quantity}` : ''}</th>}
+                <td>{notion.name}{notion.note && <small> {notion.note}</small>}</td>
+                <td className="figure">{notion.length?.text ?? notion.count}</td>
+                <td className="sum-line">{notion.working.at(-1)}</td>
+              </tr>
+            )))}
+          </tbody>
+        </table>
+      </section>
+    </>
+  )
+}

@@ -1,0 +1,77 @@
+import { Button, Input, Segmented } from 'antd'
+import { useRef, useState } from 'react'
+import { newId, type Cloth, type ClothPlan } from '../api/client'
+import { EntryField } from '../job/EntryField'
+import { useScene } from '../job/context'
+
+const names = { width: 'Width, edge to edge', selvedge: 'Each selvedge', step: 'The shop cuts in', margin: 'Safety margin' }
+
+interface Props {
+  cloth: Cloth
+  planned: ClothPlan | undefined
+  show: (keyof typeof names)[]
+  priced?: boolean
+}
+
+/** What is known of one cloth. */
+export function ClothFields({ cloth, planned, show, priced }: Props) {
+  const { job } = useScene()
+  const step = useRef('')
+  const edit = (change: Partial<Cloth>, at = step.current) =>
+    job.edit(at, (document) => ({ ...document, cloths: document.cloths.map((each) => (each.id === cloth.id ? { ...each, ...change } : each)) }))
+  const problem = (field: string) => planned?.problems.find((each) => each.field === `cloths.${cloth.id}.${field}`)
+  const used = job.document.items.some((item) => item.cloth === cloth.id) || (job.document.cloths[0]?.id === cloth.id && job.document.items.some((item) => item.cloth === null))
+  return (
+    <div className="cloth-fields" onFocus={() => { step.current = newId() }}>
+      <label className="swatch">
+        <input type="color" aria-label={`Colour of ${cloth.name}`} value={cloth.tone} onChange={(event) => edit({ tone: event.currentTarget.value })} />
+      </label>
+      <label>Cloth<Input value={cloth.name} maxLength={80} onChange={(event) => edit({ name: event.currentTarget.value })} /></label>
+      {show.map((key) => (
+        <EntryField
+          key={key}
+          name={`cloths.${cloth.id}.${key}`}
+          label={names[key]}
+          unit={key === 'step' ? '' : job.document.unit}
+          state={{ entry: cloth[key], read: key === 'step' ? undefined : planned?.fields[`cloths.${cloth.id}.${key}`], problem: problem(key) }}
+          write={(typed, at) => edit({ [key]: { typed, unit: job.document.unit } }, at)}
+        />
+      ))}
+      {priced && <PriceField cloth={cloth} edit={(price) => edit({ price })} problem={problem('price')?.reason} />}
+      {priced && (
+        <Segmented aria-label="Priced by" name={`by-${cloth.id}`} value={cloth.pricedBy} options={[{ value: 'yd', label: 'a yard' }, { value: 'm', label: 'a metre' }]} onChange={(pricedBy) => edit({ pricedBy }, '')} />
+      )}
+      {!priced && (
+        <Segmented aria-label="Direction" name={`way-${cloth.id}`} value={cloth.oneWay ? 'one' : 'both'} options={[{ value: 'both', label: 'lies both ways' }, { value: 'one', label: 'one way up' }]} onChange={(way) => edit({ oneWay: way === 'one' }, '')} />
+      )}
+      {!used && <Button onClick={() => job.edit('', (document) => ({ ...document, cloths: document.cloths.filter((each) => each.id !== cloth.id) }))}>Remove</Button>}
+    </div>
+  )
+}
+
+function PriceField({ cloth, edit, problem }: { cloth: Cloth; edit: (price: number | null) => void; problem: string | undefined }) {
+  const { job } = useScene()
+  const [text, setText] = useState<string>()
+  const bad = text !== undefined && text.trim() !== '' && !/^\d{1,6}([.,]\d{1,2})?$/.test(text.trim())
+  return (
+    <div className="entry">
+      <label htmlFor={`price-${cloth.id}`}>Price</label>
+      <Input
+        id={`price-${cloth.id}`}
+        prefix={job.document.currency}
+        inputMode="decimal"
+        status={bad ? 'error' : ''}
+        value={text ?? (cloth.price === null ? '' : cloth.price.toFixed(2))}
+        onFocus={() => setText(cloth.price === null ? '' : String(cloth.price))}
+        onBlur={() => { if (!bad) setText(undefined) }}
+        onChange={(event) => {
+          const typed = event.currentTarget.value
+          setText(typed)
+          if (typed.trim() === '') edit(null)
+          else if (/^\d{1,6}([.,]\d{1,2})?$/.test(typed.trim())) edit(Number(typed.trim().replace(',', '.')))
+        }}
+      />
+      {(bad || problem) && <p className="problem" role="alert">{problem ?? `“${text ?? ''}”: a price is needed, or nothing`}. <span>For example 24.50.</span></p>}
+    </div>
+  )
+}

@@ -1,0 +1,117 @@
+import { Input, Select, type InputRef } from 'antd'
+import { useRef, useState } from 'react'
+import { newId } from '../api/client'
+import { EntryField } from '../job/EntryField'
+import { changeItem, useDraft, useItemField, useScene } from '../job/context'
+import { Strokes } from '../job/SketchDrawing'
+import { Pad } from './Pad'
+import { MeasureLines, place } from './measureLines'
+
+/** The item drawn large with its dimension lines: pick a line or its letter and type. */
+export default function Measure() {
+  const { item, makeUps } = useScene()
+  const draft = useDraft()
+  const makeUp = makeUps.find((each) => each.key === item?.makeUp)
+  const fields = useRef(new Map<string, InputRef>())
+  const [active, setActive] = useState('')
+  if (!item || !makeUp || !draft?.sketch) return <p>…</p>
+  const measures = makeUp.measures
+  const current = measures.find((measure) => measure.key === active) ?? measures[0]
+  const next = (key: string) => {
+    const at = measures.findIndex((measure) => measure.key === key)
+    fields.current.get(measures[(at + 1) % measures.length]?.key ?? '')?.focus()
+  }
+  const room = place(draft.sketch)
+  return (
+    <>
+      <section className="table" aria-label="Measuring drawing" key={item.id}>
+        <div className="drawing" style={{ aspectRatio: `${room.width} / ${room.height}`, ['--shape' as string]: room.width / room.height }}>
+          <svg viewBox={`${room.x} ${room.y} ${room.width} ${room.height}`} role="img" aria-label={`${item.name}, to scale`}>
+            <Strokes sketch={draft.sketch} />
+            <MeasureLines sketch={draft.sketch} active={current?.key ?? ''} />
+          </svg>
+          {measures.map((measure) => {
+            const at = room.labels[measure.key]
+            return at && (
+              <div key={measure.key} className={`label ${at.grows}${measure.key === current?.key ? ' active' : ''}`} style={{ left: `${at.left}%`, top: `${at.top}%` }}>
+                <MeasureField
+                  measure={measure.key}
+                  name={measure.name}
+                  ref={(input) => {
+                    if (input) fields.current.set(measure.key, input)
+                  }}
+                  onFocus={() => setActive(measure.key)}
+                  onEnter={() => next(measure.key)}
+                />
+              </div>
+            )
+          })}
+        </div>
+      </section>
+      <section className="beside" aria-label="Measuring">
+        <ItemLine />
+        {current && (
+          <div className="hold">
+            <h2><kbd>{current.key}</kbd> {current.name}{current.optional && <small> if there is one</small>}</h2>
+            <p>{current.holdTape}</p>
+            <Problems measure={current.key} />
+          </div>
+        )}
+        {current && <MeasurePad key={current.key} measure={current.key} next={() => next(current.key)} />}
+      </section>
+    </>
+  )
+}
+
+function MeasureField({ measure, name, ...rest }: { measure: string; name: string; ref: (input: InputRef | null) => void; onFocus: () => void; onEnter: () => void }) {
+  const { job } = useScene()
+  const { field, state, write } = useItemField('measures', measure)
+  return (
+    <EntryField
+      bare
+      name={field}
+      label={<><kbd>{measure}</kbd><span className="unseen">{name}</span></>}
+      state={state}
+      write={write}
+      unit={job.document.unit}
+      {...rest}
+    />
+  )
+}
+
+function Problems({ measure }: { measure: string }) {
+  const { state } = useItemField('measures', measure)
+  return state.read && !state.problem ? <p className="reading">read as <b>{state.read.text}</b> {state.read.residue && <small>({state.read.residue})</small>}</p> : null
+}
+
+function MeasurePad({ measure, next }: { measure: string; next: () => void }) {
+  const { job } = useScene()
+  const { state, write } = useItemField('measures', measure)
+  const step = useRef(newId())
+  return <Pad unit={job.document.unit} typed={state.entry?.typed ?? ''} write={(typed) => write(typed, step.current)} next={next} />
+}
+
+function ItemLine() {
+  const { job, item, plan } = useScene()
+  const step = useRef('')
+  if (!item) return null
+  const edit = (change: Partial<typeof item>) => job.edit(step.current, (document) => changeItem(document, item.id, (old) => ({ ...old, ...change })))
+  const problem = plan?.items.find((each) => each.id === item.id)?.draft.problems.find((each) => each.field === 'quantity')
+  return (
+    <div className="item-line" onFocus={() => { step.current = newId() }}>
+      <label>Called<Input value={item.name} maxLength={80} onChange={(event) => edit({ name: event.currentTarget.value })} /></label>
+      <label>How many
+        <Input value={item.quantity === 0 ? '' : item.quantity} inputMode="numeric" status={problem ? 'error' : ''} onChange={(event) => edit({ quantity: Number(event.currentTarget.value.replace(/\D/g, '').slice(0, 4)) })} />
+      </label>
+      <label>Cut from
+        <Select
+          aria-label="Cut from"
+          value={item.cloth ?? job.document.cloths[0]?.id ?? null}
+          options={job.document.cloths.map((cloth) => ({ value: cloth.id, label: cloth.name }))}
+          onChange={(cloth) => edit({ cloth })}
+        />
+      </label>
+      {problem && <p className="problem" role="alert">{problem.reason}. <span>For example {problem.example}.</span></p>}
+    </div>
+  )
+}

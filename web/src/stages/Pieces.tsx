@@ -1,0 +1,74 @@
+import { useState } from 'react'
+import type { Piece } from '../api/client'
+import { EntryField } from '../job/EntryField'
+import { useDraft, useItemField, useScene } from '../job/context'
+import { PieceDrawing } from './PieceDrawing'
+import { SeamTable } from './SeamTable'
+
+/** Every piece to scale; pointing at a size shows its working. */
+export default function Pieces() {
+  const draft = useDraft()
+  const [held, setHeld] = useState('')
+  const [pointed, setPointed] = useState<string>()
+  const pattern = draft?.pattern
+  if (!pattern)
+    return (
+      <section className="blank">
+        <p>No pieces yet: something is in doubt.</p>
+        <ul>{draft?.problems.map((problem) => <li key={problem.field} className="problem">{problem.field.replace(/^\w+\./, '')}: {problem.reason}. <span>For example {problem.example}.</span></li>)}</ul>
+      </section>
+    )
+  const piece = pattern.pieces.find((each) => each.key === held) ?? pattern.pieces[0]
+  if (!piece) return null
+  const size = piece.sizes.find((each) => each.name === pointed) ?? piece.sizes[0]
+  return (
+    <>
+      <ol className="piece-list" aria-label="Pieces">
+        {pattern.pieces.map((each) => (
+          <li key={each.key}>
+            <button type="button" aria-pressed={each.key === piece.key} onClick={() => { setHeld(each.key); setPointed(undefined) }}>
+              <b>{each.label}</b> {each.name} <span>cut {each.quantity}</span>
+            </button>
+          </li>
+        ))}
+      </ol>
+      <section className="table" aria-label={`Piece ${piece.label}`}>
+        <PieceDrawing piece={piece} pointed={size?.name} />
+        <p className="legend"><span className="solid" /> cut line <span className="dashed" /> stitch line</p>
+      </section>
+      <section className="sizes" aria-label="Sizes">
+        <ul>
+          {piece.sizes.map((each) => (
+            <li key={each.name}>
+              <button type="button" aria-pressed={each.name === size?.name} onMouseEnter={() => setPointed(each.name)} onFocus={() => setPointed(each.name)} onClick={() => setPointed(each.name)}>
+                <span>{each.name}</span>
+                <span className={each.kind}>{each.length.text}<small>{each.length.residue}</small></span>
+              </button>
+            </li>
+          ))}
+        </ul>
+        {size && (
+          <div className="working" aria-live="polite">
+            <h2>{size.name} <small>{size.kind}</small></h2>
+            {size.working.map((line) => <p key={line}>{line}</p>)}
+          </div>
+        )}
+        {piece.note && <p className="note">{piece.note}</p>}
+        <details>
+          <summary>Allowance of each edge</summary>
+          {piece.edges.map((edge) => <EdgeField key={edge.allowanceKey} edge={edge} />)}
+        </details>
+      </section>
+      <section className="finished" aria-label="Finished and checked">
+        <SeamTable pattern={pattern} />
+      </section>
+    </>
+  )
+}
+
+function EdgeField({ edge }: { edge: Piece['edges'][number] }) {
+  const { job } = useScene()
+  const { field, state, write } = useItemField('allowances', edge.allowanceKey)
+  const shown = state.entry?.typed ? state : { ...state, read: edge.allowance }
+  return <EntryField name={field} label={edge.name} state={shown} write={write} unit={job.document.unit} />
+}

@@ -1,0 +1,35 @@
+import type { Comparison } from '../api/client'
+
+type Shape = Comparison['shapes'][number]
+
+function inRows(all: Shape[]) {
+  const gap = 0.04 * Math.max(...all.map((shape) => Math.max(shape.box.width, shape.box.height)))
+  const across = Math.max(...all.map((shape) => shape.box.width)) * 1.25
+  let [x, y, row, width] = [0, 0, 0, 0]
+  const placed: { shape: Shape; x: number; y: number }[] = []
+  for (const shape of all) {
+    if (x > 0 && x + shape.box.width > across) [x, y, row] = [0, y + row + gap, 0]
+    placed.push({ shape, x: x - shape.box.x, y: y - shape.box.y })
+    x += shape.box.width + gap
+    row = Math.max(row, shape.box.height)
+    width = Math.max(width, x - gap)
+  }
+  return { gap, width, height: y + row, placed }
+}
+
+/** Pieces in a row from left to right, wrapped, all to one scale, centred in what room there is. */
+export function Shapes({ shapes }: { shapes: Shape[] }) {
+  const all = shapes.flatMap((shape) => Array.from({ length: Math.min(shape.quantity, 4) }, () => shape))
+  if (all.length === 0) return null
+  const { gap, width, height, placed } = inRows(all)
+  return (
+    <svg className="shapes" viewBox={`${-gap} ${-gap} ${width + 2 * gap} ${height + 2 * gap}`} aria-hidden>
+      {placed.map(({ shape, ...at }, key) => (
+        <g key={key} transform={`translate(${at.x} ${at.y})`}>
+          <path className="cut" d={shape.cut} />
+          <path className="stitch" d={shape.stitch} />
+        </g>
+      ))}
+    </svg>
+  )
+}
