@@ -21,7 +21,12 @@ public static class WrapperServer
         builder.WebHost.ConfigureKestrel(kestrel => kestrel.Limits.MaxRequestBodySize = 4 * 1024 * 1024);
         builder.Services.AddSerilog(log => log.MinimumLevel.Warning().WriteTo.Console(formatProvider: System.Globalization.CultureInfo.InvariantCulture));
         builder.Configuration["AllowedHosts"] = "localhost;127.0.0.1;[::1]";
-        builder.Services.ConfigureHttpJsonOptions(json => json.SerializerOptions.NumberHandling = JsonNumberHandling.Strict);
+        builder.Services.ConfigureHttpJsonOptions(json =>
+        {
+            json.SerializerOptions.NumberHandling = JsonNumberHandling.Strict;
+            json.SerializerOptions.RespectNullableAnnotations = true;
+            json.SerializerOptions.RespectRequiredConstructorParameters = true;
+        });
         builder.Services.AddProblemDetails();
         builder.Services.AddOpenApi("v1", openApi => openApi.AddSchemaTransformer<RequiredMembers>());
         builder.Services.AddSingleton(Drafting.Standard(more));

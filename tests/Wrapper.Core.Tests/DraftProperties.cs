@@ -104,6 +104,31 @@ public class DraftProperties
             Assert.DoesNotContain(joins, join => join > before + Length.Inches(0, 1, 64) && join < before + Drawn(pattern, front) - Length.Inches(0, 1, 64));
         }, iter: 200);
 
+    [Fact]
+    public void The_other_one_of_a_pair_is_its_mirror_image() =>
+        Variants.Makeable.Sample(item =>
+        {
+            foreach (var cut in Items.Pattern(item).Pieces.Select(piece => piece.Cut))
+            {
+                var turned = cut.Mirrored();
+                Assert.Equal(cut.AreaSquareMetres(), turned.AreaSquareMetres(), 9);
+                Assert.Equal(cut.Perimeter(), turned.Perimeter());
+                Assert.Equal(cut.Edges.Select(e => (-e.Start.X.Ticks, e.Start.Y.Ticks)).Order(), turned.Edges.Select(e => (e.Start.X.Ticks, e.Start.Y.Ticks)).Order());
+                Assert.Equal(cut.Edges.ToHashSet(), turned.Mirrored().Edges.ToHashSet());
+            }
+        }, iter: 60);
+
+    // A wider left side: on the cloth the bottom panel has it on its right.
+    [Fact]
+    public void The_bottom_panel_is_cut_turned_over()
+    {
+        var item = Items.Example("box-cushion-strip", ("panel/left", "1 1/2")) with { Cloth = null };
+        var job = JobDocument.Empty("job", JobUnit.Inch) with { Items = [item], Cloths = [LayTests.Cloth("54", false)] };
+        var panels = Planning.Of(job, Items.Drafting, lay: false).Cloths[0].Pieces.Where(piece => piece.Piece == "panel").ToList();
+        decimal Left(int at) => Items.Inches(panels[at].Cut.Bounds().Left);
+        Assert.Equal((-1.5m, -47m), (Left(0), Left(1))); // 46 1/2 and its own 1/2
+    }
+
     private static Length Drawn(Pattern pattern, Run run) =>
         (run.To ?? pattern.Piece(run.Piece).Stitch.LengthOf(run.Edge)) - (run.From ?? Length.Zero);
 

@@ -59,7 +59,8 @@ public class LayTests
         Length In(int n) => Length.Inches(n);
         var plus = Ring((4, 0), (8, 0), (8, 4), (12, 4), (12, 8), (8, 8), (8, 12), (4, 12), (4, 8), (0, 8), (0, 4), (4, 4));
         List<LayPiece> pieces = [.. Enumerable.Range(1, 6).Select(i => new LayPiece($"p{i}", "i", "plus", "1a", plus, Grain.Along))];
-        pieces.AddRange(Enumerable.Range(1, 8).Select(i => new LayPiece($"q{i}", "i", "patch", "1b", Outline.Rectangle(In(4), In(4)), Grain.Along)));
+        var patch = Outline.Rectangle(In(4), In(4));
+        pieces.AddRange(Enumerable.Range(1, 8).Select(i => new LayPiece($"q{i}", "i", "patch", "1b", patch, Grain.Along)));
         var lay = LayTable.Of(pieces, In(24), oneWay: true);
         Assert.Equal(In(44), lay.Hand.Length); // three rows of 12, then 8 patches six across: two rows of 4
         Assert.True(lay.Best.Length <= In(36), $"{lay.Best.Length}");

@@ -197,4 +197,18 @@ public sealed class ApiTests(Host host) : IClassFixture<Host>
         using var response = await host.Client.PostAsync(new Uri("/api/draft", UriKind.Relative), content);
         Assert.Equal(HttpStatusCode.BadRequest, response.StatusCode);
     }
+
+    [Fact]
+    public async Task Missing_members_and_nulls_are_refused_not_a_crash()
+    {
+        var item = await Item("box-cushion-strip");
+        item.AsObject().Remove("measures");
+        Assert.Equal(HttpStatusCode.BadRequest, (await host.Post("/api/draft", new JsonObject { ["item"] = item, ["unit"] = "in" })).Status);
+        item = await Item("box-cushion-strip");
+        item["measures"]!["W"] = null;
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, (await host.Post("/api/draft", new JsonObject { ["item"] = item, ["unit"] = "in" })).Status);
+        var job = await Job();
+        job["items"] = new JsonArray((JsonNode?)null);
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, (await host.Post("/api/plan", job)).Status);
+    }
 }

@@ -70,8 +70,9 @@ public static class Planning
 
     private static IEnumerable<LayPiece> PiecesOf(ItemPlan item) =>
         from piece in item.Draft.Pattern?.Pieces ?? []
+        let turned = piece.TurnedOver ? piece.Cut.Mirrored() : piece.Cut
         from instance in Enumerable.Range(1, piece.Quantity * item.Item.Quantity)
-        select new LayPiece($"{item.Item.Id}/{piece.Key}/{instance}", item.Item.Id, piece.Key, item.Label(piece.Key), piece.Cut, piece.Grain);
+        select new LayPiece($"{item.Item.Id}/{piece.Key}/{instance}", item.Item.Id, piece.Key, item.Label(piece.Key), instance % 2 == 0 ? turned : piece.Cut, piece.Grain);
 
     private static string Letter(int at) => at < 26 ? $"{(char)('a' + at)}" : $"{Letter((at / 26) - 1)}{(char)('a' + (at % 26))}";
 }

@@ -1,4 +1,5 @@
 using Wrapper.Core.Lengths;
+using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Lay;
 
@@ -17,11 +18,12 @@ public static class LayTable
     /// <summary>Lays <paramref name="pieces"/> within <paramref name="usable"/> width; the same pieces always lie the same way.</summary>
     public static ClothLay Of(IReadOnlyList<LayPiece> pieces, Length usable, bool oneWay)
     {
-        var kinds = new Dictionary<(string, string), Kind>();
+        // One kind for each outline: the turned-over half of a pair is a kind of its own.
+        var kinds = new Dictionary<(Outline, Grain), Kind>();
         var all = pieces.Select(piece =>
         {
-            if (!kinds.TryGetValue((piece.Item, piece.Piece), out var kind))
-                kinds[(piece.Item, piece.Piece)] = kind = Kind.Of(piece, usable.Ticks, oneWay);
+            if (!kinds.TryGetValue((piece.Cut, piece.Grain), out var kind))
+                kinds[(piece.Cut, piece.Grain)] = kind = Kind.Of(piece, usable.Ticks, oneWay);
             return (Piece: piece, Kind: kind);
         }).ToList();
 
@@ -66,8 +68,8 @@ public static class LayTable
         var (left, bottom, right, top) = piece.Cut.Bounds();
         return piece.Grain switch
         {
-            Patterns.Grain.Across => top - bottom,
-            Patterns.Grain.Either => Length.Min(right - left, top - bottom),
+            Grain.Across => top - bottom,
+            Grain.Either => Length.Min(right - left, top - bottom),
             _ => right - left,
         };
     }

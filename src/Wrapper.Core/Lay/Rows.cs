@@ -12,10 +12,10 @@ internal static class Rows
     {
         var placements = new List<Placement>();
         var y = 0L;
-        foreach (var kind in pieces.GroupBy(pair => (pair.Piece.Item, pair.Piece.Piece)))
+        foreach (var kind in pieces.GroupBy(pair => pair.Kind))
         {
             var count = kind.Count();
-            var (turns, region) = kind.First().Kind.Ways.MinBy(way => Stacked(way.Region, count, usable));
+            var (turns, region) = kind.Key.Ways.MinBy(way => Stacked(way.Region, count, usable));
             var across = usable / region.Width;
             var at = 0L;
             foreach (var (piece, _) in kind)

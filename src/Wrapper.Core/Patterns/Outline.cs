@@ -45,6 +45,18 @@ public sealed class Outline
             new(left, new(Length.Zero, height)),
         ]);
 
+    /// <summary>The outline turned over about the upright, edges still anticlockwise: the other one of a pair.</summary>
+    public Outline Mirrored()
+    {
+        // Walked backwards: each edge now starts where it ended.
+        var count = Edges.Count;
+        return new Outline([.. Enumerable.Range(0, count).Select(n => count - 1 - n).Select(at =>
+        {
+            var end = Edges[(at + 1) % count].Start;
+            return Edges[at] with { Start = new Point(-end.X, end.Y) };
+        })]);
+    }
+
     /// <summary>Whether there is an edge of this name.</summary>
     public bool Has(string name) => index.ContainsKey(name);
 

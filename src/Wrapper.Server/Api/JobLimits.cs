@@ -9,6 +9,11 @@ internal static class JobLimits
 
     public static IEnumerable<Problem> Check(JobDocument job)
     {
+        if (job.Items.Any(item => item is null) || job.Cloths.Any(cloth => cloth is null))
+        {
+            yield return new Problem("items", "null", 0, "items and cloths cannot be null", "[]");
+            yield break;
+        }
         if (job.Version is < 1 or > JobDocument.Current)
             yield return new Problem("version", $"{job.Version}", 0, $"this program reads job files up to version {JobDocument.Current}", $"{JobDocument.Current}");
         if (string.IsNullOrWhiteSpace(job.Name)) yield return new Problem("name", job.Name ?? "", 0, "a job needs a name", "Window bench");
@@ -18,9 +23,15 @@ internal static class JobLimits
         if (job.Cloths.Count > MostCloths) yield return new Problem("cloths", $"{job.Cloths.Count}", 0, $"a job holds at most {MostCloths} cloths", $"{MostCloths}");
         foreach (var twice in job.Items.Select(item => item.Id).Concat(job.Cloths.Select(cloth => cloth.Id)).GroupBy(id => id).Where(ids => ids.Count() > 1))
             yield return new Problem("id", twice.Key, 0, "used twice; every item and cloth needs its own", "bench-left");
-        foreach (var item in job.Items)
-            if (item.Measures.Count + item.Choices.Count + item.Allowances.Count > MostEntries || item.Measures.Concat(item.Choices).Concat(item.Allowances).Any(entry => entry.Value.Typed.Length > LongestEntry))
-                yield return new Problem($"items.{item.Id}", item.Name, 0, $"more than {MostEntries} entries, or one longer than {LongestEntry} characters", "W: 46 1/2");
+        foreach (var problem in job.Items.SelectMany(Check)) yield return problem;
+    }
+
+    /// <summary>What is out of bounds in one item.</summary>
+    public static IEnumerable<Problem> Check(Item item)
+    {
+        var entries = item.Measures.Concat(item.Choices).Concat(item.Allowances).ToList();
+        if (entries.Count > MostEntries || entries.Any(entry => entry.Value is null || entry.Value.Typed.Length > LongestEntry))
+            yield return new Problem($"items.{item.Id}", item.Name, 0, $"more than {MostEntries} entries, or one that is null or longer than {LongestEntry} characters", "W: 46 1/2");
     }
 
     private static IEnumerable<(string, string?)> Names(JobDocument job) =>

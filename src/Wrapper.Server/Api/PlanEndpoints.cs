@@ -19,6 +19,7 @@ internal static class PlanEndpoints
     {
         api.MapPost("/draft", (DraftRequest request, Drafting drafting) =>
             {
+                if (JobLimits.Check(request.Item).ToList() is { Count: > 0 } refused) return Problems.Fields(refused);
                 var plan = Planning.Item(request.Item, 1, drafting, request.Unit);
                 return plan.Draft.Problems.Count > 0 ? Problems.Fields(plan.Draft.Problems) : Results.Ok(DraftView.Of(plan, drafting, request.Unit));
             })
@@ -36,6 +37,7 @@ internal static class PlanEndpoints
 
         api.MapPost("/compare", (CompareRequest request, Drafting drafting) =>
             {
+                if (JobLimits.Check(request.Job).ToList() is { Count: > 0 } refused) return Problems.Fields(refused);
                 var item = request.Job.Items.FirstOrDefault(i => i.Id == request.Item);
                 if (item is null || drafting.Find(item.MakeUp) is not { } current)
                     return Problems.Fields([new Problem("item", request.Item, 0, "this job has no such item", request.Job.Items is [var first, ..] ? first.Id : "")]);

@@ -516,6 +516,7 @@ export interface components {
             /** Format: int32 */
             quantity: number;
             grain: components["schemas"]["Grain"];
+            turnedOver: boolean;
             note: string;
             box: components["schemas"]["BoxView"];
             cut: string;

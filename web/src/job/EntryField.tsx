@@ -22,16 +22,19 @@ interface Props {
  */
 export function EntryField({ label, name, state, write, unit, bare, ref, onFocus, onEnter }: Props) {
   const id = useId()
-  const [text, setText] = useState<string>()
+  const [focused, setFocused] = useState(false)
+  // A size typed in the other unit is edited as it reads in this one, until it is typed anew.
+  const [converted, setConverted] = useState<string>()
   const step = useRef('')
   const selecting = useRef<HTMLInputElement>(null)
   // In the same breath as the focus, so that a fast first key is not selected over.
   useLayoutEffect(() => {
     selecting.current?.select()
     selecting.current = null
-  }, [text])
+  }, [focused])
   const { entry, read, problem } = state
   const shown = read && !problem ? read.text : (entry?.typed ?? '')
+  const text = focused ? (converted ?? entry?.typed ?? '') : shown
   const note = problem ? `${id}-problem` : undefined
   return (
     <div className={bare ? 'entry bare' : 'entry'}>
@@ -40,25 +43,25 @@ export function EntryField({ label, name, state, write, unit, bare, ref, onFocus
         ref={ref ?? null}
         id={id}
         data-field={name}
-        value={text ?? shown}
+        value={text}
         autoComplete="off"
         inputMode="text"
         status={problem ? 'error' : ''}
         aria-invalid={problem !== undefined}
         aria-describedby={note}
-        suffix={<span className="unit">{text === undefined && read ? '' : unit}</span>}
+        suffix={<span className="unit">{!focused && read ? '' : unit}</span>}
         onFocus={(event) => {
           step.current = newId()
-          // A size that was typed in the other unit is edited as it reads in this one.
-          setText(entry && (entry.unit === unit || !read) ? entry.typed : shown.replace(/ \w+$/, ''))
+          setFocused(true)
+          setConverted(entry && entry.unit !== unit && unit && read ? shown.replace(/ \w+$/, '') : undefined)
           selecting.current = event.currentTarget
           onFocus?.()
         }}
         onChange={(event) => {
-          setText(event.currentTarget.value)
+          setConverted(undefined)
           write(event.currentTarget.value, step.current)
         }}
-        onBlur={() => setText(undefined)}
+        onBlur={() => setFocused(false)}
         onKeyDown={(event) => {
           if (event.key === 'Enter' && onEnter) {
             event.preventDefault()

@@ -24,7 +24,8 @@ export function Pad({ unit, typed, write, next }: Props) {
   )
   const digit = (n: string) => key(n, typed.includes('/') ? n : typed + n)
   return (
-    <div className="pad" role="group" aria-label="Pad">
+    // The field keeps the focus, so that a hand can go on typing.
+    <div className="pad" role="group" aria-label="Pad" onMouseDown={(event) => event.preventDefault()}>
       <div className="digits">
         {['7', '8', '9', '4', '5', '6', '1', '2', '3'].map(digit)}
         {unit === 'cm' ? key('.', typed.includes('.') ? typed : `${typed || '0'}.`) : <Button onClick={() => write('')}>Clear</Button>}

@@ -20,6 +20,7 @@ export default function Pieces() {
     )
   const piece = pattern.pieces.find((each) => each.key === held) ?? pattern.pieces[0]
   if (!piece) return null
+  const widest = Math.max(...pattern.pieces.map((each) => each.box.width))
   const size = piece.sizes.find((each) => each.name === pointed) ?? piece.sizes[0]
   return (
     <>
@@ -27,7 +28,8 @@ export default function Pieces() {
         {pattern.pieces.map((each) => (
           <li key={each.key}>
             <button type="button" aria-pressed={each.key === piece.key} onClick={() => { setHeld(each.key); setPointed(undefined) }}>
-              <b>{each.label}</b> {each.name} <span>cut {each.quantity}</span>
+              <b>{each.label}</b> {each.name} <span>cut {each.quantity}{each.turnedOver && ', every second one turned over'}</span>
+              <Thumbnail piece={each} widest={widest} />
             </button>
           </li>
         ))}
@@ -50,7 +52,7 @@ export default function Pieces() {
         {size && (
           <div className="working" aria-live="polite">
             <h2>{size.name} <small>{size.kind}</small></h2>
-            {size.working.map((line) => <p key={line}>{line}</p>)}
+            {size.working.map((line) => <p key={line}>{line.split(' = ').map((part, at) => <span key={at}>{at > 0 && '= '}{part}</span>)}</p>)}
           </div>
         )}
         {piece.note && <p className="note">{piece.note}</p>}
@@ -63,6 +65,17 @@ export default function Pieces() {
         <SeamTable pattern={pattern} />
       </section>
     </>
+  )
+}
+
+// All pieces of the item to one scale.
+function Thumbnail({ piece, widest }: { piece: Piece; widest: number }) {
+  const { x, y, width, height } = piece.box
+  const rim = widest * 0.02
+  return (
+    <svg className="shapes" viewBox={`${x - rim} ${y - rim} ${width + 2 * rim} ${height + 2 * rim}`} style={{ width: `${Math.max((width / widest) * 100, 12)}%` }} aria-hidden>
+      <path className="cut" d={piece.cut} />
+    </svg>
   )
 }
 

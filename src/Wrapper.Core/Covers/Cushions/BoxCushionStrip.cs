@@ -128,7 +128,8 @@ public sealed class BoxCushionStrip : BoxCushion
                 new("finished length", SizeKind.Finished, plan.Box.Length, new(Length.Zero, Length.Zero), new(Length.Zero, l)),
             ],
             Grain = GrainOf(reading.Option("panelGrain")),
-            Note = "One top, one bottom.",
+            TurnedOver = true,
+            Note = "One top, and one bottom that is turned over.",
         };
     }
 
