@@ -84,6 +84,8 @@ public class LengthTests
     [InlineData("7 3/64", JobUnit.Inch, "7 1/16", "1/64 under|a thread under", "7 1/16")]
     [InlineData("7 1/64", JobUnit.Inch, "7", "a thread over", "7")]
     [InlineData("7 1/32", JobUnit.Inch, "7 1/16", "1/32 under", "7")]
+    [InlineData("7 3/64", JobUnit.InchEighths, "7", "3/64 over", "7 1/8")]
+    [InlineData("7 1/16", JobUnit.InchEighths, "7 1/8", "1/16 under", "7 1/8")]
     [InlineData("12.04 cm", JobUnit.Centimetre, "12", "0.4 mm over", "12")]
     [InlineData("12.06 cm", JobUnit.Centimetre, "12.1", "0.4 mm under", "12.1")]
     [InlineData("12.05 cm", JobUnit.Centimetre, "12.1", "0.5 mm under", "12")]

@@ -90,7 +90,7 @@ test('switching the unit changes no size', async ({ page }) => {
   const width = field(page, 'measures.W')
   await expect(width).toHaveValue('188 cm')
   const bought = await page.getByTestId('to-buy').textContent()
-  await page.getByText('inches', { exact: true }).click()
+  await page.getByText('1/16 in', { exact: true }).first().click()
   await expect(width).toHaveValue('74 in')
   await expect(page.getByText('1/64 over')).toBeVisible() // 188 cm = 74.0157 in
   await width.focus()

@@ -22,7 +22,7 @@ public sealed class ClothReading
         Margin = Read("margin", cloth.Margin, LengthLimits.Cloth);
         Usable = Working.Of("cloth width", "width of the cloth", width) - (2 * Working.Of("selvedge", "one selvedge", selvedge));
         if (Problems.Count == 0 && !Usable.Value.IsPositive)
-            Problems.Add(new Problem(Field("selvedge"), cloth.Selvedge.Typed, 0, "both selvedges together take the whole width", unit == JobUnit.Inch ? "1/2" : "1.2"));
+            Problems.Add(new Problem(Field("selvedge"), cloth.Selvedge.Typed, 0, "both selvedges together take the whole width", unit.IsInches() ? "1/2" : "1.2"));
         if (cloth.Price is < 0 or > 100_000)
             Problems.Add(new Problem(Field("price"), $"{cloth.Price}", 0, "a price from 0 to 100000 is needed", "24.50"));
     }

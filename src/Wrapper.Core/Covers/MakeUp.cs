@@ -50,7 +50,7 @@ public abstract class MakeUp
                 choices[choice.Key] = Default(choice, unit);
         var allowances = new Dictionary<string, Entry>(kept.Allowances);
         foreach (var allowance in Allowances)
-            allowances.TryAdd(allowance.Symbol, Entry.Of(unit == JobUnit.Inch ? allowance.InchDefault : allowance.MetricDefault, unit));
+            allowances.TryAdd(allowance.Symbol, Entry.Of(unit.IsInches() ? allowance.InchDefault : allowance.MetricDefault, unit));
         return kept with { MakeUp = Key, Choices = choices, Allowances = allowances };
     }
 
@@ -58,6 +58,6 @@ public abstract class MakeUp
         choice.Kind != ChoiceKind.Option || choice.Options.Any(option => option.Key == entry.Typed);
 
     private static Entry Default(Choice choice, JobUnit unit) => choice.Kind == ChoiceKind.Length
-        ? Entry.Of(unit == JobUnit.Inch ? choice.InchDefault : choice.MetricDefault, unit)
+        ? Entry.Of(unit.IsInches() ? choice.InchDefault : choice.MetricDefault, unit)
         : new Entry(choice.Default, unit);
 }

@@ -91,7 +91,7 @@ public sealed class Reading
             {
                 // A choice that does not apply cannot stand in the way; what was entered is kept in the item.
                 answers[choice.Key] = choice.Default;
-                lengths[field] = Unit == JobUnit.Inch ? choice.InchDefault : choice.MetricDefault;
+                lengths[field] = Unit.IsInches() ? choice.InchDefault : choice.MetricDefault;
             }
             else if (choice.Kind == ChoiceKind.Length) ReadLength(field, entry, choice.Limits);
             else if (choice.Kind == ChoiceKind.Count) ReadCount(field, choice, entry);

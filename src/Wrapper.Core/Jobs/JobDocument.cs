@@ -32,8 +32,8 @@ public sealed record JobCloth(
     /// <summary>A plain cloth as most shops have it: 54 in or 140 cm wide, cut in eighths of a yard or tens of centimetres, unpriced.</summary>
     public static JobCloth Usual(string id, string name, JobUnit unit)
     {
-        Entry Of(string inches, string metric) => new(unit == JobUnit.Inch ? inches : metric, unit);
-        return new JobCloth(id, name, Of("54", "140"), Of("1/2", "1.5"), false, Of("1/8 yd", "10 cm"), Of("0", "0"), null, unit == JobUnit.Inch ? "yd" : "m", "#5d7284");
+        Entry Of(string inches, string metric) => new(unit.IsInches() ? inches : metric, unit);
+        return new JobCloth(id, name, Of("54", "140"), Of("1/2", "1.5"), false, Of("1/8 yd", "10 cm"), Of("0", "0"), null, unit.IsInches() ? "yd" : "m", "#5d7284");
     }
 }
 

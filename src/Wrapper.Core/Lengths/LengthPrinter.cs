@@ -8,8 +8,13 @@ public readonly record struct TapeReading(string Text, string Residue);
 /// <summary>Writes lengths for people: to the tape's mark with the residue told, or exactly (handbook §1.11).</summary>
 public static class LengthPrinter
 {
-    /// <summary>The finest mark of a tape in the job's unit: 1/16 in or 1 mm.</summary>
-    public static Length Mark(JobUnit unit) => unit == JobUnit.Inch ? Length.Inches(0, 1, 16) : Length.Millimetres(1);
+    /// <summary>The finest mark of the tape: 1/16 in, 1/8 in or 1 mm.</summary>
+    public static Length Mark(JobUnit unit) => unit switch
+    {
+        JobUnit.Inch => Length.Inches(0, 1, 16),
+        JobUnit.InchEighths => Length.Inches(0, 1, 8),
+        _ => Length.Millimetres(1),
+    };
 
     /// <summary>A finished length to the nearest tape mark, half away from zero.</summary>
     public static TapeReading Finished(Length length, JobUnit unit)
@@ -22,7 +27,7 @@ public static class LengthPrinter
     public static TapeReading Cut(Length length, JobUnit unit)
     {
         var mark = Mark(unit);
-        var slack = unit == JobUnit.Inch ? Length.Inches(0, 1, 32) : Length.Millimetres(0.5m);
+        var slack = unit.IsInches() ? Length.Inches(0, 1, 32) : Length.Millimetres(0.5m);
         var below = new Length(length.Ticks / mark.Ticks * mark.Ticks);
         return AtMark(length, length - below <= slack ? below : below + mark, unit);
     }
@@ -52,10 +57,10 @@ public static class LengthPrinter
     /// <summary>A cloth length: yards or metres to two decimals, rounded up so that a printed need is never short; what is left over goes <paramref name="down"/>.</summary>
     public static string ClothLength(Length length, JobUnit unit, bool down = false)
     {
-        var per = unit == JobUnit.Inch ? 36 * Length.TicksPerInch : 1000 * Length.TicksPerMillimetre;
+        var per = unit.IsInches() ? 36 * Length.TicksPerInch : 1000 * Length.TicksPerMillimetre;
         var exact = 100m * length.Ticks / per;
         var hundredths = down ? Math.Floor(exact) : Math.Ceiling(exact);
-        return (hundredths / 100).ToString("0.00", CultureInfo.InvariantCulture) + (unit == JobUnit.Inch ? " yd" : " m");
+        return (hundredths / 100).ToString("0.00", CultureInfo.InvariantCulture) + (unit.IsInches() ? " yd" : " m");
     }
 
     /// <summary>A change of cloth length with its sign: <c>+3/8 yd</c>, <c>-0.10 m</c>; to the nearest 1/8 yd or cm.</summary>
@@ -69,11 +74,11 @@ public static class LengthPrinter
     }
 
     /// <summary>The unit word of a job: <c>in</c> or <c>cm</c>.</summary>
-    public static string Word(JobUnit unit) => unit == JobUnit.Inch ? "in" : "cm";
+    public static string Word(JobUnit unit) => unit.IsInches() ? "in" : "cm";
 
     private static TapeReading AtMark(Length length, Length mark, JobUnit unit)
     {
-        var text = unit == JobUnit.Inch ? Fraction(mark, 16) : Decimal(mark, 10 * Length.TicksPerMillimetre, "0.#");
+        var text = unit.IsInches() ? Fraction(mark, 16) : Decimal(mark, 10 * Length.TicksPerMillimetre, "0.#");
         return new TapeReading(text, Residue(length - mark, unit));
     }
 

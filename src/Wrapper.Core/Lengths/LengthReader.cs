@@ -18,7 +18,7 @@ public sealed record LengthLimits(Length Min, Length Max, string? InchExample = 
     /// <summary>The limits of a cloth length: up to 500 m.</summary>
     public static readonly LengthLimits Cloth = new(Length.Zero, Length.Millimetres(500_000), "54", "137");
 
-    internal string Example(JobUnit unit) => unit == JobUnit.Inch ? InchExample ?? "19 1/4" : MetricExample ?? "48.9";
+    internal string Example(JobUnit unit) => unit.IsInches() ? InchExample ?? "19 1/4" : MetricExample ?? "48.9";
 }
 
 /// <summary>Reads what people write on a tape-measure pad (handbook §1.11) and refuses the rest with a reason.</summary>
@@ -117,7 +117,7 @@ public static partial class LengthReader
 
     private static decimal? Scale(string word, JobUnit unit) => word.ToUpperInvariant() switch
     {
-        "" => unit == JobUnit.Inch ? Length.TicksPerInch : 10 * Length.TicksPerMillimetre,
+        "" => unit.IsInches() ? Length.TicksPerInch : 10 * Length.TicksPerMillimetre,
         "\"" or "”" or "″" or "''" or "IN" or "INCH" or "INCHES" => Length.TicksPerInch,
         "'" or "’" or "′" or "FT" or "FOOT" or "FEET" => 12 * Length.TicksPerInch,
         "YD" or "YDS" or "YARD" or "YARDS" => 36 * Length.TicksPerInch,
@@ -130,7 +130,7 @@ public static partial class LengthReader
     private static bool IsMetric(decimal ticksPerUnit) => ticksPerUnit % Length.TicksPerInch != 0;
 
     private static string Limit(Length limit, JobUnit unit) =>
-        limit >= Length.Inches(600) && unit == JobUnit.Inch && limit.Ticks % (12 * Length.TicksPerInch) == 0
+        limit >= Length.Inches(600) && unit.IsInches() && limit.Ticks % (12 * Length.TicksPerInch) == 0
             ? $"{limit.Ticks / (12 * Length.TicksPerInch)} ft"
             : $"{LengthPrinter.Exact(limit, unit)} {LengthPrinter.Word(unit)}";
 

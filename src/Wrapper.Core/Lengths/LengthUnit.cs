@@ -2,15 +2,25 @@ using System.Text.Json.Serialization;
 
 namespace Wrapper.Core.Lengths;
 
-/// <summary>The unit that a job is measured in: what a bare number means and how sizes print.</summary>
+/// <summary>The tape in hand: what a bare number means, and the mark that sizes print to (handbook §1.11).</summary>
 [JsonConverter(typeof(JsonStringEnumConverter<JobUnit>))]
 public enum JobUnit
 {
-    /// <summary>Inches with fractions down to the tape's mark; cloth in yards.</summary>
+    /// <summary>Inches, marked in sixteenths; cloth in yards.</summary>
     [JsonStringEnumMemberName("in")] Inch,
+
+    /// <summary>Inches, marked in eighths; cloth in yards.</summary>
+    [JsonStringEnumMemberName("in8")] InchEighths,
 
     /// <summary>Centimetres, to the millimetre; cloth in metres.</summary>
     [JsonStringEnumMemberName("cm")] Centimetre,
+}
+
+/// <summary>What the tapes have in common.</summary>
+public static class JobUnits
+{
+    /// <summary>Whether a bare number means inches.</summary>
+    public static bool IsInches(this JobUnit unit) => unit is JobUnit.Inch or JobUnit.InchEighths;
 }
 
 /// <summary>How one length is written out.</summary>

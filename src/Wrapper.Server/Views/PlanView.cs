@@ -78,7 +78,7 @@ public sealed record LayView(
     // The ruler along the cloth: every inch or centimetre, with a figure at every foot or half metre.
     private static IEnumerable<TickView> Ticks(Core.Lengths.Length length, JobUnit unit)
     {
-        var (step, figured) = unit == JobUnit.Inch ? (Core.Lengths.Length.Inches(1), 12) : (Core.Lengths.Length.Millimetres(10), 50);
+        var (step, figured) = unit.IsInches() ? (Core.Lengths.Length.Inches(1), 12) : (Core.Lengths.Length.Millimetres(10), 50);
         for (var n = 0; n * step <= length; n++)
             yield return new TickView(Drawing.Hundredths(n * step), n % figured == 0 ? $"{n} {LengthPrinter.Word(unit)}" : null);
     }

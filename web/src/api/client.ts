@@ -43,3 +43,6 @@ export async function answer<T>(call: Promise<{ data?: T; error?: unknown; respo
 
 /** A new id, unguessable and unique. */
 export const newId = () => crypto.randomUUID().replaceAll('-', '').slice(0, 16)
+
+/** The word beside a field: what a bare number means there. */
+export const unitWord = (unit: Unit) => (unit === 'cm' ? 'cm' : 'in')

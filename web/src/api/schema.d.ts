@@ -394,10 +394,10 @@ export interface components {
             changedAt: string;
         };
         /**
-         * @description The unit that a job is measured in: what a bare number means and how sizes print.
+         * @description The tape in hand: what a bare number means, and the mark that sizes print to (handbook §1.11).
          * @enum {unknown}
          */
-        JobUnit: "in" | "cm";
+        JobUnit: "in" | "in8" | "cm";
         /** @description A stored job at one revision. */
         JobView: {
             id: string;

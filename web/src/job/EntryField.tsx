@@ -1,6 +1,6 @@
 import { Input, type InputRef } from 'antd'
 import { useId, useLayoutEffect, useRef, useState, type ReactNode, type Ref } from 'react'
-import { newId } from '../api/client'
+import { newId, unitWord } from '../api/client'
 import type { FieldState } from './context'
 
 interface Props {
@@ -53,7 +53,7 @@ export function EntryField({ label, name, state, write, unit, bare, ref, onFocus
         onFocus={(event) => {
           step.current = newId()
           setFocused(true)
-          setConverted(entry && entry.unit !== unit && unit && read ? shown.replace(/ \w+$/, '') : undefined)
+          setConverted(entry && unit && unitWord(entry.unit) !== unit && read ? shown.replace(/ \w+$/, '') : undefined)
           selecting.current = event.currentTarget
           onFocus?.()
         }}

@@ -32,10 +32,10 @@ export function JobHead() {
       <Button disabled={!job.canUndo} onClick={job.undo} title="Ctrl Z">Undo</Button>
       <Button disabled={!job.canRedo} onClick={job.redo} title="Ctrl Shift Z">Redo</Button>
       <Segmented<Unit>
-        aria-label="Unit"
+        aria-label="Tape"
         name="unit"
         value={document.unit}
-        options={[{ value: 'in', label: 'inches' }, { value: 'cm', label: 'cm' }]}
+        options={[{ value: 'in', label: '1/16 in' }, { value: 'in8', label: '1/8 in' }, { value: 'cm', label: 'cm' }]}
         onChange={(unit) => job.edit('', (old) => ({ ...old, unit }))}
       />
       <Button onClick={turn} aria-pressed={light === 'dim'}>{light === 'dim' ? 'Bright' : 'Dim'}</Button>

@@ -30,7 +30,7 @@ export function Keys({ stage }: { stage: StageKey }) {
     { name: 'Add an item', keys: '+', run: add },
     { name: 'Undo', keys: 'Ctrl Z', run: job.undo },
     { name: 'Redo', keys: 'Ctrl Shift Z', run: job.redo },
-    { name: unit === 'in' ? 'Read in centimetres' : 'Read in inches', keys: '=', run: () => job.edit('', (old) => ({ ...old, unit: old.unit === 'in' ? 'cm' : 'in' })) },
+    { name: unit === 'cm' ? 'Read in inches' : 'Read in centimetres', keys: '=', run: () => job.edit('', (old) => ({ ...old, unit: old.unit === 'cm' ? 'in' : 'cm' })) },
     { name: 'Turn the light', keys: '*', run: turn },
     { name: 'Find a command', keys: 'Ctrl K', run: () => setOpen('palette') },
     { name: 'Show the shortcuts', keys: '?', run: () => setOpen('sheet') },

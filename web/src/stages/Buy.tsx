@@ -22,7 +22,7 @@ export default function Buy() {
                 <tbody>
                   <tr><th scope="row">Needed, as laid</th><td>{buying.needed.text}</td></tr>
                   {buying.margin.ticks > 0 && <tr><th scope="row">Safety margin</th><td>{buying.margin.text}</td></tr>}
-                  <tr className="bought"><th scope="row">To buy, rounded up</th><td data-testid={`bought-${cloth.id}`}>{buying.bought.text} <small>{job.document.unit === 'in' ? buying.boughtMetres : buying.boughtYards}</small></td></tr>
+                  <tr className="bought"><th scope="row">To buy, rounded up</th><td data-testid={`bought-${cloth.id}`}>{buying.bought.text} <small>{job.document.unit === 'cm' ? buying.boughtYards : buying.boughtMetres}</small></td></tr>
                   <tr><th scope="row">Left over</th><td>{buying.leftOver.text}</td></tr>
                   {buying.cost && <tr><th scope="row">Cost</th><td>{buying.cost}</td></tr>}
                 </tbody>

@@ -1,6 +1,6 @@
 import { Button, Input, Segmented } from 'antd'
 import { useRef, useState } from 'react'
-import { newId, type Cloth, type ClothPlan } from '../api/client'
+import { newId, unitWord, type Cloth, type ClothPlan } from '../api/client'
 import { EntryField } from '../job/EntryField'
 import { useScene } from '../job/context'
 
@@ -32,7 +32,7 @@ export function ClothFields({ cloth, planned, show, priced }: Props) {
           key={key}
           name={`cloths.${cloth.id}.${key}`}
           label={names[key]}
-          unit={key === 'step' ? '' : job.document.unit}
+          unit={key === 'step' ? '' : unitWord(job.document.unit)}
           state={{ entry: cloth[key], read: key === 'step' ? undefined : planned?.fields[`cloths.${cloth.id}.${key}`], problem: problem(key) }}
           write={(typed, at) => edit({ [key]: { typed, unit: job.document.unit } }, at)}
         />

@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { Button } from 'antd'
-import { answer, api, type Choice, type Comparison } from '../api/client'
+import { answer, api, unitWord, type Choice, type Comparison } from '../api/client'
 import { EntryField } from '../job/EntryField'
 import { changeItem, useDraft, useItemField, useScene } from '../job/context'
 import { Shapes } from './Shapes'
@@ -88,7 +88,7 @@ function ChoiceField({ choice }: { choice: Choice }) {
   if (choice.kind !== 'option')
     return (
       <div className="choice">
-        <EntryField name={field} label={choice.name} state={state} write={write} unit={choice.kind === 'length' ? job.document.unit : ''} />
+        <EntryField name={field} label={choice.name} state={state} write={write} unit={choice.kind === 'length' ? unitWord(job.document.unit) : ''} />
         {choice.note && <p className="note">{choice.note}</p>}
       </div>
     )
@@ -108,5 +108,5 @@ function ChoiceField({ choice }: { choice: Choice }) {
 function AllowanceField({ symbol, name }: { symbol: string; name: string }) {
   const { job } = useScene()
   const { field, state, write } = useItemField('allowances', symbol)
-  return <EntryField name={field} label={<><kbd>{symbol}</kbd> {name}</>} state={state} write={write} unit={job.document.unit} />
+  return <EntryField name={field} label={<><kbd>{symbol}</kbd> {name}</>} state={state} write={write} unit={unitWord(job.document.unit)} />
 }

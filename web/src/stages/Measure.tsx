@@ -1,6 +1,6 @@
 import { Input, Select, type InputRef } from 'antd'
 import { useRef, useState } from 'react'
-import { newId } from '../api/client'
+import { newId, unitWord } from '../api/client'
 import { EntryField } from '../job/EntryField'
 import { changeItem, useDraft, useItemField, useScene } from '../job/context'
 import { Strokes } from '../job/SketchDrawing'
@@ -73,7 +73,7 @@ function MeasureField({ measure, name, ...rest }: { measure: string; name: strin
       label={<><kbd>{measure}</kbd><span className="unseen">{name}</span></>}
       state={state}
       write={write}
-      unit={job.document.unit}
+      unit={unitWord(job.document.unit)}
       {...rest}
     />
   )

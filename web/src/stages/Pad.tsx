@@ -32,10 +32,10 @@ export function Pad({ unit, typed, write, next }: Props) {
         {digit('0')}
         <Button onClick={() => write(typed.slice(0, -1).trimEnd())}>Back</Button>
       </div>
-      {unit === 'in' && (
+      {unit !== 'cm' && (
         <>
           <div className="eighths">{eighths.map((fraction) => key(fraction, withFraction(typed, fraction)))}</div>
-          <div className="sixteenths">{sixteenths.map((fraction) => key(fraction, withFraction(typed, fraction)))}</div>
+          {unit === 'in' && <div className="sixteenths">{sixteenths.map((fraction) => key(fraction, withFraction(typed, fraction)))}</div>}
         </>
       )}
       {unit === 'cm' && <div className="eighths">{['mm', 'cm'].map((word) => key(word, `${typed.replace(/\s*[a-z]+$/, '')} ${word}`))}<Button onClick={() => write('')}>Clear</Button></div>}

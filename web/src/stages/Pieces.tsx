@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import type { Piece } from '../api/client'
+import { unitWord, type Piece } from '../api/client'
 import { EntryField } from '../job/EntryField'
 import { useDraft, useItemField, useScene } from '../job/context'
 import { PieceDrawing } from './PieceDrawing'
@@ -83,5 +83,5 @@ function EdgeField({ edge }: { edge: Piece['edges'][number] }) {
   const { job } = useScene()
   const { field, state, write } = useItemField('allowances', edge.allowanceKey)
   const shown = state.entry?.typed ? state : { ...state, read: edge.allowance }
-  return <EntryField name={field} label={edge.name} state={shown} write={write} unit={job.document.unit} />
+  return <EntryField name={field} label={edge.name} state={shown} write={write} unit={unitWord(job.document.unit)} />
 }

@@ -61,7 +61,7 @@ public abstract class BoxCushion : MakeUp
     }
 
     /// <summary>An example in the job's unit.</summary>
-    private protected static string Example(Reading reading, string inches, string centimetres) => reading.Unit == JobUnit.Inch ? inches : centimetres;
+    private protected static string Example(Reading reading, string inches, string centimetres) => reading.Unit.IsInches() ? inches : centimetres;
 
     /// <summary>The finished sizes that every school lists first.</summary>
     private protected static List<(string, Working)> FinishedSizes(FinishedBox box) =>
