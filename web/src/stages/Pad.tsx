@@ -12,8 +12,8 @@ const eighths = ['1/8', '1/4', '3/8', '1/2', '5/8', '3/4', '7/8']
 const sixteenths = ['1/16', '3/16', '5/16', '7/16', '9/16', '11/16', '13/16', '15/16']
 
 // A fraction takes the place of the one that is there.
-const withFraction = (typed: string, fraction: string) => {
-  const whole = /^\d*/.exec(typed.trim())?.[0] ?? ''
+export const withFraction = (typed: string, fraction: string) => {
+  const whole = /^\d*/.exec(typed.trim().replace(/\d+\/\d+$/, ''))?.[0] ?? ''
   return whole === '' || whole === '0' ? fraction : `${whole} ${fraction}`
 }
 

@@ -56,10 +56,12 @@ export default function Pieces() {
           </div>
         )}
         {piece.note && <p className="note">{piece.note}</p>}
-        <details>
-          <summary>Allowance of each edge</summary>
-          {piece.edges.map((edge) => <EdgeField key={edge.allowanceKey} edge={edge} />)}
-        </details>
+        {piece.edges.length > 0 && (
+          <details>
+            <summary>Allowance of each edge</summary>
+            {piece.edges.map((edge) => <EdgeField key={edge.allowanceKey} edge={edge} />)}
+          </details>
+        )}
       </section>
       <section className="finished" aria-label="Finished and checked">
         <SeamTable pattern={pattern} />

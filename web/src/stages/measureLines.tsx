@@ -17,7 +17,7 @@ function beside(sketch: Sketch, { x1, y1, x2, y2 }: Span, by: number) {
 /** The room around a sketch that its labels take; where each label goes, in percent of it, and the side that it grows towards. */
 export function place(sketch: Sketch) {
   const { box } = sketch
-  const side = Math.max(box.width * 0.46, box.height * 0.5)
+  const side = Math.max(box.width * 0.52, box.height * 0.5)
   const room = { x: box.x - side, y: box.y - side * 0.5, width: box.width + 2 * side, height: box.height + side }
   const labels = Object.fromEntries(sketch.dimensions.map(({ measure, span }) => {
     const line = beside(sketch, span, 0.05)

@@ -117,7 +117,7 @@ internal sealed class BoxingStrip
     }
 
     // Where the boxing is joined. The front run is never joined in its middle: joins before it and after it are counted apart,
-    // each side is shared out evenly, and of all ways to split the count the one with the shortest longest length wins.
+    // each side is shared out evenly, and of all ways to split the count the most even one wins.
     private Working[] Places(Reading reading)
     {
         var run = plan.BoxingRun;
@@ -129,21 +129,26 @@ internal sealed class BoxingStrip
         var frontEnd = frontStart + front;
         if (n == 1) return [nothing, run];
         if (reading.Chosen("joins", "corners")) return n == 2 ? [nothing, frontEnd, run] : [nothing, frontStart, frontEnd, run];
-        return Enumerable.Range(0, n).Select(before => Split(before, n - 1 - before)).MinBy(Longest)!;
+        // The lengths beside the front are its neighbours' share, or end just at its corners, whichever comes out more even.
+        return (from before in Enumerable.Range(0, n)
+                let after = n - 1 - before
+                from start in before == 0 ? [nothing] : new[] { frontStart, new Extreme(Larger: false, frontStart, (before * run) / n) }
+                from end in after == 0 ? [run] : new[] { frontEnd, new Extreme(Larger: true, frontEnd, run - ((after * run) / n)) }
+                select Split(before, start, after, end)).MinBy(Unevenness)!;
 
-        Working[] Split(int before, int after)
-        {
-            var start = new Extreme(Larger: false, frontStart, (before * run) / n);
-            var end = new Extreme(Larger: true, frontEnd, run - ((after * run) / n));
-            return
-            [
-                nothing,
-                .. Enumerable.Range(1, before).Select(i => before == 1 ? start : (i * (Working)start) / before),
-                .. Enumerable.Range(0, after).Select(i => i == 0 ? end : end + ((i * (run - end)) / after)),
-                run,
-            ];
-        }
+        Working[] Split(int before, Working start, int after, Working end) =>
+        [
+            nothing,
+            .. Enumerable.Range(1, before).Select(i => before == 1 ? start : (i * start) / before),
+            .. Enumerable.Range(0, after).Select(i => i == 0 ? end : end + ((i * (run - end)) / after)),
+            run,
+        ];
     }
 
-    private static long Longest(Working[] places) => places.Zip(places.Skip(1), (from, to) => (to.Value - from.Value).Ticks).Max();
+    // The longest length counts first, then the shortest.
+    private static (long, long) Unevenness(Working[] places)
+    {
+        var lengths = places.Zip(places.Skip(1), (from, to) => (to.Value - from.Value).Ticks).ToList();
+        return (lengths.Max(), -lengths.Min());
+    }
 }

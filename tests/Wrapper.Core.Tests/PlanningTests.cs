@@ -1,0 +1,75 @@
+using Wrapper.Core.Cloth;
+using Wrapper.Core.Jobs;
+using Wrapper.Core.Lengths;
+
+namespace Wrapper.Core.Tests;
+
+public class PlanningTests
+{
+    private static JobDocument Job(params Item[] items) => JobDocument.Empty("job", JobUnit.Inch) with
+    {
+        Items = items,
+        Cloths = [LayTests.Cloth("54", false), LayTests.Cloth("60", false) with { Id = "c2" }],
+    };
+
+    private static Item Folded(string id, string? cloth, int quantity = 1) => Items.Example("box-cushion-folded") with { Id = id, Cloth = cloth, Quantity = quantity };
+
+    [Fact]
+    public void Each_cloth_is_laid_with_its_own_items_and_the_first_takes_the_rest()
+    {
+        var plan = Planning.Of(Job(Folded("a", null, 3), Folded("b", "c2"), Folded("c", "c1")), Items.Drafting, lay: true);
+        Assert.Equal(["1a", "1a", "1a", "3a"], plan.Cloths[0].Pieces.Select(piece => piece.Label));
+        Assert.Equal(["2a"], plan.Cloths[1].Pieces.Select(piece => piece.Label));
+        Assert.Equal(["a/cover/1", "a/cover/2", "a/cover/3", "c/cover/1"], plan.Cloths[0].Pieces.Select(piece => piece.Id));
+        Assert.Equal(Length.Inches(4 * 47, 2), plan.Cloths[0].Lay!.Best.Length); // 51 1/4 across, so one under the other
+        Assert.Empty(plan.Problems);
+    }
+
+    [Fact]
+    public void An_item_whose_cloth_is_gone_is_told()
+    {
+        var plan = Planning.Of(Job(Folded("a", "sold")), Items.Drafting, lay: true);
+        Assert.Equal(("items.a.cloth", "c1"), (Assert.Single(plan.Problems).Field, plan.Problems[0].Example));
+        Assert.Null(plan.Cloths[0].Buying);
+    }
+
+    [Theory]
+    [InlineData("40", "20", "selvedge", "take the whole width")]
+    [InlineData("wide", "1/2", "width", "no number")]
+    [InlineData("3", "1/2", "width", "under 4 in")]
+    [InlineData("54", "-1", "selvedge", "negative")]
+    public void A_cloth_that_cannot_be_read_leaves_its_lay_out(string width, string selvedge, string field, string reason)
+    {
+        var cloth = LayTests.Cloth(width, false) with { Selvedge = new(selvedge, JobUnit.Inch) };
+        var plan = Planning.Of(Job(Folded("a", "c1")) with { Cloths = [cloth] }, Items.Drafting, lay: true);
+        var problem = Assert.Single(plan.Cloths[0].Problems);
+        Assert.Equal($"cloths.c1.{field}", problem.Field);
+        Assert.Contains(reason, problem.Reason, StringComparison.Ordinal);
+        Assert.Null(plan.Cloths[0].Lay);
+        Assert.NotNull(plan.Items[0].Draft.Pattern);
+    }
+
+    [Fact]
+    public void A_price_out_of_range_is_refused() =>
+        Assert.Equal("cloths.c1.price", Assert.Single(new ClothReading(LayTests.Cloth("54", false) with { Price = -1 }, JobUnit.Inch).Problems).Field);
+
+    [Fact]
+    public void Defaults_follow_the_unit_an_item_was_begun_in()
+    {
+        var makeUp = Items.Drafting.Find("box-cushion-strip")!;
+        var (inches, metric) = (makeUp.NewItem("a", "a", JobUnit.Inch), makeUp.NewItem("b", "b", JobUnit.Centimetre));
+        Assert.Equal(("1/2", "3/4", "1/4"), (inches.Allowances["s"].Typed, inches.Allowances["z"].Typed, inches.Choices["snugBy"].Typed));
+        Assert.Equal(("1.5", "2", "0.6"), (metric.Allowances["s"].Typed, metric.Allowances["z"].Typed, metric.Choices["snugBy"].Typed));
+    }
+
+    [Fact]
+    public void Going_over_to_another_make_up_and_back_loses_nothing()
+    {
+        var item = Items.Example("box-cushion-strip", ("lap", "1"), ("panel/front", "7/8"));
+        var over = Items.Drafting.Find("box-cushion-folded")!.NewItem("", "", JobUnit.Inch, item);
+        var back = Items.Drafting.Find("box-cushion-strip")!.NewItem("", "", JobUnit.Inch, over);
+        Assert.Equal(item.Measures, back.Measures);
+        Assert.All(item.Choices, choice => Assert.Equal(choice.Value, back.Choices[choice.Key]));
+        Assert.All(item.Allowances, allowance => Assert.Equal(allowance.Value, back.Allowances[allowance.Key]));
+    }
+}

@@ -1,0 +1,45 @@
+using System.Diagnostics;
+using System.Net;
+using System.Text.RegularExpressions;
+
+namespace Wrapper.Server.Tests;
+
+/// <summary>Every example of docs/API.md runs as it stands there, against a real server.</summary>
+public sealed partial class DocumentationTests(Host host) : IClassFixture<Host>
+{
+    private static string Document()
+    {
+        var root = new DirectoryInfo(AppContext.BaseDirectory);
+        while (!File.Exists(Path.Combine(root.FullName, "Wrapper.slnx"))) root = root.Parent!;
+        return File.ReadAllText(Path.Combine(root.FullName, "docs/API.md"));
+    }
+
+    [Theory]
+    [InlineData("box-cushion-strip", "1a panel cut 2 ['cut width = W + 2 × s = 46 1/2 + 2 × 1/2 = 47 1/2'")]
+    [InlineData("box-cushion-folded", "\"zip, teeth\"")]
+    [InlineData("curl -s \"$api/plan\"", "'text': '")]
+    public async Task Examples_run(string of, string prints)
+    {
+        var blocks = Shell().Matches(Document()).Select(match => match.Groups[1].Value).ToList();
+        var setup = blocks.Single(block => block.StartsWith("api=", StringComparison.Ordinal)).Replace("5199", $"{host.Port}", StringComparison.Ordinal);
+        var example = blocks.Single(block => block.Contains(of, StringComparison.Ordinal));
+        using var shell = Process.Start(new ProcessStartInfo("bash", ["-euo", "pipefail", "-c", setup + example]) { RedirectStandardOutput = true })!;
+        var output = await shell.StandardOutput.ReadToEndAsync();
+        await shell.WaitForExitAsync();
+        Assert.Equal(0, shell.ExitCode);
+        Assert.Contains(prints, output, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public async Task Every_make_up_has_an_example_and_the_description_is_served()
+    {
+        var document = Document();
+        Assert.All(Core.Covers.Drafting.Standard().MakeUps, makeUp => Assert.Contains($"### {makeUp.Key}", document, StringComparison.Ordinal));
+        var (status, description) = await host.Send(HttpMethod.Get, "/openapi/v1.json");
+        Assert.Equal(HttpStatusCode.OK, status);
+        foreach (var path in new[] { "/api/draft", "/api/plan", "/api/compare", "/api/jobs/{id}" }) Assert.NotNull(description["paths"]![path]);
+    }
+
+    [GeneratedRegex(@"```sh\n(.*?)```", RegexOptions.Singleline)]
+    private static partial Regex Shell();
+}
