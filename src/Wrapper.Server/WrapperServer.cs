@@ -41,6 +41,8 @@ public static class WrapperServer
         var api = app.MapGroup("/api");
         api.MapGet("/health", () => Results.Ok(new Health("ok"))).Produces<Health>().WithName("health");
         MakeUpEndpoints.Map(api);
+        api.MapPost("/backups", (Database database, TimeProvider clock) => new Backup(Path.GetFileName(database.BackUp(clock.GetUtcNow()))))
+            .Produces<Backup>().WithName("backUp").WithSummary("Copies everything, as of now, into the folder backups beside the database.");
         PlanEndpoints.Map(api);
         JobEndpoints.Map(api);
         api.MapFallback(() => Problems.NotFound("there is nothing at this address"));
@@ -56,12 +58,17 @@ public static class WrapperServer
         if (IsDescribing())
         {
             builder.Services.AddSingleton<JobStore>(_ => throw new InvalidOperationException("no database while the API is described"));
+            builder.Services.AddSingleton<Database>(_ => throw new InvalidOperationException("no database while the API is described"));
             return;
         }
-        var store = new JobStore(Database.Open(options.Data), TimeProvider.System);
+        var database = Database.Open(options.Data);
+        builder.Services.AddSingleton(database);
+        var store = new JobStore(database, TimeProvider.System);
         if (options.Demo) DemoJobs.Seed(store);
         builder.Services.AddSingleton(store);
     }
 
     private sealed record Health(string Status);
+
+    private sealed record Backup(string File);
 }

@@ -50,14 +50,20 @@ public sealed class Database
         return connection;
     }
 
-    /// <summary>Copies the live database, consistent as of one moment, to <paramref name="target"/>, which must not exist.</summary>
-    public void BackUp(string target)
+    /// <summary>
+    /// Copies the live database, consistent as of one moment, into the folder <c>backups</c> beside it, named by <paramref name="at"/>;
+    /// returns where. To restore, put the copy in the place of <c>wrapper.db</c> while the server is stopped.
+    /// </summary>
+    public string BackUp(DateTimeOffset at)
     {
+        var folder = Directory.CreateDirectory(System.IO.Path.Combine(System.IO.Path.GetDirectoryName(Path)!, "backups")).FullName;
+        var target = System.IO.Path.Combine(folder, string.Create(System.Globalization.CultureInfo.InvariantCulture, $"wrapper-{at.UtcDateTime:yyyyMMdd-HHmmss-fff}.db"));
         using var connection = Connect();
         using var command = connection.CreateCommand();
         command.CommandText = "VACUUM INTO $target";
         command.Parameters.AddWithValue("$target", target);
         command.ExecuteNonQuery();
+        return target;
     }
 
     private static IEnumerable<string> KnownMigrations() =>

@@ -123,8 +123,10 @@ public sealed class JobStoreTests : IDisposable
     {
         store.Create("j", Say("kept", "c1"));
         var other = Directory.CreateDirectory(Path.Combine(folder, "copy")).FullName;
-        database.BackUp(Path.Combine(other, "wrapper.db"));
+        var copy = database.BackUp(new DateTimeOffset(2026, 3, 1, 9, 30, 0, TimeSpan.Zero));
+        Assert.Equal(Path.Combine(folder, "backups", "wrapper-20260301-093000-000.db"), copy);
         Save(1, "later", "c2");
+        File.Move(copy, Path.Combine(other, "wrapper.db"));
         Assert.Contains("kept", new JobStore(Database.Open(other), TimeProvider.System).Find("j")!.Document, StringComparison.Ordinal);
     }
 

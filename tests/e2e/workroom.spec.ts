@@ -79,6 +79,12 @@ test('what is typed while the server is down is kept and sent when it is back', 
   await expect(field(page, 'measures.W')).toHaveValue('30 in')
 })
 
+test('everything is backed up from the list of jobs', async ({ page }) => {
+  await page.goto('/')
+  await page.getByRole('button', { name: 'Back up everything' }).click()
+  await expect(page.getByText(/Backed up as wrapper-\d{8}-\d{6}-\d{3}\.db/)).toBeVisible()
+})
+
 test('the palette and the sheet find every command', async ({ page }) => {
   await page.goto('/jobs/demo-window-bench/measure')
   await expect(field(page, 'measures.W')).toBeVisible()

@@ -71,6 +71,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/backups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Copies everything, as of now, into the folder backups beside the database. */
+        post: operations["backUp"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/draft": {
         parameters: {
             query?: never;
@@ -200,6 +217,9 @@ export interface components {
         AllowanceView: {
             symbol: string;
             name: string;
+        };
+        Backup: {
+            file: string;
         };
         /** @description A box on a drawing, in whole hundredths of a millimetre, y down. */
         BoxView: {
@@ -741,6 +761,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["JobCloth"];
+                };
+            };
+        };
+    };
+    backUp: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Backup"];
                 };
             };
         };

@@ -15,6 +15,15 @@ export function Home() {
   const [name, setName] = useState('')
   const [unit, setUnit] = useState<Unit>('in')
   const [problem, setProblem] = useState('')
+  const [backup, setBackup] = useState('')
+  const backUp = async () => {
+    setBackup('Copying …')
+    try {
+      setBackup(`Backed up as ${(await answer(api.POST('/api/backups'))).file}`)
+    } catch {
+      setBackup('Not backed up: the server does not answer.')
+    }
+  }
   const begin = async () => {
     const id = newId()
     try {
@@ -45,6 +54,7 @@ export function Home() {
             </li>
           ))}
         </ul>
+        <p className="backup" role="status"><Button onClick={() => void backUp()}>Back up everything</Button> {backup}</p>
       </main>
     </div>
   )

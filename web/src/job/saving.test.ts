@@ -61,6 +61,15 @@ describe('saving', () => {
     expect(sent.map((change) => [change.document.name, change.base, change.step])).toEqual([['a', 1, 'W'], ['b', 2, 'L']])
   })
 
+  it('keeps steps apart that begin while a save is on its way', async () => {
+    const { open, pass, sent } = room()
+    const saver = open()
+    for (const [name, step] of [['a', 'W'], ['b', 'L'], ['c', 'T'], ['cc', 'T']] as const) saver.change(named(name), step)
+    await pass()
+    await pass()
+    expect(sent.map((change) => [change.document.name, change.base])).toEqual([['a', 1], ['b', 2], ['cc', 3]])
+  })
+
   it('sends a change whose reply was lost again under its id: one revision, no conflict', async () => {
     const { open, pass, sent, committed, state } = room(['lost reply'])
     const saver = open()
@@ -105,6 +114,7 @@ describe('saving', () => {
     expect([state(), kept()[0]?.document.name]).toEqual(['refused', ''])
     saver.change(named('bench'), 'name')
     await pass()
+    await turn()
     expect([sent.at(-1)?.document.name, state()]).toEqual(['bench', 'saved'])
   })
 })

@@ -17,7 +17,7 @@ export type SaveState =
   | { is: 'conflict'; theirs: JobView }
 
 interface Hooks {
-  saved: (job: JobView, isLatest: boolean) => void
+  saved: (job: JobView) => void
   state: (state: SaveState) => void
 }
 
@@ -45,7 +45,7 @@ export const wire: Wire = {
  */
 export class Saver {
   private sending: Change | undefined
-  private next: Change | undefined
+  private queue: Change[] = []
   private revision: number
   private timer = 0
 
@@ -60,19 +60,21 @@ export class Saver {
 
   /** Takes up what an earlier page left unsaved; returns the document that it leads to. */
   resume(): JobDocument | undefined {
-    const [first, second] = this.wire.kept(this.id)
+    const [first, ...rest] = this.wire.kept(this.id)
     if (!first) return undefined
-    this.next = second
+    this.queue = rest
     void this.send(first)
-    return (second ?? first).document
+    return (rest.at(-1) ?? first).document
   }
 
-  /** Saves `document` after a short pause for more typing; changes of one step fold together. */
+  /** Saves `document` after a short pause for more typing; changes of one non-empty step fold together. */
   change(document: JobDocument, step: string) {
-    const folds = this.next?.step === step
-    const flush = this.next !== undefined && !folds
-    if (flush) this.flush()
-    this.next = { base: this.revision, changeId: folds && this.next ? this.next.changeId : newId(), step, document }
+    const last = this.queue.at(-1)
+    if (last && step !== '' && last.step === step) last.document = document
+    else {
+      this.flush()
+      this.queue.push({ base: this.revision, changeId: newId(), step, document })
+    }
     this.keep()
     const turn = ++this.timer
     this.wire.later(() => {
@@ -80,17 +82,16 @@ export class Saver {
     }, 350)
   }
 
-  /** Sends what waits, now. */
+  /** Sends what waits, one after another, now. */
   flush() {
-    if (this.sending || !this.next) return
-    const change = { ...this.next, base: this.revision }
-    this.next = undefined
-    void this.send(change)
+    if (this.sending) return
+    const change = this.queue.shift()
+    if (change) void this.send({ ...change, base: this.revision })
   }
 
   /** Whether everything is acknowledged. */
   get idle() {
-    return !this.sending && !this.next
+    return !this.sending && this.queue.length === 0
   }
 
   get at() {
@@ -101,7 +102,7 @@ export class Saver {
   goOnFrom(revision: number, mine?: JobDocument) {
     this.revision = revision
     this.sending = undefined
-    this.next = undefined
+    this.queue = []
     this.keep()
     if (mine) {
       this.change(mine, '')
@@ -110,7 +111,7 @@ export class Saver {
   }
 
   private keep() {
-    this.wire.keep(this.id, [this.sending, this.next].filter((change) => change !== undefined))
+    this.wire.keep(this.id, this.sending ? [this.sending, ...this.queue] : this.queue)
   }
 
   private async send(change: Change): Promise<void> {
@@ -122,21 +123,20 @@ export class Saver {
       this.revision = job.revision
       this.sending = undefined
       this.keep()
-      this.hooks.saved(job, this.next === undefined)
-      if (this.next) this.flush()
-      else this.hooks.state({ is: 'saved' })
+      this.hooks.saved(job)
+      if (this.idle) this.hooks.state({ is: 'saved' })
+      else this.flush()
     } catch (error) {
       if (error instanceof Refused && error.status === 409 && error.current) this.hooks.state({ is: 'conflict', theirs: error.current })
       else if (error instanceof Refused && error.status < 500) {
-        // What the server will not have waits for the next change; nothing typed is lost meanwhile.
+        // What the server will not have waits for the next change, which takes its place; nothing typed is lost meanwhile.
         this.sending = undefined
-        const superseded = this.next !== undefined
-        this.next ??= { ...change, changeId: newId() }
+        const superseded = this.queue.length > 0
+        if (!superseded) this.queue = [{ ...change, changeId: newId() }]
         this.keep()
         this.hooks.state({ is: 'refused', why: error.message })
         if (superseded) this.flush()
-      }
-      else {
+      } else {
         this.hooks.state({ is: 'waiting', why: 'The server does not answer. Your changes are kept in this browser and sent when it does.' })
         this.wire.later(() => void this.send(change), 1500)
       }

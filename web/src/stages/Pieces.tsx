@@ -52,7 +52,7 @@ export default function Pieces() {
         {size && (
           <div className="working" aria-live="polite">
             <h2>{size.name} <small>{size.kind}</small></h2>
-            {size.working.map((line) => <p key={line}>{line.split(' = ').map((part, at) => <span key={at}>{at > 0 && '= '}{part}</span>)}</p>)}
+            {size.working.map((line) => <p key={line}>{line.split(' = ').map((part, at) => <span key={at}>{at > 0 && '= '}{part} </span>)}</p>)}
           </div>
         )}
         {piece.note && <p className="note">{piece.note}</p>}
