@@ -26,6 +26,14 @@ public class PlanningTests
     }
 
     [Fact]
+    public void More_pieces_than_anybody_cuts_are_refused_at_once()
+    {
+        var plan = Planning.Of(Job([.. Enumerable.Range(0, 11).Select(n => Folded($"i{n}", "c1", 500))]), Items.Drafting, lay: true);
+        Assert.Equal("cloths.c1.pieces", Assert.Single(plan.Cloths[0].Problems).Field);
+        Assert.Null(plan.Cloths[0].Lay);
+    }
+
+    [Fact]
     public void An_item_whose_cloth_is_gone_is_told()
     {
         var plan = Planning.Of(Job(Folded("a", "sold")), Items.Drafting, lay: true);

@@ -22,6 +22,9 @@ public sealed record Plan(IReadOnlyList<ItemPlan> Items, IReadOnlyList<ClothPlan
 /// <summary>Plans jobs.</summary>
 public static class Planning
 {
+    /// <summary>The most pieces that are laid on one cloth; more is a slip of the pen, or several jobs.</summary>
+    public const int MostPieces = 5000;
+
     /// <summary>Drafts every item of <paramref name="job"/>, and lays and buys each cloth if <paramref name="lay"/>.</summary>
     public static Plan Of(JobDocument job, Drafting drafting, bool lay)
     {
@@ -52,7 +55,9 @@ public static class Planning
     {
         var reading = new ClothReading(cloth, job.Unit);
         // An item without a cloth of its own is cut from the first.
-        var pieces = items.Where(item => (item.Item.Cloth ?? job.Cloths[0].Id) == cloth.Id).SelectMany(PiecesOf).ToList();
+        var pieces = items.Where(item => (item.Item.Cloth ?? job.Cloths[0].Id) == cloth.Id).SelectMany(PiecesOf).Take(MostPieces + 1).ToList();
+        if (pieces.Count > MostPieces)
+            reading.Problems.Add(new Problem($"cloths.{cloth.Id}.pieces", $"over {MostPieces}", 0, $"more than {MostPieces} pieces are cut from this cloth: lower the quantities, or make several jobs of it", $"{MostPieces}"));
         if (!lay || reading.Problems.Count > 0 || pieces.Count == 0) return new ClothPlan(reading, pieces, null, null, reading.Problems);
         var laid = LayTable.Of(pieces, reading.Usable.Value, cloth.OneWay);
         var problems = laid.Misfits.DistinctBy(misfit => misfit.Label).Select(misfit => TooWide(misfit, reading, job.Unit)).ToList();

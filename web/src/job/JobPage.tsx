@@ -54,7 +54,7 @@ function Open({ id, job, stage }: { id: string; job: OpenJob; stage: StageKey })
         <JobHead />
         <TapeBar stage={stage} />
         <ItemRail />
-        <main className={`stage ${stage}`} id="stage">
+        <main key={stage} className={`stage ${stage}`} id="stage">
           <h1 className="unseen">{stages.find((each) => each.key === stage)?.name}</h1>
           {scene.plan?.problems.map((problem) => <p key={problem.field} className="problem" role="alert">{problem.reason}</p>)}
           {item || stage === 'lay' || stage === 'buy'

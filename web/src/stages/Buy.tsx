@@ -1,6 +1,6 @@
 import { Button } from 'antd'
 import { useScene } from '../job/context'
-import { ClothFields } from './ClothFields'
+import { ClothFields, OtherProblems } from './ClothFields'
 import { useAddCloth } from './useAddCloth'
 
 /** What to buy: cloth rounded up as the shop sells it, and the notions of every item with their workings. */
@@ -16,7 +16,7 @@ export default function Buy() {
         return (
           <section key={cloth.id} className={stale ? 'purchase stale' : 'purchase'} aria-label={cloth.name}>
             <ClothFields cloth={cloth} planned={planned} show={['step', 'margin']} priced />
-            {planned?.problems.filter((problem) => !/\.(step|margin|price)$/.test(problem.field)).map((problem) => <p key={problem.reason} className="problem" role="alert">{problem.reason}. <span>For example {problem.example}.</span></p>)}
+            <OtherProblems planned={planned} asked={['step', 'margin', 'price']} />
             {buying ? (
               <table className="sum">
                 <tbody>

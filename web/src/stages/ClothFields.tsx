@@ -49,6 +49,13 @@ export function ClothFields({ cloth, planned, show, priced }: Props) {
   )
 }
 
+/** What is wrong with a cloth beyond the fields that are asked here. */
+export function OtherProblems({ planned, asked }: { planned: ClothPlan | undefined; asked: string[] }) {
+  return planned?.problems
+    .filter((problem) => !asked.some((field) => problem.field.endsWith(`.${field}`)))
+    .map((problem) => <p key={problem.reason} className="problem" role="alert">{problem.reason}. <span>For example {problem.example}.</span></p>)
+}
+
 function PriceField({ cloth, edit, problem }: { cloth: Cloth; edit: (price: number | null) => void; problem: string | undefined }) {
   const { job } = useScene()
   const [text, setText] = useState<string>()

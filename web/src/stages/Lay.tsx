@@ -1,6 +1,6 @@
 import { Button } from 'antd'
 import { useState } from 'react'
-import { ClothFields } from './ClothFields'
+import { ClothFields, OtherProblems } from './ClothFields'
 import { ClothDrawing } from './ClothDrawing'
 import { useAddCloth } from './useAddCloth'
 import { useScene } from '../job/context'
@@ -18,6 +18,7 @@ export default function Lay() {
         return (
           <section key={cloth.id} className={stale ? 'cloth stale' : 'cloth'} aria-label={cloth.name}>
             <ClothFields cloth={cloth} planned={planned} show={['width', 'selvedge']} />
+            <OtherProblems planned={planned} asked={['width', 'selvedge']} />
             {lay && (
               <>
                 <ClothDrawing lay={lay} tone={cloth.tone} name={cloth.name} oneWay={cloth.oneWay} pointed={pointed} point={setPointed} />
