@@ -84,14 +84,14 @@ public class LayTests
         Assert.Equal(Length.Zero, LayTable.Of([], Length.Inches(54), oneWay: false).Best.Length);
 
     [Theory]
-    [InlineData("100", "1/8 yd", "0", 24.00, 103.5, 69.00)]      // steps of 4 1/2 in: 22.2 of them, so 23; 2 7/8 yd
-    [InlineData("36", "1/2 yd", "0", 10.00, 36, 10.00)]          // just one yard: nothing over
-    [InlineData("36.1", "1/2 yd", "0", 10.00, 54, 15.00)]
-    [InlineData("36", "1/2 yd", "1", 10.00, 54, 15.00)]          // a margin is an explicit line
-    [InlineData("100 cm", "10 cm", "0", 20.00, 39.3701, 21.87)]  // ten steps; 1 m is 1.09361 yd
-    public void Buying_rounds_up_to_the_shops_step(string need, string step, string margin, double price, double boughtInches, double cost)
+    [InlineData("100", "1/8 yd", "0", "24", 103.5, 69.00)]      // steps of 4 1/2 in: 22.2 of them, so 23; 2 7/8 yd
+    [InlineData("36", "1/2 yd", "0", "10.00", 36, 10.00)]          // just one yard: nothing over
+    [InlineData("36.1", "1/2 yd", "0", "10,00", 54, 15.00)]
+    [InlineData("36", "1/2 yd", "1", "10", 54, 15.00)]          // a margin is an explicit line
+    [InlineData("100 cm", "10 cm", "0", "20", 39.3701, 21.87)]  // ten steps; 1 m is 1.09361 yd
+    public void Buying_rounds_up_to_the_shops_step(string need, string step, string margin, string price, double boughtInches, double cost)
     {
-        var cloth = new ClothReading(Cloth("54", false) with { Step = new(step, JobUnit.Inch), Margin = new(margin, JobUnit.Inch), Price = (decimal)price }, JobUnit.Inch);
+        var cloth = new ClothReading(Cloth("54", false) with { Step = new(step, JobUnit.Inch), Margin = new(margin, JobUnit.Inch), Price = price }, JobUnit.Inch);
         var buying = Buying.Of(LengthReader.Read(need, JobUnit.Inch, LengthLimits.Cloth).Length!.Value, cloth);
         Assert.Equal((decimal)boughtInches, Items.Inches(buying.Bought), 4);
         Assert.Equal((decimal)cost, buying.Cost);
@@ -99,7 +99,7 @@ public class LayTests
     }
 
     internal static JobCloth Cloth(string width, bool oneWay) =>
-        new("c1", "cloth", new(width, JobUnit.Inch), new("1/2", JobUnit.Inch), oneWay, new("1/8 yd", JobUnit.Inch), new("0", JobUnit.Inch), 20m, "yd", "#6b7f8c");
+        new("c1", "cloth", new(width, JobUnit.Inch), new("1/2", JobUnit.Inch), oneWay, new("1/8 yd", JobUnit.Inch), new("0", JobUnit.Inch), "20", "yd", "#6b7f8c");
 
     private static Outline Ring(params (int X, int Y)[] corners) =>
         new([.. corners.Select((corner, at) => new Edge($"e{at}", new Point(Length.Inches(corner.X), Length.Inches(corner.Y))))]);

@@ -12,7 +12,7 @@ public class PlanningTests
         Cloths = [LayTests.Cloth("54", false), LayTests.Cloth("60", false) with { Id = "c2" }],
     };
 
-    private static Item Folded(string id, string? cloth, int quantity = 1) => Items.Example("box-cushion-folded") with { Id = id, Cloth = cloth, Quantity = quantity };
+    private static Item Folded(string id, string? cloth, int quantity = 1) => Items.Example("box-cushion-folded") with { Id = id, Cloth = cloth, Quantity = $"{quantity}" };
 
     [Fact]
     public void Each_cloth_is_laid_with_its_own_items_and_the_first_takes_the_rest()
@@ -57,9 +57,29 @@ public class PlanningTests
         Assert.NotNull(plan.Items[0].Draft.Pattern);
     }
 
-    [Fact]
-    public void A_price_out_of_range_is_refused() =>
-        Assert.Equal("cloths.c1.price", Assert.Single(new ClothReading(LayTests.Cloth("54", false) with { Price = -1 }, JobUnit.Inch).Problems).Field);
+    [Theory]
+    [InlineData("-1")]
+    [InlineData("twenty")]
+    [InlineData("1.234")]
+    public void A_price_that_is_none_is_told(string price)
+    {
+        var problem = Assert.Single(new ClothReading(LayTests.Cloth("54", false) with { Price = price }, JobUnit.Inch).Problems);
+        Assert.Equal(("cloths.c1.price", price), (problem.Field, problem.Given));
+        var plan = Planning.Of(Job(Folded("a", "c1")) with { Cloths = [LayTests.Cloth("54", false) with { Price = price }] }, Items.Drafting, lay: true);
+        Assert.NotNull(plan.Cloths[0].Lay); // a price does not stand in the way of laying
+        Assert.Null(plan.Cloths[0].Buying);
+    }
+
+    [Theory]
+    [InlineData("0")]
+    [InlineData("-3")]
+    [InlineData("abc")]
+    [InlineData("501")]
+    public void A_number_of_covers_that_is_none_leaves_the_item_in_doubt(string quantity)
+    {
+        var problem = Assert.Single(Items.Draft(Items.Example("box-cushion-strip") with { Quantity = quantity }).Problems);
+        Assert.Equal(("quantity", quantity), (problem.Field, problem.Given));
+    }
 
     [Fact]
     public void Defaults_follow_the_unit_an_item_was_begun_in()

@@ -1,4 +1,4 @@
-import { begin, expect, field, saved, test } from './workroom'
+import { begin, beginCushion, expect, field, saved, test } from './workroom'
 
 // The handbook's inner, from nothing to the buying figure, without the mouse.
 test('a new user gets from nothing to the buying figure by keyboard alone', async ({ page }) => {
@@ -52,11 +52,8 @@ test('the worked examples come out on screen, each cut size with its working', a
 })
 
 test('a deeper boxing changes pieces, lay, cloth to buy and the difference in one go', async ({ page }) => {
-  await begin(page, 'Deeper')
-  await page.keyboard.press('Enter')
-  for (const [key, typed] of [['W', '46 1/2'], ['L', '19 1/4'], ['T', '4']] as const) await field(page, `measures.${key}`).fill(typed)
+  await beginCushion(page, 'Deeper', '46 1/2', '19 1/4', '4')
   await expect(page.getByTestId('to-buy')).toHaveText('1.38 yd')
-  await page.keyboard.press('Escape')
   let loads = 0
   page.on('load', () => loads++)
   await field(page, 'measures.T').fill('5 1/4')
@@ -110,10 +107,7 @@ for (const [key, typed, reason] of [
   ['measures.r', '11', 'half the shorter side'],
 ] as const)
   test(`${key} “${typed}” is refused beside the field and nothing is cleared`, async ({ page }) => {
-    await begin(page, 'Wrong')
-    await page.keyboard.press('Enter')
-    for (const [name, size] of [['W', '30'], ['L', '20'], ['T', '4']] as const) await field(page, `measures.${name}`).fill(size)
-    await expect(page.getByTestId('to-buy')).toBeVisible()
+    await beginCushion(page, 'Wrong', '30', '20', '4')
     await field(page, key).fill(typed)
     const alert = page.getByRole('alert')
     await expect(alert).toContainText(reason)
@@ -127,10 +121,7 @@ for (const [key, typed, reason] of [
   })
 
 test('a cloth narrower than the widest piece is told on Lay with one that would do', async ({ page }) => {
-  await begin(page, 'Narrow')
-  await page.keyboard.press('Enter')
-  for (const [name, size] of [['W', '46 1/2'], ['L', '19 1/4'], ['T', '4']] as const) await field(page, `measures.${name}`).fill(size)
-  await page.keyboard.press('Escape')
+  await beginCushion(page, 'Narrow', '46 1/2', '19 1/4', '4')
   await page.keyboard.press('4')
   const width = page.getByLabel('Width, edge to edge')
   await width.fill('36')
@@ -140,10 +131,7 @@ test('a cloth narrower than the widest piece is told on Lay with one that would 
 })
 
 test('choices, an edge of its own and the price all reach the purchase', async ({ page }) => {
-  await begin(page, 'Choices')
-  await page.keyboard.press('Enter')
-  for (const [name, size] of [['W', '30'], ['L', '20'], ['T', '4']] as const) await field(page, `measures.${name}`).fill(size)
-  await page.keyboard.press('Escape')
+  await beginCushion(page, 'Choices', '30', '20', '4')
   await page.keyboard.press('2')
   await page.getByText('Square = drop').click()
   await expect(page.getByText('Top finishes 1 in smaller each way')).toBeVisible()
@@ -161,9 +149,21 @@ test('choices, an edge of its own and the price all reach the purchase', async (
   await expect(page.getByRole('row', { name: /Left over/ })).toContainText('0.00 yd')
   await page.getByRole('textbox', { name: 'Price' }).fill('twenty')
   await expect(page.getByRole('alert')).toContainText('a price is needed')
+  await saved(page)
+  await page.reload()
+  await expect(page.getByRole('textbox', { name: 'Price' })).toHaveValue('twenty') // kept, to be mended
   await page.getByRole('textbox', { name: 'Price' }).fill('20')
   await expect(page.getByRole('row', { name: /^Cost/ })).toContainText('£27.50')
   await page.getByLabel('Safety margin').fill('1')
   await expect(page.getByRole('row', { name: /To buy, rounded up/ })).toContainText('1.50 yd')
   await expect(page.getByRole('row', { name: /^Cost/ })).toContainText('£30.00')
+})
+
+test('a number of covers that is none is told and kept', async ({ page }) => {
+  await beginCushion(page, 'How many', '30', '20', '4')
+  await page.getByLabel('How many').fill('-3')
+  await expect(page.getByRole('alert')).toContainText('a whole number from 1 to 500 is needed')
+  await saved(page)
+  await page.reload()
+  await expect(page.getByLabel('How many')).toHaveValue('-3')
 })

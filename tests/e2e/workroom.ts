@@ -97,4 +97,13 @@ export async function begin(page: Page, name: string, unit: 'in' | 'cm' = 'in') 
   await expect(page.getByLabel('What it is called here')).toBeFocused()
 }
 
+/** A job with one cushion of these sizes, begun by keyboard; the last field is left. */
+export async function beginCushion(page: Page, name: string, w: string, l: string, t: string) {
+  await begin(page, name)
+  await page.keyboard.press('Enter')
+  for (const [key, size] of [['W', w], ['L', l], ['T', t]] as const) await field(page, `measures.${key}`).fill(size)
+  await page.keyboard.press('Escape')
+  await expect(page.getByTestId('to-buy')).toBeVisible()
+}
+
 export const saved = (page: Page) => expect(page.getByTestId('saving')).toHaveText('Saved')

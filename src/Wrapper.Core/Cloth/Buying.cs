@@ -12,7 +12,7 @@ public sealed record Buying(Length Needed, Length Margin, Length Bought, Length 
     public static Buying Of(Length needed, ClothReading cloth)
     {
         var bought = (needed + cloth.Margin).UpTo(cloth.BuyingStep);
-        decimal? cost = cloth.Cloth.Price is { } price
+        decimal? cost = cloth.Price is { } price
             ? decimal.Round(price * bought.Ticks / (cloth.Cloth.PricedBy == "m" ? Metre : Yard).Ticks, 2, MidpointRounding.AwayFromZero)
             : null;
         return new Buying(needed, cloth.Margin, bought, bought - needed - cloth.Margin, cost);

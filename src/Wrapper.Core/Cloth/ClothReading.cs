@@ -1,3 +1,5 @@
+using System.Globalization;
+using System.Text.RegularExpressions;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
 
@@ -7,7 +9,7 @@ namespace Wrapper.Core.Cloth;
 /// A job's cloth read: usable width <c>U</c> = width less both selvedges (handbook §10), the shop's step and the safety margin.
 /// Field keys are <c>cloths.ID.width</c> and so on.
 /// </summary>
-public sealed class ClothReading
+public sealed partial class ClothReading
 {
     private static readonly LengthLimits Width = new(Length.Inches(4), Length.Inches(240), "54", "137");
     private static readonly LengthLimits Step = new(Length.Millimetres(1), Length.Millimetres(10_000), "1/8 yd", "0.1 m");
@@ -18,13 +20,13 @@ public sealed class ClothReading
         Cloth = cloth;
         var width = Read("width", cloth.Width, Width);
         var selvedge = Read("selvedge", cloth.Selvedge, LengthLimits.Allowance);
-        BuyingStep = Read("step", cloth.Step, Step);
-        Margin = Read("margin", cloth.Margin, LengthLimits.Cloth);
         Usable = Working.Of("cloth width", "width of the cloth", width) - (2 * Working.Of("selvedge", "one selvedge", selvedge));
         if (Problems.Count == 0 && !Usable.Value.IsPositive)
             Problems.Add(new Problem(Field("selvedge"), cloth.Selvedge.Typed, 0, "both selvedges together take the whole width", unit.IsInches() ? "1/2" : "1.2"));
-        if (cloth.Price is < 0 or > 100_000)
-            Problems.Add(new Problem(Field("price"), $"{cloth.Price}", 0, "a price from 0 to 100000 is needed", "24.50"));
+        CanBeLaid = Problems.Count == 0;
+        BuyingStep = Read("step", cloth.Step, Step);
+        Margin = Read("margin", cloth.Margin, LengthLimits.Cloth);
+        Price = ReadPrice();
     }
 
     /// <summary>The cloth as entered.</summary>
@@ -39,11 +41,29 @@ public sealed class ClothReading
     /// <summary>Usable width.</summary>
     public Working Usable { get; }
 
+    /// <summary>Whether its usable width is known; a wrong price or step does not keep pieces from being laid.</summary>
+    public bool CanBeLaid { get; }
+
+    /// <summary>The price of one yard or metre; null while none is entered.</summary>
+    public decimal? Price { get; }
+
     /// <summary>What the shop cuts in.</summary>
     public Length BuyingStep { get; }
 
     /// <summary>Added to the need before rounding up; zero by default.</summary>
     public Length Margin { get; }
+
+    private decimal? ReadPrice()
+    {
+        var given = Cloth.Price.Trim();
+        if (given.Length == 0) return null;
+        if (WholeAndCents().IsMatch(given)) return decimal.Parse(given.Replace(',', '.'), CultureInfo.InvariantCulture);
+        Problems.Add(new Problem(Field("price"), Cloth.Price, 0, "a price is needed, up to 999999.99, or nothing", "24.50"));
+        return null;
+    }
+
+    [GeneratedRegex(@"^\d{1,6}([.,]\d{1,2})?$")]
+    private static partial Regex WholeAndCents();
 
     private string Field(string name) => $"cloths.{Cloth.Id}.{name}";
 

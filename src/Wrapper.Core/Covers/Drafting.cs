@@ -39,8 +39,6 @@ public sealed class Drafting
         if (Find(item.MakeUp) is not { } makeUp)
             return new Draft(null, null, null, [new Problem("makeUp", item.MakeUp, 0, "no such make-up", MakeUps[0].Key)]);
         var reading = new Reading(makeUp, item, unit);
-        if (item.Quantity is < 1 or > 500)
-            reading.Problems.Add(new Problem("quantity", $"{item.Quantity}", 0, "from 1 to 500 can be made", "1"));
         if (reading.Problems.Count == 0) reading.Problems.AddRange(makeUp.Check(reading));
         if (reading.Problems.Count > 0) return new Draft(null, null, reading, reading.Problems);
         var pattern = makeUp.Draft(reading);

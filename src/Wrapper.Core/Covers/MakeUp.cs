@@ -43,7 +43,7 @@ public abstract class MakeUp
     /// <summary>A new item with every default written in; what <paramref name="from"/> holds already is kept.</summary>
     public Item NewItem(string id, string name, JobUnit unit, Item? from = null)
     {
-        var kept = from ?? new Item(id, name, Key, 1, null, new Dictionary<string, Entry>(), new Dictionary<string, Entry>(), new Dictionary<string, Entry>());
+        var kept = from ?? new Item(id, name, Key, "1", null, new Dictionary<string, Entry>(), new Dictionary<string, Entry>(), new Dictionary<string, Entry>());
         var choices = new Dictionary<string, Entry>(kept.Choices);
         foreach (var choice in Choices)
             if (!choices.TryGetValue(choice.Key, out var entry) || !Takes(choice, entry))

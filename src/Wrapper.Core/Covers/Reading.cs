@@ -19,6 +19,7 @@ public sealed class Reading
     public Reading(MakeUp makeUp, Item item, JobUnit unit)
     {
         (this.makeUp, this.item, Unit) = (makeUp, item, unit);
+        Quantity = ReadWhole("quantity", item.Quantity, 1, 500, "1") ?? 0;
         ReadMeasures();
         ReadChoices();
         ReadAllowances();
@@ -26,6 +27,9 @@ public sealed class Reading
 
     /// <summary>The job's unit.</summary>
     public JobUnit Unit { get; }
+
+    /// <summary>How many are made, from 1 to 500.</summary>
+    public int Quantity { get; }
 
     /// <summary>What could not be read, in the order of the declaration.</summary>
     public List<Problem> Problems { get; } = [];
@@ -106,11 +110,15 @@ public sealed class Reading
 
     private void ReadCount(string field, Choice choice, Entry? entry)
     {
-        var given = entry?.Typed.Trim() ?? "";
-        if (int.TryParse(given, NumberStyles.None, CultureInfo.InvariantCulture, out var count) && count >= choice.Min && count <= choice.Max)
-            answers[choice.Key] = given;
-        else
-            Problems.Add(new Problem(field, given, 0, $"a whole number from {choice.Min} to {choice.Max} is needed", choice.Default));
+        if (ReadWhole(field, entry?.Typed ?? "", choice.Min, choice.Max, choice.Default) is { } count)
+            answers[choice.Key] = count.ToString(CultureInfo.InvariantCulture);
+    }
+
+    private int? ReadWhole(string field, string given, int min, int max, string example)
+    {
+        if (int.TryParse(given.Trim(), NumberStyles.None, CultureInfo.InvariantCulture, out var number) && number >= min && number <= max) return number;
+        Problems.Add(new Problem(field, given, 0, $"a whole number from {min} to {max} is needed", example));
+        return null;
     }
 
     private void ReadAllowances()

@@ -2,19 +2,19 @@ namespace Wrapper.Core.Jobs;
 
 using Wrapper.Core.Lengths;
 
-/// <summary>One cover to be made, in its maker's words: which make-up, and what was entered for it.</summary>
+/// <summary>One cover to be made, in its maker's words: which make-up, how many, and what was entered for it, all as typed.</summary>
 public sealed record Item(
     string Id,
     string Name,
     string MakeUp,
-    int Quantity,
+    string Quantity,
     string? Cloth,
     IReadOnlyDictionary<string, Entry> Measures,
     IReadOnlyDictionary<string, Entry> Choices,
     IReadOnlyDictionary<string, Entry> Allowances);
 
 /// <summary>
-/// One cloth of a job. <paramref name="Step"/> is what the shop cuts in (<c>1/8 yd</c>, <c>10 cm</c>); <paramref name="Price"/> is
+/// One cloth of a job. <paramref name="Step"/> is what the shop cuts in (<c>1/8 yd</c>, <c>10 cm</c>); <paramref name="Price"/>, as typed and empty while unknown, is
 /// for one yard or metre by <paramref name="PricedBy"/>; <paramref name="Tone"/> is its colour on drawings, <c>#rrggbb</c>.
 /// </summary>
 public sealed record JobCloth(
@@ -25,7 +25,7 @@ public sealed record JobCloth(
     bool OneWay,
     Entry Step,
     Entry Margin,
-    decimal? Price,
+    string Price,
     string PricedBy,
     string Tone)
 {
@@ -33,7 +33,7 @@ public sealed record JobCloth(
     public static JobCloth Usual(string id, string name, JobUnit unit)
     {
         Entry Of(string inches, string metric) => new(unit.IsInches() ? inches : metric, unit);
-        return new JobCloth(id, name, Of("54", "140"), Of("1/2", "1.5"), false, Of("1/8 yd", "10 cm"), Of("0", "0"), null, unit.IsInches() ? "yd" : "m", "#5d7284");
+        return new JobCloth(id, name, Of("54", "140"), Of("1/2", "1.5"), false, Of("1/8 yd", "10 cm"), Of("0", "0"), "", unit.IsInches() ? "yd" : "m", "#5d7284");
     }
 }
 

@@ -9,6 +9,9 @@ namespace Wrapper.Core.Jobs;
 /// <summary>One item's draft within a plan, with the letters of its pieces (<c>a</c>, <c>b</c>, …) by piece key.</summary>
 public sealed record ItemPlan(Item Item, int Number, Draft Draft, IReadOnlyDictionary<string, string> Letters)
 {
+    /// <summary>How many are made; none while the item is in doubt.</summary>
+    public int Quantity => Draft.Pattern is null ? 0 : Draft.Reading!.Quantity;
+
     /// <summary>The label of a piece: item number and letter, <c>2c</c>.</summary>
     public string Label(string piece) => $"{Number}{Letters[piece]}";
 }
@@ -38,7 +41,7 @@ public static class Planning
     /// <summary>Lays one item alone on <paramref name="cloth"/>, for comparing make-ups; null when either is in doubt or too wide.</summary>
     public static ClothLay? Alone(ItemPlan item, ClothReading cloth)
     {
-        if (item.Draft.Pattern is null || cloth.Problems.Count > 0) return null;
+        if (item.Draft.Pattern is null || !cloth.CanBeLaid) return null;
         var lay = LayTable.Of([.. PiecesOf(item)], cloth.Usable.Value, cloth.Cloth.OneWay);
         return lay.Misfits.Count == 0 ? lay : null;
     }
@@ -58,9 +61,9 @@ public static class Planning
         var pieces = items.Where(item => (item.Item.Cloth ?? job.Cloths[0].Id) == cloth.Id).SelectMany(PiecesOf).Take(MostPieces + 1).ToList();
         if (pieces.Count > MostPieces)
             reading.Problems.Add(new Problem($"cloths.{cloth.Id}.pieces", $"over {MostPieces}", 0, $"more than {MostPieces} pieces are cut from this cloth: lower the quantities, or make several jobs of it", $"{MostPieces}"));
-        if (!lay || reading.Problems.Count > 0 || pieces.Count == 0) return new ClothPlan(reading, pieces, null, null, reading.Problems);
+        if (!lay || !reading.CanBeLaid || pieces.Count is 0 or > MostPieces) return new ClothPlan(reading, pieces, null, null, reading.Problems);
         var laid = LayTable.Of(pieces, reading.Usable.Value, cloth.OneWay);
-        var problems = laid.Misfits.DistinctBy(misfit => misfit.Label).Select(misfit => TooWide(misfit, reading, job.Unit)).ToList();
+        List<Problem> problems = [.. reading.Problems, .. laid.Misfits.DistinctBy(misfit => misfit.Label).Select(misfit => TooWide(misfit, reading, job.Unit))];
         return new ClothPlan(reading, pieces, laid, problems.Count == 0 ? Buying.Of(laid.Best.Length, reading) : null, problems);
     }
 
@@ -76,7 +79,7 @@ public static class Planning
     private static IEnumerable<LayPiece> PiecesOf(ItemPlan item) =>
         from piece in item.Draft.Pattern?.Pieces ?? []
         let turned = piece.TurnedOver ? piece.Cut.Mirrored() : piece.Cut
-        from instance in Enumerable.Range(1, piece.Quantity * item.Item.Quantity)
+        from instance in Enumerable.Range(1, piece.Quantity * item.Quantity)
         select new LayPiece($"{item.Item.Id}/{piece.Key}/{instance}", item.Item.Id, piece.Key, item.Label(piece.Key), instance % 2 == 0 ? turned : piece.Cut, piece.Grain);
 
     private static string Letter(int at) => at < 26 ? $"{(char)('a' + at)}" : $"{Letter((at / 26) - 1)}{(char)('a' + (at % 26))}";

@@ -30,10 +30,11 @@ internal static class JobLimits
     public static IEnumerable<Problem> Check(Item item)
     {
         var entries = item.Measures.Concat(item.Choices).Concat(item.Allowances).ToList();
-        if (entries.Count > MostEntries || entries.Any(entry => entry.Value is null || entry.Value.Typed.Length > LongestEntry))
+        if (entries.Count > MostEntries || item.Quantity.Length > LongestEntry || entries.Any(entry => entry.Value is null || entry.Value.Typed.Length > LongestEntry))
             yield return new Problem($"items.{item.Id}", item.Name, 0, $"more than {MostEntries} entries, or one that is null or longer than {LongestEntry} characters", "W: 46 1/2");
     }
 
     private static IEnumerable<(string, string?)> Names(JobDocument job) =>
-        job.Items.Select(item => ($"items.{item.Id}.name", (string?)item.Name)).Concat(job.Cloths.Select(cloth => ($"cloths.{cloth.Id}.name", (string?)cloth.Name)));
+        job.Items.Select(item => ($"items.{item.Id}.name", (string?)item.Name)).Concat(job.Cloths.Select(cloth => ($"cloths.{cloth.Id}.name", (string?)cloth.Name)))
+            .Concat(job.Cloths.Select(cloth => ($"cloths.{cloth.Id}.price", (string?)cloth.Price)));
 }

@@ -33,13 +33,13 @@ internal static class DemoJobs
             Customer = "Ferncliff Observatory Lodge",
             Cloths =
             [
-                new("slate", "Slate wool twill", E("54"), E("1/2"), false, E("1/8 yd"), E("0"), 38.50m, "yd", "#5d7284"),
-                new("fern", "Fern velvet", E("55"), E("5/8"), true, E("1/4 yd"), E("0"), 46.00m, "yd", "#5f7a5c"),
+                new("slate", "Slate wool twill", E("54"), E("1/2"), false, E("1/8 yd"), E("0"), "38.50", "yd", "#5d7284"),
+                new("fern", "Fern velvet", E("55"), E("5/8"), true, E("1/4 yd"), E("0"), "46", "yd", "#5f7a5c"),
             ],
             Items =
             [
                 Item(strip, "bench-middle", "Middle cushion", "slate", JobUnit.Inch, [("W", "46 1/2"), ("L", "19 1/4"), ("T", "4")], [("zipTurn", "3")]),
-                Item(strip, "bench-end", "End cushion", "slate", JobUnit.Inch, [("W", "22 1/4"), ("L", "19 1/4"), ("T", "4"), ("r", "3")], []) with { Quantity = 2 },
+                Item(strip, "bench-end", "End cushion", "slate", JobUnit.Inch, [("W", "22 1/4"), ("L", "19 1/4"), ("T", "4"), ("r", "3")], []) with { Quantity = "2" },
                 Item(folded, "bench-kneeler", "Kneeler", "fern", JobUnit.Inch, [("W", "30"), ("L", "14"), ("T", "3 1/2")], [("ease", "exact"), ("zip", "inside")]),
             ],
         };
@@ -53,10 +53,10 @@ internal static class DemoJobs
         return JobDocument.Empty("Saloon berths", JobUnit.Centimetre) with
         {
             Customer = "Barge Marigold",
-            Cloths = [new("canvas", "Ochre canvas", E("140"), E("1.5"), false, E("10 cm"), E("0"), 29.00m, "m", "#b88a3e")],
+            Cloths = [new("canvas", "Ochre canvas", E("140"), E("1.5"), false, E("10 cm"), E("0"), "29", "m", "#b88a3e")],
             Items =
             [
-                Item(strip, "berth", "Berth cushion", "canvas", JobUnit.Centimetre, [("W", "188"), ("L", "62.5"), ("T", "10")], [("panelGrain", "across"), ("zipTurn", "20"), ("cord", "none")]) with { Quantity = 2 },
+                Item(strip, "berth", "Berth cushion", "canvas", JobUnit.Centimetre, [("W", "188"), ("L", "62.5"), ("T", "10")], [("panelGrain", "across"), ("zipTurn", "20"), ("cord", "none")]) with { Quantity = "2" },
             ],
         };
 

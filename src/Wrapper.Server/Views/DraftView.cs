@@ -93,7 +93,7 @@ public sealed record PieceView(
     IReadOnlyList<EdgeView> Edges)
 {
     internal static PieceView Of(Piece piece, ItemPlan plan, JobUnit unit) => new(
-        piece.Key, plan.Label(piece.Key), piece.Name, piece.Quantity * plan.Item.Quantity, piece.Grain, piece.TurnedOver, piece.Note,
+        piece.Key, plan.Label(piece.Key), piece.Name, piece.Quantity * plan.Quantity, piece.Grain, piece.TurnedOver, piece.Note,
         Drawing.Box(piece.Cut), Drawing.Path(piece.Cut), Drawing.Path(piece.Stitch),
         [.. piece.Lines.Select(line => new LineView(line.Kind, SketchView.Span(line.From, line.To)))],
         [.. piece.Notches.Select(notch => NotchView.Of(piece, notch))],

@@ -33,7 +33,7 @@ public sealed record ClothView(
 {
     internal static ClothView Of(ClothPlan plan, JobDocument job)
     {
-        var readable = plan.Reading.Problems.Count == 0;
+        var readable = plan.Reading.CanBeLaid;
         return new ClothView(
             plan.Reading.Cloth.Id,
             plan.Reading.Lengths.ToDictionary(pair => pair.Key, pair => LengthView.Finished(pair.Value, job.Unit)),
@@ -120,7 +120,7 @@ public sealed record TotalsView(LengthView Bought, string? Cost, string? Minutes
         var bought = plan.Cloths.Where(cloth => cloth.Buying is not null).Select(cloth => cloth.Buying!).ToList();
         if (bought.Count == 0) return null;
         var total = bought.Aggregate(Length.Zero, (sum, buying) => sum + buying.Bought);
-        var minutes = plan.Items.Where(item => item.Draft.Pattern is not null).Sum(item => Core.Making.Minutes.Of(item.Draft.Pattern!) * item.Item.Quantity);
+        var minutes = plan.Items.Where(item => item.Draft.Pattern is not null).Sum(item => Core.Making.Minutes.Of(item.Draft.Pattern!) * item.Quantity);
         var inDoubt = plan.Items.Count(item => item.Draft.Pattern is null) + plan.Cloths.Count(cloth => cloth.Problems.Count > 0);
         return new TotalsView(
             LengthView.Cloth(total, job.Unit),

@@ -349,13 +349,12 @@ export interface components {
         Health: {
             status: string;
         };
-        /** @description One cover to be made, in its maker's words: which make-up, and what was entered for it. */
+        /** @description One cover to be made, in its maker's words: which make-up, how many, and what was entered for it, all as typed. */
         Item: {
             id: string;
             name: string;
             makeUp: string;
-            /** Format: int32 */
-            quantity: number;
+            quantity: string;
             cloth: null | string;
             measures: {
                 [key: string]: components["schemas"]["Entry"];
@@ -375,7 +374,7 @@ export interface components {
             draft: components["schemas"]["DraftView"];
         };
         /**
-         * @description One cloth of a job. Step is what the shop cuts in (`1/8 yd`, `10 cm`); Price is
+         * @description One cloth of a job. Step is what the shop cuts in (`1/8 yd`, `10 cm`); Price, as typed and empty while unknown, is
          *     for one yard or metre by PricedBy; Tone is its colour on drawings, `#rrggbb`.
          */
         JobCloth: {
@@ -386,8 +385,7 @@ export interface components {
             oneWay: boolean;
             step: components["schemas"]["Entry"];
             margin: components["schemas"]["Entry"];
-            /** Format: double */
-            price: null | number;
+            price: string;
             pricedBy: string;
             tone: string;
         };

@@ -17,7 +17,7 @@ export function ItemRail() {
               <button type="button" aria-pressed={each.id === item?.id} onClick={() => take(each.id)}>
                 <span className="title">
                   <b>{at + 1}</b> {each.name}
-                  {each.quantity > 1 && <span> × {each.quantity}</span>}
+                  {each.quantity !== '1' && <span> × {each.quantity}</span>}
                 </span>
                 {draft?.sketch && <SketchDrawing sketch={draft.sketch} share={draft.sketch.box.width / widest} />}
                 {draft && draft.problems.length > 0 && <span className="doubt">in doubt</span>}

@@ -1,5 +1,5 @@
 import { Button, Input, Segmented } from 'antd'
-import { useRef, useState } from 'react'
+import { useRef } from 'react'
 import { newId, unitWord, type Cloth, type ClothPlan } from '../api/client'
 import { EntryField } from '../job/EntryField'
 import { useScene } from '../job/context'
@@ -37,7 +37,15 @@ export function ClothFields({ cloth, planned, show, priced }: Props) {
           write={(typed, at) => edit({ [key]: { typed, unit: job.document.unit } }, at)}
         />
       ))}
-      {priced && <PriceField cloth={cloth} edit={(price) => edit({ price })} problem={problem('price')?.reason} />}
+      {priced && (
+        <EntryField
+          name={`cloths.${cloth.id}.price`}
+          label="Price"
+          unit={job.document.currency}
+          state={{ entry: { typed: cloth.price, unit: job.document.unit }, read: undefined, problem: problem('price') }}
+          write={(price, at) => edit({ price }, at)}
+        />
+      )}
       {priced && (
         <Segmented aria-label="Priced by" name={`by-${cloth.id}`} value={cloth.pricedBy} options={[{ value: 'yd', label: 'a yard' }, { value: 'm', label: 'a metre' }]} onChange={(pricedBy) => edit({ pricedBy }, '')} />
       )}
@@ -54,31 +62,4 @@ export function OtherProblems({ planned, asked }: { planned: ClothPlan | undefin
   return planned?.problems
     .filter((problem) => !asked.some((field) => problem.field.endsWith(`.${field}`)))
     .map((problem) => <p key={problem.reason} className="problem" role="alert">{problem.reason}. <span>For example {problem.example}.</span></p>)
-}
-
-function PriceField({ cloth, edit, problem }: { cloth: Cloth; edit: (price: number | null) => void; problem: string | undefined }) {
-  const { job } = useScene()
-  const [text, setText] = useState<string>()
-  const bad = text !== undefined && text.trim() !== '' && !/^\d{1,6}([.,]\d{1,2})?$/.test(text.trim())
-  return (
-    <div className="entry">
-      <label htmlFor={`price-${cloth.id}`}>Price</label>
-      <Input
-        id={`price-${cloth.id}`}
-        prefix={job.document.currency}
-        inputMode="decimal"
-        status={bad ? 'error' : ''}
-        value={text ?? (cloth.price === null ? '' : cloth.price.toFixed(2))}
-        onFocus={() => setText(cloth.price === null ? '' : String(cloth.price))}
-        onBlur={() => { if (!bad) setText(undefined) }}
-        onChange={(event) => {
-          const typed = event.currentTarget.value
-          setText(typed)
-          if (typed.trim() === '') edit(null)
-          else if (/^\d{1,6}([.,]\d{1,2})?$/.test(typed.trim())) edit(Number(typed.trim().replace(',', '.')))
-        }}
-      />
-      {(bad || problem) && <p className="problem" role="alert">{problem ?? `“${text ?? ''}”: a price is needed, or nothing`}. <span>For example 24.50.</span></p>}
-    </div>
-  )
 }

@@ -57,7 +57,7 @@ export default function Measure() {
             <Problems measure={current.key} />
           </div>
         )}
-        {current && <MeasurePad key={current.key} measure={current.key} next={() => next(current.key)} />}
+        {current && <MeasurePad key={`${item.id}/${current.key}`} measure={current.key} next={() => next(current.key)} />}
       </section>
     </>
   )
@@ -100,9 +100,7 @@ function ItemLine() {
   return (
     <div className="item-line" onFocus={() => { step.current = newId() }}>
       <label>Called<Input value={item.name} maxLength={80} onChange={(event) => edit({ name: event.currentTarget.value })} /></label>
-      <label>How many
-        <Input value={item.quantity === 0 ? '' : item.quantity} inputMode="numeric" status={problem ? 'error' : ''} onChange={(event) => edit({ quantity: Number(event.currentTarget.value.replace(/\D/g, '').slice(0, 4)) })} />
-      </label>
+      <label>How many<Input value={item.quantity} inputMode="numeric" status={problem ? 'error' : ''} onChange={(event) => edit({ quantity: event.currentTarget.value })} /></label>
       <label>Cut from
         <Select
           aria-label="Cut from"

@@ -26,6 +26,9 @@ it('leaves the lay in doubt while a cloth has a problem', () => {
   const cloth = { problems: [problem('cloths.c.width')], lay: null, buying: null } as unknown as Plan['cloths'][number]
   expect(stageState('lay', scene([draft()], { cloths: [cloth] }))).toEqual({ is: 'doubt', count: 1 })
   expect(stageState('buy', scene([draft()], { cloths: [cloth] }))).toEqual({ is: 'empty' })
+  const unpriced = { problems: [problem('cloths.c.price')], lay: {}, buying: null } as unknown as Plan['cloths'][number]
+  expect(stageState('lay', scene([draft()], { cloths: [unpriced] }))).toEqual({ is: 'done' })
+  expect(stageState('buy', scene([draft()], { cloths: [unpriced] }))).toEqual({ is: 'doubt', count: 1 })
 })
 
 it.each([['', '1/2', '1/2'], ['46', '1/2', '46 1/2'], ['46 1/2', '5/8', '46 5/8'], ['0', '3/4', '3/4'], ['7/8', '1/8', '1/8']])(

@@ -1,3 +1,4 @@
+import type { Problem } from '../api/client'
 import type { JobScene } from '../job/context'
 
 export const stages = [
@@ -14,6 +15,8 @@ export type StageState = { is: 'empty' } | { is: 'done' } | { is: 'doubt'; count
 
 const startsWith: Record<'measure' | 'make-up', string[]> = { measure: ['measures.', 'quantity'], 'make-up': ['choices.', 'allowances.', 'makeUp'] }
 
+const ofBuying = (problem: Problem) => /\.(step|margin|price)$/.test(problem.field)
+
 /** How far a stage has come: problems of its own fields leave it in doubt. */
 export function stageState(key: StageKey, { job, plan }: JobScene): StageState {
   const { items } = job.document
@@ -27,8 +30,8 @@ export function stageState(key: StageKey, { job, plan }: JobScene): StageState {
     case 'pieces':
       return verdict(drafts.filter((draft) => draft.pattern && !draft.pattern.seamsHold).length, drafts.some((draft) => draft.pattern))
     case 'lay':
-      return verdict(plan.cloths.filter((cloth) => cloth.problems.length > 0).length, plan.cloths.some((cloth) => cloth.lay))
+      return verdict(plan.cloths.filter((cloth) => cloth.problems.some((problem) => !ofBuying(problem))).length, plan.cloths.some((cloth) => cloth.lay))
     case 'buy':
-      return verdict(plan.problems.length, plan.cloths.some((cloth) => cloth.buying))
+      return verdict(plan.problems.length + plan.cloths.filter((cloth) => cloth.problems.some(ofBuying)).length, plan.cloths.some((cloth) => cloth.buying))
   }
 }

@@ -24,7 +24,7 @@ internal sealed class BoxingStrip
         (lapFirst, lapLast) = (ends is "one" or "both" && lap.IsPositive, ends == "both" && lap.IsPositive);
         places = Places(reading);
         cuts = [.. places.Select(place => place.Value)];
-        Pieces = [.. Enumerable.Range(0, cuts.Count - 1).Select(at => Length(reading, at))];
+        Pieces = [.. Enumerable.Range(0, cuts.Count - 1).Select(at => PieceAt(reading, at))];
     }
 
     public IReadOnlyList<Piece> Pieces { get; }
@@ -66,9 +66,9 @@ internal sealed class BoxingStrip
 
     private string KeyOf(int at) => cuts.Count == 2 ? "boxing" : $"boxing-{at + 1}";
 
-    private Length TuckedBefore(int at) => at == 0 && lapFirst ? 2 * lap : Lengths.Length.Zero;
+    private Length TuckedBefore(int at) => at == 0 && lapFirst ? 2 * lap : Length.Zero;
 
-    private Length TuckedAfter(int at) => at == cuts.Count - 2 && lapLast ? 2 * lap : Lengths.Length.Zero;
+    private Length TuckedAfter(int at) => at == cuts.Count - 2 && lapLast ? 2 * lap : Length.Zero;
 
     private Seam Tuck(string name, int at, string edge, bool fromRight, Working o)
     {
@@ -78,7 +78,7 @@ internal sealed class BoxingStrip
         return new Seam(name, SeamKind.Lap, [new Run(key, 1, edge, end - (2 * lap), end - lap)], [new Run(key, 1, edge, end - lap)], o);
     }
 
-    private Piece Length(Reading reading, int at)
+    private Piece PieceAt(Reading reading, int at)
     {
         var key = KeyOf(at);
         Working Edge(string edge) => reading.EdgeAllowance("s", key, edge);
@@ -90,7 +90,7 @@ internal sealed class BoxingStrip
             .Where(mark => mark > cuts[at] && mark < cuts[at + 1])
             .Select(mark => mark - cuts[at] + TuckedBefore(at)).ToList();
         var (end, depth) = (length.Value, plan.Box.Depth.Value);
-        var square = plan.Radius.Value == Lengths.Length.Zero;
+        var square = plan.Radius.Value == Length.Zero;
         return new Piece(key, cuts.Count == 2 ? "boxing" : $"boxing, length {at + 1}", 1,
             new Dictionary<string, Working> { ["length"] = length, ["depth"] = plan.Box.Depth },
             d => Outline.Rectangle(d["length"], d["depth"], "lower", "right end", "upper", "left end"))
@@ -98,13 +98,13 @@ internal sealed class BoxingStrip
             Allowances = new[] { "lower", "right end", "upper", "left end" }.ToDictionary(edge => edge, Edge),
             Grain = grain,
             Notches = [.. marks.SelectMany(mark => new[] { new Notch("lower", mark, square), new Notch("upper", end - mark, square) })],
-            Lines = [.. Folds(at, end).Select(x => new InnerLine("fold", new(x, Lengths.Length.Zero), new(x, depth)))],
+            Lines = [.. Folds(at, end).Select(x => new InnerLine("fold", new(x, Length.Zero), new(x, depth)))],
             Sizes =
             [
                 new("cut length", SizeKind.Cut, length + Edge("left end") + Edge("right end"), new(-Edge("left end").Value, -Edge("lower").Value), new(end + Edge("right end").Value, -Edge("lower").Value)),
                 new("cut depth", SizeKind.Cut, plan.Box.Depth + Edge("lower") + Edge("upper"), new(-Edge("left end").Value, -Edge("lower").Value), new(-Edge("left end").Value, depth + Edge("upper").Value)),
-                new("finished length, lap included", SizeKind.Finished, length, new(Lengths.Length.Zero, Lengths.Length.Zero), new(end, Lengths.Length.Zero)),
-                new("finished depth", SizeKind.Finished, plan.Box.Depth, new(Lengths.Length.Zero, Lengths.Length.Zero), new(Lengths.Length.Zero, depth)),
+                new("finished length, lap included", SizeKind.Finished, length, new(Length.Zero, Length.Zero), new(end, Length.Zero)),
+                new("finished depth", SizeKind.Finished, plan.Box.Depth, new(Length.Zero, Length.Zero), new(Length.Zero, depth)),
             ],
             Note = marks.Count == 0 ? "" : square ? "Clip each corner mark to just short of the stitch line." : "Notch both edges at both ends of each rounded corner.",
         };
