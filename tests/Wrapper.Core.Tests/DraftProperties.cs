@@ -24,40 +24,69 @@ public class DraftProperties
             }
         }, iter: 400);
 
-    // The band between stitch line and raw edge: allowance times edge, plus the mitres; a square convex corner adds a x b and a
-    // concave one takes it away. For pieces of straight, square edges that is exact.
+    // The band between stitch line and raw edge: allowance times edge, plus at each corner the kite between both offsets and the
+    // mitre: with a turn t its legs are (b - a cos t) / sin t and (a - b cos t) / sin t long. Along an arc a ring's share is added.
     [Fact]
     public void Area_of_the_cut_is_that_of_the_stitch_line_plus_its_allowances() =>
         Variants.Makeable.Sample(item =>
         {
-            foreach (var piece in Items.Pattern(item).Pieces.Where(p => p.UncutShape is null && p.Stitch.Edges.All(e => e.Radius is null)))
+            foreach (var piece in Items.Pattern(item).Pieces.Where(p => p.UncutShape is null))
             {
                 var edges = piece.Stitch.Edges;
-                double Mm(Length l) => l.Ticks / 3840.0;
-                double A(int at) => piece.Allowances.TryGetValue(edges[(at + edges.Count) % edges.Count].Name, out var a) ? Mm(a.Value) : 0;
+                double A(int at) => piece.Allowances.TryGetValue(edges[at % edges.Count].Name, out var a) ? Mm(a.Value) : 0;
                 var band = 0.0;
+                var exact = true;
                 for (var at = 0; at < edges.Count; at++)
                 {
-                    var (p, q, o) = (edges[at].Start, edges[(at + 1) % edges.Count].Start, edges[(at + edges.Count - 1) % edges.Count].Start);
-                    var turn = Math.Sign((Mm(p.X - o.X) * Mm(q.Y - p.Y)) - (Mm(p.Y - o.Y) * Mm(q.X - p.X)));
-                    band += (A(at) * Mm(piece.Stitch.LengthOf(edges[at].Name))) + (turn * A(at) * A(at - 1));
+                    var (curve, next) = (new Bend(piece.Stitch, at), new Bend(piece.Stitch, (at + 1) % edges.Count));
+                    band += (A(at) * Mm(piece.Stitch.LengthOf(edges[at].Name))) + (curve.Turned * A(at) * A(at) / 2);
+                    var turn = next.Start - curve.End;
+                    turn -= 2 * Math.PI * Math.Round(turn / (2 * Math.PI));
+                    // Where an arc meets a corner the mitre lies on the arc, not on its tangent; there the kite is only near.
+                    if (Math.Abs(turn) < 2e-3) exact &= A(at) == A(at + 1);
+                    else if (curve.Turned != 0 || next.Turned != 0) exact = false;
+                    else band += ((A(at) * (A(at + 1) - (A(at) * Math.Cos(turn)))) + (A(at + 1) * (A(at) - (A(at + 1) * Math.Cos(turn))))) / Math.Sin(turn) / 2;
                 }
-                Assert.Equal(piece.Stitch.AreaSquareMetres() + (band / 1e6), piece.Cut.AreaSquareMetres(), 1e-6);
+                if (exact) Assert.Equal(piece.Stitch.AreaSquareMetres() + (band / 1e6), piece.Cut.AreaSquareMetres(), 3e-6);
             }
-        }, iter: 200);
+        }, iter: 300);
+
+    private static double Mm(Length length) => length.Ticks / 3840.0;
+
+    // An edge by its headings, reckoned from its ends and its radius.
+    private readonly record struct Bend(double Start, double End, double Turned)
+    {
+        public Bend(Outline outline, int at) : this(0, 0, 0)
+        {
+            var (edge, to) = (outline.Edges[at], outline.Edges[(at + 1) % outline.Edges.Count].Start);
+            var (dx, dy) = (Mm(to.X - edge.Start.X), Mm(to.Y - edge.Start.Y));
+            var chord = Math.Atan2(dy, dx);
+            var swept = edge.Radius is { } r ? 2 * Math.Asin(Math.Min(1, Math.Sqrt((dx * dx) + (dy * dy)) / 2 / Mm(r))) : 0;
+            if (edge.Large) swept = (2 * Math.PI) - swept;
+            Turned = edge.Outward ? swept : -swept;
+            (Start, End) = (chord - (Turned / 2), chord + (Turned / 2));
+        }
+    }
 
     [Fact]
-    public void An_eighth_of_an_inch_in_any_dimension_is_named_by_the_seam_check() =>
+    public void An_eighth_of_an_inch_in_any_dimension_is_caught_by_the_seam_check() =>
         Variants.Makeable.Sample(item =>
         {
             var pattern = Items.Pattern(item);
-            foreach (var piece in pattern.Pieces.Where(piece => !piece.Key.StartsWith("cord", StringComparison.Ordinal)))
+            foreach (var piece in pattern.Pieces)
                 foreach (var (name, working) in piece.Dimensions.Where(d => d.Value.Value.IsPositive))
                 {
-                    var report = SeamCheck.Of(pattern.With(piece.Redrawn(name, working.Value + Length.Inches(0, 1, 8))), JobUnit.Inch);
-                    Assert.True(report.Seams.Any(seam => seam.Fault is not null), $"{item.MakeUp}: {piece.Key} {name} passed unseen");
+                    var changed = piece.Redrawn(name, working.Value + Length.Inches(0, 1, 8));
+                    // A waist that moves by the thickness of a pencil line changes no length: 1/16 in is what a seam may differ by.
+                    if (Moved(piece.Stitch, changed.Stitch) <= Length.Inches(0, 1, 16)) continue;
+                    var report = SeamCheck.Of(pattern.With(changed), JobUnit.Inch);
+                    Assert.True(!report.Holds, $"{item.MakeUp}: {piece.Key} {name} passed unseen");
                 }
         }, iter: 60);
+
+    private static Length Moved(Outline before, Outline after) => before.Edges
+        .Join(after.Edges, edge => edge.Name, edge => edge.Name, (a, b) => Length.Max((a.Start.X - b.Start.X).Abs(), (a.Start.Y - b.Start.Y).Abs()))
+        .DefaultIfEmpty(Length.Inches(1)).Max();
 
     [Fact]
     public void A_seam_left_out_leaves_its_edges_uncovered() =>

@@ -147,13 +147,19 @@ internal sealed partial class Evaluator
         {
             case "pi": return Math.PI;
             case "root 2": return Math.Sqrt(2);
-            case "the larger of" or "the smaller of":
+            case "the larger of" or "the smaller of" or "the slant across" or "the arc over":
                 Assert.Equal("(", tokens[at++]);
                 var first = Whole();
                 Assert.Equal(";", tokens[at++]);
                 var second = Whole();
                 Assert.Equal(")", tokens[at++]);
-                return token == "the larger of" ? Math.Max(first, second) : Math.Min(first, second);
+                return token switch
+                {
+                    "the larger of" => Math.Max(first, second),
+                    "the smaller of" => Math.Min(first, second),
+                    "the slant across" => Math.Sqrt((first * first) + (second * second)),
+                    _ => Arc(first, second),
+                };
             case "(":
                 var inner = Whole();
                 Assert.Equal(")", tokens[at++]);
@@ -162,12 +168,19 @@ internal sealed partial class Evaluator
         }
     }
 
+    // Half the chord and the rise give the radius; the angle at the centre by its cosine.
+    private static double Arc(double chord, double rise)
+    {
+        var radius = ((chord * chord / 4) + (rise * rise)) / (2 * rise);
+        return 2 * radius * Math.Acos((radius - rise) / radius);
+    }
+
     private static double Number(string token) => token.Split(' ').Sum(part =>
     {
         var fraction = part.Split('/').Select(p => double.Parse(p, CultureInfo.InvariantCulture)).ToArray();
         return fraction.Length == 2 ? fraction[0] / fraction[1] : fraction[0];
     });
 
-    [GeneratedRegex(@"^(\d+ \d+/\d+|\d+/\d+|\d+(\.\d+)?|pi|root 2|the larger of|the smaller of|, up to the next|[-+−×÷%();])")]
+    [GeneratedRegex(@"^(\d+ \d+/\d+|\d+/\d+|\d+(\.\d+)?|pi|root 2|the larger of|the smaller of|the slant across|the arc over|, up to the next|[-+−×÷%();])")]
     private static partial Regex Token();
 }

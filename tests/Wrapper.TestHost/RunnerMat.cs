@@ -30,9 +30,9 @@ public sealed class RunnerMat : MakeUp
     public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } =
         [new("h", "Hem", AllowanceRole.Hem, Length.Inches(1), Length.Millimetres(25))];
 
-    public override Sketch Sketch(Func<string, Length?> size)
+    public override Sketch Sketch(Reading reading)
     {
-        var (a, b) = (size("A") ?? Length.Inches(40), size("B") ?? Length.Inches(12));
+        var (a, b) = (reading.Known("A") ?? Length.Inches(40), reading.Known("B") ?? Length.Inches(12));
         Point At(Length x, Length y) => new(x, y);
         var o = Length.Zero;
         return new Sketch([new("face", [At(o, o), At(a, o), At(a, b), At(o, b)])], [new("A", At(o, o), At(a, o)), new("B", At(a, o), At(a, b))]);

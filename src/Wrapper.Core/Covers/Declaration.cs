@@ -3,8 +3,32 @@ using Wrapper.Core.Lengths;
 
 namespace Wrapper.Core.Covers;
 
+/// <summary>What is entered for a measure.</summary>
+[JsonConverter(typeof(JsonStringEnumConverter<MeasureKind>))]
+public enum MeasureKind
+{
+    /// <summary>A length off the tape.</summary>
+    [JsonStringEnumMemberName("length")] Length,
+
+    /// <summary>A traced outline: points and arcs, or an SVG path (see <see cref="Patterns.OutlineReader"/>).</summary>
+    [JsonStringEnumMemberName("outline")] Outline,
+}
+
 /// <summary>A measurement that a make-up asks for: its letter on the drawing, what to hold the tape against, and its sane range.</summary>
-public sealed record Measure(string Key, string Name, string HoldTape, LengthLimits Limits, bool Optional = false);
+public sealed record Measure(string Key, string Name, string HoldTape, LengthLimits Limits, bool Optional = false)
+{
+    /// <summary>What is entered.</summary>
+    public MeasureKind Kind { get; init; }
+
+    /// <summary>Whether it must fit inside something: of two readings the smaller counts then, else the larger (handbook §1.1).</summary>
+    public bool FitsInside { get; init; }
+
+    /// <summary>When it is asked; always if null.</summary>
+    public Condition? ShownWhen { get; init; }
+
+    /// <summary>The same measure, asked only while <paramref name="choice"/> has one of these answers.</summary>
+    public Measure When(string choice, params string[] answers) => this with { ShownWhen = new Condition(choice, answers) };
+}
 
 /// <summary>What kind of answer a choice takes.</summary>
 [JsonConverter(typeof(JsonStringEnumConverter<ChoiceKind>))]
@@ -61,6 +85,16 @@ public sealed record Choice(string Key, string Name, ChoiceKind Kind)
 
     /// <summary>Under which heading it stands.</summary>
     public string Group { get; init; } = "";
+
+    /// <summary>Whether it decides what is measured, and so is asked beside the measuring drawing.</summary>
+    public bool OnMeasure { get; init; }
+
+    /// <summary>The same choice, shown only while <paramref name="choice"/> has one of these answers.</summary>
+    public Choice When(string choice, params string[] answers) => this with { ShownWhen = new Condition(choice, answers) };
+
+    /// <summary>A choice of a whole number.</summary>
+    public static Choice OfCount(string key, string name, string group, int usual, int min, int max) =>
+        new(key, name, ChoiceKind.Count) { Default = $"{usual}", Min = min, Max = max, Group = group };
 
     /// <summary>A choice among options; the first is the default.</summary>
     public static Choice Of(string key, string name, string group, params Option[] options) =>

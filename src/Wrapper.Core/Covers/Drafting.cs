@@ -42,6 +42,22 @@ public sealed class Drafting
         if (reading.Problems.Count == 0) reading.Problems.AddRange(makeUp.Check(reading));
         if (reading.Problems.Count > 0) return new Draft(null, null, reading, reading.Problems);
         var pattern = makeUp.Draft(reading);
+        if (Unsound(pattern, makeUp, reading) is { } unsound) return new Draft(null, null, reading, [unsound]);
         return new Draft(pattern, SeamCheck.Of(pattern, unit), reading, []);
+    }
+
+    // The last look before anything is cut: no outline may cross itself, and no allowance may swallow an edge.
+    private static Problem? Unsound(Pattern pattern, MakeUp makeUp, Reading reading)
+    {
+        foreach (var piece in pattern.Pieces)
+        {
+            if (OutlineCheck.Fault(piece.Stitch) is { } stitch)
+                return reading.Refuse($"measures.{makeUp.Measures[0].Key}", $"the stitch line of the {piece.Name} {stitch}", "20");
+            if (OutlineCheck.Swallowed(piece) is { } edge)
+                return reading.Refuse($"allowances.{makeUp.Allowances[0].Symbol}", $"the {piece.Name} is too narrow at its {edge} edge for its allowances", reading.Unit.IsInches() ? "1/4" : "0.6");
+            if (OutlineCheck.Fault(piece.Cut) is { } cut)
+                return reading.Refuse($"allowances.{makeUp.Allowances[0].Symbol}", $"the cut line of the {piece.Name} {cut}: the allowance does not go round its inside corners", reading.Unit.IsInches() ? "1/4" : "0.6");
+        }
+        return null;
     }
 }

@@ -31,8 +31,8 @@ public abstract class MakeUp
     /// <summary>The allowances it uses.</summary>
     public abstract IReadOnlyList<AllowanceDeclaration> Allowances { get; }
 
-    /// <summary>The measuring sketch for these sizes; <paramref name="size"/> returns null for what is not measured yet.</summary>
-    public abstract Sketch Sketch(Func<string, Length?> size);
+    /// <summary>The measuring sketch, drawn from what could be read; <see cref="Reading.Known"/> is null for what is not measured yet.</summary>
+    public abstract Sketch Sketch(Reading reading);
 
     /// <summary>What makes the item impossible, with the field to look at; asked only when every field can be read by itself.</summary>
     public abstract IEnumerable<Problem> Check(Reading reading);

@@ -1,6 +1,7 @@
 using System.Globalization;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
+using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers;
 
@@ -10,8 +11,12 @@ namespace Wrapper.Core.Covers;
 /// </summary>
 public sealed class Reading
 {
+    /// <summary>What is put behind a measure's key for its second reading.</summary>
+    public const string SecondReading = " again";
+
     private readonly Dictionary<string, Length> lengths = [];
     private readonly Dictionary<string, string> answers = [];
+    private readonly Dictionary<string, Outline> outlines = [];
     private readonly MakeUp makeUp;
     private readonly Item item;
 
@@ -20,8 +25,8 @@ public sealed class Reading
     {
         (this.makeUp, this.item, Unit) = (makeUp, item, unit);
         Quantity = ReadWhole("quantity", item.Quantity, 1, 500, "1") ?? 0;
-        ReadMeasures();
         ReadChoices();
+        ReadMeasures();
         ReadAllowances();
     }
 
@@ -44,14 +49,23 @@ public sealed class Reading
     public Working MeasureOrZero(string key) =>
         Working.Of(key, makeUp.Measures.First(m => m.Key == key).Name, lengths.GetValueOrDefault($"measures.{key}"));
 
+    /// <summary>Whether an optional measure was entered.</summary>
+    public bool Has(string key) => lengths.ContainsKey($"measures.{key}");
+
+    /// <summary>A measure for drawing, null while it is not measured or cannot be read.</summary>
+    public Length? Known(string key) => lengths.TryGetValue($"measures.{key}", out var length) ? length : null;
+
+    /// <summary>A traced outline that was entered; null while it cannot be read.</summary>
+    public Outline? Traced(string key) => outlines.GetValueOrDefault(key);
+
     /// <summary>The value of a length choice.</summary>
     public Length Choice(string key) => lengths[$"choices.{key}"];
 
-    /// <summary>The key of the option chosen.</summary>
-    public string Option(string key) => answers[key];
+    /// <summary>The key of the option chosen; the usual one where none could be read.</summary>
+    public string Option(string key) => answers.GetValueOrDefault(key) ?? makeUp.Choices.First(choice => choice.Key == key).Default;
 
     /// <summary>Whether this option is chosen.</summary>
-    public bool Chosen(string choice, string option) => answers[choice] == option;
+    public bool Chosen(string choice, string option) => Option(choice) == option;
 
     /// <summary>The value of a count choice.</summary>
     public int Count(string key) => int.Parse(answers[key], CultureInfo.InvariantCulture);
@@ -77,13 +91,41 @@ public sealed class Reading
 
     private void ReadMeasures()
     {
-        foreach (var measure in makeUp.Measures)
+        foreach (var measure in makeUp.Measures.Where(measure => IsShown(measure.ShownWhen)))
         {
             var entry = item.Measures.GetValueOrDefault(measure.Key);
-            if (measure.Optional && (entry is null || string.IsNullOrWhiteSpace(entry.Typed))) continue;
-            ReadLength($"measures.{measure.Key}", entry, measure.Limits);
+            if (measure.Optional && IsEmpty(entry)) continue;
+            if (measure.Kind == MeasureKind.Outline) ReadOutline(measure.Key, entry);
+            else
+            {
+                ReadLength($"measures.{measure.Key}", entry, measure.Limits);
+                ReadAgain(measure);
+            }
         }
     }
+
+    // Read twice, write once (handbook §1.1): readings that differ by more than the tolerance are asked for again.
+    private void ReadAgain(Measure measure)
+    {
+        var (first, again) = ($"measures.{measure.Key}", $"measures.{measure.Key}{SecondReading}");
+        var entry = item.Measures.GetValueOrDefault(measure.Key + SecondReading);
+        if (IsEmpty(entry)) return;
+        ReadLength(again, entry, measure.Limits);
+        if (!lengths.TryGetValue(first, out var one) || !lengths.TryGetValue(again, out var two)) return;
+        var tolerance = Unit.IsInches() ? Length.Inches(0, 1, 8) : Length.Millimetres(3);
+        if ((one - two).Abs() > tolerance)
+            Problems.Add(new Problem(again, entry!.Typed, 0, $"the two readings differ by {Say((one - two).Abs())}, more than {Say(tolerance)}: measure again", LengthPrinter.Finished(one, Unit).Text));
+        else lengths[first] = measure.FitsInside ? Length.Min(one, two) : Length.Max(one, two);
+    }
+
+    private void ReadOutline(string key, Entry? entry)
+    {
+        var (outline, refusal) = OutlineReader.Read(entry?.Typed ?? "", entry?.Unit ?? Unit);
+        if (outline is not null) outlines[key] = outline;
+        else Problems.Add(new Problem($"measures.{key}", refusal!.Given, refusal.Position, refusal.Reason, refusal.Example));
+    }
+
+    private static bool IsEmpty(Entry? entry) => entry is null || string.IsNullOrWhiteSpace(entry.Typed);
 
     private void ReadChoices()
     {
@@ -91,7 +133,7 @@ public sealed class Reading
         {
             var field = $"choices.{choice.Key}";
             var entry = item.Choices.GetValueOrDefault(choice.Key);
-            if (!IsShown(choice))
+            if (!IsShown(choice.ShownWhen))
             {
                 // A choice that does not apply cannot stand in the way; what was entered is kept in the item.
                 answers[choice.Key] = choice.Default;
@@ -105,8 +147,8 @@ public sealed class Reading
         }
     }
 
-    private bool IsShown(Choice choice) =>
-        choice.ShownWhen is not { } when || (item.Choices.TryGetValue(when.Choice, out var entry) && when.Answers.Contains(entry.Typed));
+    private bool IsShown(Condition? condition) =>
+        condition is not { } when || (item.Choices.TryGetValue(when.Choice, out var entry) && when.Answers.Contains(entry.Typed));
 
     private void ReadCount(string field, Choice choice, Entry? entry)
     {

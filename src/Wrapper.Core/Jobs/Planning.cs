@@ -76,11 +76,14 @@ public static class Planning
             LengthPrinter.Cut(misfit.Across + selvedges, unit).Text);
     }
 
+    // Of pieces that are turned over every second one is the mirror image; in pairs, every second cover is too.
     private static IEnumerable<LayPiece> PiecesOf(ItemPlan item) =>
         from piece in item.Draft.Pattern?.Pieces ?? []
-        let turned = piece.TurnedOver ? piece.Cut.Mirrored() : piece.Cut
+        let mirrored = piece.Cut.Mirrored()
         from instance in Enumerable.Range(1, piece.Quantity * item.Quantity)
-        select new LayPiece($"{item.Item.Id}/{piece.Key}/{instance}", item.Item.Id, piece.Key, item.Label(piece.Key), instance % 2 == 0 ? turned : piece.Cut, piece.Grain);
+        let turned = piece.TurnedOver && instance % 2 == 0
+        let other = item.Draft.Pattern!.InPairs && (instance - 1) / piece.Quantity % 2 == 1
+        select new LayPiece($"{item.Item.Id}/{piece.Key}/{instance}", item.Item.Id, piece.Key, item.Label(piece.Key), turned != other ? mirrored : piece.Cut, piece.Grain);
 
     private static string Letter(int at) => at < 26 ? $"{(char)('a' + at)}" : $"{Letter((at / 26) - 1)}{(char)('a' + (at % 26))}";
 }

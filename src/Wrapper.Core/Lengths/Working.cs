@@ -86,6 +86,12 @@ public abstract record Working
     /// <summary>This length times √2, rounded once.</summary>
     public Working TimesRoot2() => new Scaled(Irrational.Root2, this);
 
+    /// <summary>The slant across two lengths square to each other: the root of the sum of their squares, rounded once.</summary>
+    public static Working Slant(Working a, Working b) => new Geometric(Bend.Slant, a, b);
+
+    /// <summary>The arc of a circle over <paramref name="chord"/> that rises <paramref name="rise"/> in its middle, rounded once.</summary>
+    public static Working ArcOver(Working chord, Working rise) => new Geometric(Bend.Arc, chord, rise);
+
     /// <summary>This length up to the next multiple of <paramref name="step"/>.</summary>
     public Working UpTo(Length step) => new RoundedUp(this, step);
 }
@@ -273,4 +279,36 @@ public sealed record RoundedUp(Working Inner, Length Step) : Working
 
     /// <inheritdoc/>
     protected override Working Over(IReadOnlyList<Working> terms) => this with { Inner = terms[0] };
+}
+
+/// <summary>What a <see cref="Geometric"/> working is the length of.</summary>
+public enum Bend
+{
+    /// <summary>The slant across two lengths square to each other.</summary>
+    Slant,
+
+    /// <summary>An arc by its chord and its rise.</summary>
+    Arc,
+}
+
+/// <summary>A length out of two others by a root or an arc, reckoned in double millimetres and rounded once.</summary>
+public sealed record Geometric(Bend Kind, Working First, Working Second) : Working
+{
+    /// <inheritdoc/>
+    public override Length Value
+    {
+        get
+        {
+            var (a, b) = (First.Value.ToMillimetres(), Second.Value.ToMillimetres());
+            if (Kind == Bend.Slant) return Length.Snap(Math.Sqrt((a * a) + (b * b)));
+            // Radius (c²/4 + h²) / 2h, swept through 4 atan(2h / c).
+            return b == 0 ? First.Value : Length.Snap(((a * a / 4) + (b * b)) / (2 * b) * 4 * Math.Atan(2 * b / a));
+        }
+    }
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Working> Terms => [First, Second];
+
+    /// <inheritdoc/>
+    protected override Working Over(IReadOnlyList<Working> terms) => new Geometric(Kind, terms[0], terms[1]);
 }

@@ -57,6 +57,7 @@ public static class WorkingText
             Scaled s => ($"{(s.Factor == Irrational.Pi ? "pi" : "root 2")} × {Term(s.Inner, Tight)}", Multiplicative),
             Percentage p => ($"{p.Percent.ToString("0.###", CultureInfo.InvariantCulture)} % × {Term(p.Inner, Tight)}", Multiplicative),
             Extreme e => ($"the {(e.Larger ? "larger" : "smaller")} of ({Term(e.First, Loose)}; {Term(e.Second, Loose)})", Tight),
+            Geometric g => ($"the {(g.Kind == Bend.Slant ? "slant across" : "arc over")} ({Term(g.First, Loose)}; {Term(g.Second, Loose)})", Tight),
             RoundedUp r => ($"{Term(r.Inner, Additive)}, up to the next {LengthPrinter.Exact(r.Step, unit)}", Loose),
             _ => throw new ArgumentOutOfRangeException(nameof(node), node.GetType().Name),
         };

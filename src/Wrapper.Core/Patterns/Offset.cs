@@ -8,8 +8,11 @@ namespace Wrapper.Core.Patterns;
 /// </summary>
 internal static class Offset
 {
-    // Two edges that meet straighter than this (about 0.0006 degrees) are taken as one smooth line.
-    private const double Smooth = 1e-5;
+    // Two edges that meet straighter than this (about 0.01 degrees) are taken as one smooth line.
+    private const double Smooth = 2e-4;
+
+    /// <summary>Whether two curves run into each other without a corner.</summary>
+    public static bool IsSmooth(Curve a, Curve b) => Math.Abs(a.Direction(1).Cross(b.Direction(0))) < Smooth && a.Direction(1).Dot(b.Direction(0)) > 0;
 
     /// <summary>The outline at <paramref name="allowance"/> (by edge name, zero or more) outside <paramref name="outline"/>.</summary>
     public static Outline Outward(Outline outline, Func<string, Length> allowance)
@@ -35,8 +38,8 @@ internal static class Offset
     {
         var (into, from) = (a.Direction(1), b.Direction(0));
         var endOfA = b.A + (byA * into.Right());
-        if (Math.Abs(into.Cross(from)) < Smooth && into.Dot(from) > 0)
-            return (Snap(endOfA), Snap(b.A + (byB * from.Right())));
+        if (IsSmooth(a, b))
+            return byA == byB ? (Snap(endOfA), Snap(endOfA)) : (Snap(endOfA), Snap(b.A + (byB * from.Right())));
         var meet = (a.Radius, b.Radius) switch
         {
             (null, null) => Lines(endOfA, into, b.A + (byB * from.Right()), from),

@@ -3,7 +3,11 @@ using Wrapper.Core.Lengths;
 namespace Wrapper.Core.Patterns;
 
 /// <summary>Something bought by length or count beside the cloth: zip, cord, thread, foam.</summary>
-public sealed record Notion(string Key, string Name, Working? Length, int Count = 1, string Note = "");
+public sealed record Notion(string Key, string Name, Working? Length, int Count = 1, string Note = "")
+{
+    /// <summary>How much, in words, of what is bought neither by length nor by count ("31 litres"); empty for the rest.</summary>
+    public string Amount { get; init; } = "";
+}
 
 /// <summary>One making step and the seams sewn in it.</summary>
 public sealed record Step(string Text, IReadOnlyList<string> Seams);
@@ -34,6 +38,9 @@ public sealed record Pattern
 
     /// <summary>Remarks and cautions.</summary>
     public IReadOnlyList<Remark> Remarks { get; init; } = [];
+
+    /// <summary>Whether every second cover is the mirror image of the first: left and right.</summary>
+    public bool InPairs { get; init; }
 
     /// <summary>The pattern with one piece replaced by <paramref name="piece"/> of the same key.</summary>
     public Pattern With(Piece piece) => this with { Pieces = [.. Pieces.Select(p => p.Key == piece.Key ? piece : p)] };

@@ -45,6 +45,9 @@ public enum EdgeUse
     /// <summary>Left open.</summary>
     [JsonStringEnumMemberName("opening")] Opening,
 
+    /// <summary>Caught in a seam, behind the pieces that it joins.</summary>
+    [JsonStringEnumMemberName("caught")] Caught,
+
     /// <summary>Left raw.</summary>
     [JsonStringEnumMemberName("raw")] Raw,
 }
@@ -53,7 +56,11 @@ public enum EdgeUse
 /// A stretch of one edge of one piece instance (1-based), <paramref name="From"/> to <paramref name="To"/> along the drawn stitch
 /// line; null means from the edge's start, or to its end.
 /// </summary>
-public sealed record Run(string Piece, int Instance, string Edge, Length? From = null, Length? To = null);
+public sealed record Run(string Piece, int Instance, string Edge, Length? From = null, Length? To = null)
+{
+    /// <summary>The length that this run alone should have, where the draft reckons it edge by edge; null where only the sum counts.</summary>
+    public Length? Drafted { get; init; }
+}
 
 /// <summary>
 /// Two chains of runs that meet. <paramref name="Drafted"/> is the length that the draft reckons the seam to have;

@@ -6,10 +6,10 @@ namespace Wrapper.Core.Patterns;
 public sealed record SeamFinding(string Seam, SeamKind Kind, Length Left, Length Right, Length Drafted, string? Fault);
 
 /// <summary>The seam check of a whole pattern.</summary>
-public sealed record SeamReport(IReadOnlyList<SeamFinding> Seams, IReadOnlyList<string> Coverage)
+public sealed record SeamReport(IReadOnlyList<SeamFinding> Seams, IReadOnlyList<string> Coverage, IReadOnlyList<string> Extents)
 {
-    /// <summary>Whether every seam matches and every stitch line is used exactly once.</summary>
-    public bool Holds => Coverage.Count == 0 && Seams.All(seam => seam.Fault is null);
+    /// <summary>Whether every seam matches, every stitch line is used exactly once, and every piece is as large as listed.</summary>
+    public bool Holds => Coverage.Count == 0 && Extents.Count == 0 && Seams.All(seam => seam.Fault is null);
 }
 
 /// <summary>
@@ -23,7 +23,19 @@ public static class SeamCheck
 
     /// <summary>Checks <paramref name="pattern"/>; differences are told in <paramref name="unit"/>.</summary>
     public static SeamReport Of(Pattern pattern, JobUnit unit) =>
-        new([.. pattern.Seams.Select(seam => Measure(pattern, seam, unit))], [.. Coverage(pattern, unit)]);
+        new([.. pattern.Seams.Select(seam => Measure(pattern, seam, unit))], [.. Coverage(pattern, unit)], [.. Extents(pattern, unit)]);
+
+    // The first two cut sizes of a piece are its width and its length: the raw edge as drawn must have them.
+    private static IEnumerable<string> Extents(Pattern pattern, JobUnit unit)
+    {
+        foreach (var piece in pattern.Pieces)
+        {
+            var (left, bottom, right, top) = piece.Cut.Bounds();
+            foreach (var (size, drawn) in piece.Sizes.Where(size => size.Kind == SizeKind.Cut).Zip([right - left, top - bottom]))
+                if ((size.Working.Value - drawn).Abs() > Tolerance)
+                    yield return $"{piece.Name}, {size.Name}: drawn {Say(drawn, unit)}, listed {Say(size.Working.Value, unit)}";
+        }
+    }
 
     private static SeamFinding Measure(Pattern pattern, Seam seam, JobUnit unit)
     {
@@ -35,6 +47,9 @@ public static class SeamCheck
             fault = $"the sides differ by {Say((left - right).Abs(), unit)}: {Say(left, unit)} against {Say(right, unit)}";
         else if ((left - drafted).Abs() > Tolerance)
             fault = $"drawn {Say(left, unit)}, drafted {Say(drafted, unit)}";
+        // Sums can agree where single edges do not: then the corner marks would miss each other.
+        else if (seam.Left.Concat(seam.Right).FirstOrDefault(run => run.Drafted is { } own && (pattern.LengthOf(run) - own).Abs() > Tolerance) is { } off)
+            fault = $"{pattern.Piece(off.Piece).Name} {off.Instance}, {off.Edge} edge: drawn {Say(pattern.LengthOf(off), unit)}, drafted {Say(off.Drafted!.Value, unit)}";
         return new SeamFinding(seam.Name, seam.Kind, left, right, drafted, fault);
     }
 

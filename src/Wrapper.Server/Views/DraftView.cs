@@ -13,7 +13,7 @@ public sealed record DraftView(IReadOnlyDictionary<string, LengthView> Fields, I
     public static DraftView Of(ItemPlan plan, Drafting drafting, JobUnit unit)
     {
         var lengths = plan.Draft.Reading?.Lengths ?? new Dictionary<string, Length>();
-        var sketch = drafting.Find(plan.Item.MakeUp)?.Sketch(key => lengths.TryGetValue($"measures.{key}", out var size) ? size : null);
+        var sketch = plan.Draft.Reading is { } reading ? drafting.Find(plan.Item.MakeUp)?.Sketch(reading) : null;
         return new DraftView(
             lengths.ToDictionary(pair => pair.Key, pair => LengthView.Finished(pair.Value, unit)),
             plan.Draft.Problems,
@@ -64,10 +64,10 @@ public sealed record PatternView(
     internal static PatternView Of(ItemPlan plan, Pattern pattern, SeamReport seams, JobUnit unit) => new(
         [.. pattern.Pieces.Select(piece => PieceView.Of(piece, plan, unit))],
         [.. seams.Seams.Select(seam => new SeamView(seam.Seam, seam.Kind, LengthView.Finished(seam.Left, unit), LengthView.Finished(seam.Right, unit), LengthView.Finished(seam.Drafted, unit), seam.Fault))],
-        seams.Coverage,
+        [.. seams.Coverage, .. seams.Extents],
         seams.Holds,
         [.. pattern.Finished.Select(size => new SizeView(size.Name, "finished", LengthView.Finished(size.Working.Value, unit), WorkingText.Lines(size.Working, size.Name, unit), null))],
-        [.. pattern.Notions.Select(notion => new NotionView(notion.Key, notion.Name, notion.Count, notion.Note,
+        [.. pattern.Notions.Select(notion => new NotionView(notion.Key, notion.Name, notion.Count, notion.Amount, notion.Note,
             notion.Length is { } length ? LengthView.Cut(length.Value, unit) : null,
             notion.Length is { } sum ? WorkingText.Lines(sum, notion.Name, unit) : []))],
         [.. pattern.Steps.Select(step => step.Text)],
@@ -129,4 +129,4 @@ public sealed record EdgeView(string Name, string AllowanceKey, LengthView Allow
 public sealed record SeamView(string Name, SeamKind Kind, LengthView Left, LengthView Right, LengthView Drafted, string? Fault);
 
 /// <summary>Something bought beside the cloth, with its working.</summary>
-public sealed record NotionView(string Key, string Name, int Count, string Note, LengthView? Length, IReadOnlyList<string> Working);
+public sealed record NotionView(string Key, string Name, int Count, string Amount, string Note, LengthView? Length, IReadOnlyList<string> Working);

@@ -10,16 +10,16 @@ public sealed record MakeUpView(string Key, string Name, string Family, string W
     /// <summary>The view of <paramref name="makeUp"/>.</summary>
     public static MakeUpView Of(MakeUp makeUp) => new(
         makeUp.Key, makeUp.Name, makeUp.Family, makeUp.When,
-        [.. makeUp.Measures.Select(m => new MeasureView(m.Key, m.Name, m.HoldTape, m.Optional))],
-        [.. makeUp.Choices.Select(c => new ChoiceView(c.Key, c.Name, c.Group, c.Kind, c.Note, c.Options, c.Min, c.Max, c.ShownWhen))],
+        [.. makeUp.Measures.Select(m => new MeasureView(m.Key, m.Name, m.HoldTape, m.Kind, m.Optional, m.ShownWhen))],
+        [.. makeUp.Choices.Select(c => new ChoiceView(c.Key, c.Name, c.Group, c.Kind, c.Note, c.Options, c.Min, c.Max, c.OnMeasure, c.ShownWhen))],
         [.. makeUp.Allowances.Select(a => new AllowanceView(a.Symbol, a.Name))]);
 }
 
 /// <summary>A measure: its letter is its key.</summary>
-public sealed record MeasureView(string Key, string Name, string HoldTape, bool Optional);
+public sealed record MeasureView(string Key, string Name, string HoldTape, MeasureKind Kind, bool Optional, Condition? ShownWhen);
 
 /// <summary>A choice; options only where its kind is <c>option</c>, bounds where it is <c>count</c>.</summary>
-public sealed record ChoiceView(string Key, string Name, string Group, ChoiceKind Kind, string Note, IReadOnlyList<Option> Options, int Min, int Max, Condition? ShownWhen);
+public sealed record ChoiceView(string Key, string Name, string Group, ChoiceKind Kind, string Note, IReadOnlyList<Option> Options, int Min, int Max, bool OnMeasure, Condition? ShownWhen);
 
 /// <summary>An allowance that the make-up uses.</summary>
 public sealed record AllowanceView(string Symbol, string Name);

@@ -259,6 +259,7 @@ export interface components {
             min: number;
             /** Format: int32 */
             max: number;
+            onMeasure: boolean;
             shownWhen: null | components["schemas"]["Condition"];
         };
         /** @description One cloth of a plan. */
@@ -457,12 +458,19 @@ export interface components {
             choices: components["schemas"]["ChoiceView"][];
             allowances: components["schemas"]["AllowanceView"][];
         };
+        /**
+         * @description What is entered for a measure.
+         * @enum {unknown}
+         */
+        MeasureKind: "length" | "outline";
         /** @description A measure: its letter is its key. */
         MeasureView: {
             key: string;
             name: string;
             holdTape: string;
+            kind: components["schemas"]["MeasureKind"];
             optional: boolean;
+            shownWhen: null | components["schemas"]["Condition"];
         };
         /** @description An undo or redo from revision Base. */
         MoveJob: {
@@ -495,6 +503,7 @@ export interface components {
             name: string;
             /** Format: int32 */
             count: number;
+            amount: string;
             note: string;
             length: null | components["schemas"]["LengthView"];
             working: string[];

@@ -1,3 +1,4 @@
+using Wrapper.Core.Covers.Outlines;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Patterns;
@@ -8,15 +9,14 @@ namespace Wrapper.Core.Covers.Cushions;
 public abstract class BoxCushion : MakeUp
 {
     /// <inheritdoc/>
-    public override string Family => "Box cushion";
+    public override string Family => "Cushion or seat pad";
 
     /// <inheritdoc/>
     public override IReadOnlyList<Measure> Measures { get; } =
     [
-        new("W", "width", "Side to side, along the front edge of the inner or of the space it sits in.", LengthLimits.Item),
-        new("L", "length", "Front to back, at the side.", LengthLimits.Item),
+        .. OutlineShapes.Measures.TakeWhile(measure => measure.Key != "r"),
         new("T", "thickness", "Of the dressed inner, lying flat, not pressed.", new LengthLimits(new Length(1), Length.Inches(60), "4", "10")),
-        new("r", "corner radius", "Only if the corners are rounded: from where the side stops being straight to where it would have met the front.", new LengthLimits(Length.Zero, Length.Inches(120), "3", "8"), Optional: true),
+        .. OutlineShapes.Measures.SkipWhile(measure => measure.Key != "r"),
     ];
 
     /// <inheritdoc/>
@@ -41,35 +41,44 @@ public abstract class BoxCushion : MakeUp
     };
 
     /// <inheritdoc/>
-    public override Sketch Sketch(Func<string, Length?> size) => BoxSketch.Of(
-        size("W") ?? Length.Inches(22), size("L") ?? Length.Inches(20), size("T") ?? Length.Inches(4), size("r") ?? Length.Zero);
+    public override Sketch Sketch(Reading reading) => OutlineShapes.Sketch(reading, reading.Known("T") ?? Length.Inches(4));
 
     /// <inheritdoc/>
     public override IEnumerable<Problem> Check(Reading reading)
     {
-        var box = EaseSchools.Finished(reading);
+        var problems = OutlineShapes.Check(reading).ToList();
+        if (problems.Count > 0) return problems;
+        var seat = EaseSchools.Outline(reading);
         var s = reading.Allowance("s").Value;
-        if (box.Width.Value <= 2 * s)
-            yield return reading.Refuse("measures.W", $"the cover would finish {reading.Say(box.Width.Value)} wide: too little for the ease and two seams", Example(reading, "22", "56"));
-        if (box.Length.Value <= 2 * s)
-            yield return reading.Refuse("measures.L", $"the cover would finish {reading.Say(box.Length.Value)} long: too little for the ease and two seams", Example(reading, "20", "51"));
-        if (box.Depth.Value <= 2 * s)
-            yield return reading.Refuse("measures.T", $"the boxing would finish {reading.Say(box.Depth.Value)} deep, not over two seam allowances ({reading.Say(2 * s)}): half of it must hold a zip beside a seam", Example(reading, "4", "10"));
-        var shorter = Length.Min(box.Width.Value, box.Length.Value);
-        if (2 * reading.MeasureOrZero("r").Value > shorter)
-            yield return reading.Refuse("measures.r", $"larger than half the shorter side ({reading.Say(shorter.Over(2))})", Example(reading, "3", "8"));
+        var main = reading.Chosen("shape", "round") ? ("d", "d") : reading.Chosen("shape", "traced") ? ("O", "O") : ("W", "L");
+        if (seat.Width.Value <= 2 * s)
+            problems.Add(reading.Refuse($"measures.{main.Item1}", $"the cover would finish {reading.Say(seat.Width.Value)} wide: too little for the ease and two seams", Example(reading, "22", "56")));
+        if (seat.Depth.Value <= 2 * s)
+            problems.Add(reading.Refuse($"measures.{main.Item2}", $"the cover would finish {reading.Say(seat.Depth.Value)} long: too little for the ease and two seams", Example(reading, "20", "51")));
+        if (IsBoxed && EaseSchools.Depth(reading).Value is var depth && depth <= 2 * s)
+            problems.Add(reading.Refuse("measures.T", $"the boxing would finish {reading.Say(depth)} deep, not over two seam allowances ({reading.Say(2 * s)}): half of it must hold a zip beside a seam", Example(reading, "4", "10")));
+        if (problems.Count == 0 && OutlineCheck.Fault(seat.Outline) is { } fault)
+            problems.Add(reading.Refuse("choices.ease", $"with this ease the outline {fault}", "exact"));
+        return problems;
     }
+
+    /// <summary>Whether it has a boxing that must hold a zip beside a seam.</summary>
+    private protected virtual bool IsBoxed => true;
+
+    /// <summary>Refuses an outline that this make-up cannot follow.</summary>
+    private protected static Problem RefuseShape(Reading reading, string why) => reading.Refuse("choices.shape", why, "rectangle");
 
     /// <summary>An example in the job's unit.</summary>
     private protected static string Example(Reading reading, string inches, string centimetres) => reading.Unit.IsInches() ? inches : centimetres;
 
     /// <summary>The finished sizes that every school lists first.</summary>
-    private protected static List<(string, Working)> FinishedSizes(FinishedBox box) =>
-        [("finished width", box.Width), ("finished length", box.Length), ("finished depth", box.Depth)];
+    private protected static List<(string, Working)> FinishedSizes(Working width, Working length, Working depth) =>
+        [("finished width", width), ("finished length", length), ("finished depth", depth)];
 
     /// <summary>What the ease school asks of the maker.</summary>
     private protected static IEnumerable<Remark> EaseRemarks(Reading reading)
     {
+        foreach (var remark in OutlineShapes.Remarks(reading)) yield return remark;
         if (reading.Chosen("ease", "pinfit"))
             yield return new Remark("Pin on the furniture, wrong side out. Trim to three seam allowances, fit again, then trim to one.");
         yield return new Remark("Shears and rotary cutters: cut away from the hand that holds the cloth, and close the blade each time it is put down.", Caution: true);

@@ -1,3 +1,4 @@
+using Wrapper.Core.Covers.Outlines;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Patterns;
@@ -19,6 +20,7 @@ public sealed class BoxCushionFolded : BoxCushion
     /// <inheritdoc/>
     public override IReadOnlyList<Choice> Choices { get; } =
     [
+        .. OutlineShapes.Choices,
         .. EaseSchools.Choices,
         Choice.Of("corners", "Corners", "Corners",
             new Option("cut", "Cut first", "The waste is cut out by the corner rule: the top finishes as measured."),
@@ -37,6 +39,7 @@ public sealed class BoxCushionFolded : BoxCushion
     /// <inheritdoc/>
     public override IEnumerable<Problem> Check(Reading reading)
     {
+        if (!reading.Chosen("shape", "rectangle")) return [RefuseShape(reading, "one folded sheet covers a rectangle only: choose a separate boxing strip for this outline")];
         var problems = base.Check(reading).ToList();
         if (problems.Count > 0) return problems;
         var sheet = new FoldedSheet(reading);
@@ -62,7 +65,7 @@ public sealed class BoxCushionFolded : BoxCushion
         {
             Pieces = [FoldedPiece.Of(reading, sheet) with { Grain = GrainOf(reading.Option("panelGrain")) }],
             Seams = seams,
-            Finished = [.. FinishedSizes(sheet.Finished), ("zip run", sheet.ZipRun), ("corner seam", sheet.CornerSeam)],
+            Finished = [.. FinishedSizes(sheet.Finished.Width, sheet.Finished.Length, sheet.Finished.Depth), ("zip run", sheet.ZipRun), ("corner seam", sheet.CornerSeam)],
             Notions = [sheet.Zip(), .. Basics(reading, seams)],
             Steps = FoldedSteps(reading),
             Remarks = [.. CornerRemarks(reading, sheet), .. EaseRemarks(reading)],

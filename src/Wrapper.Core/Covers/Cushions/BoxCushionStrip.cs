@@ -1,3 +1,4 @@
+using Wrapper.Core.Covers.Outlines;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Patterns;
@@ -19,6 +20,7 @@ public sealed class BoxCushionStrip : BoxCushion
     /// <inheritdoc/>
     public override IReadOnlyList<Choice> Choices { get; } =
     [
+        .. OutlineShapes.Choices,
         .. EaseSchools.Choices,
         Choice.OfLength("zipTurn", "Zip turns each back corner by", "Zip", Length.Inches(2, 1, 2), 65, new LengthLimits(Length.Zero, Length.Inches(60), "2 1/2", "6.5")) with { Note = "0 keeps the zip in the back edge; more makes the inner easier to put in." },
         Choice.Of("assembly", "Assembly", "Boxing",
@@ -73,8 +75,8 @@ public sealed class BoxCushionStrip : BoxCushion
                }
                select seam,
             new("zip", SeamKind.Zip, [new Run("zip-strip", 1, "zip")], [new Run("zip-strip", 2, "zip")], plan.ZipRun),
-            new("boxing to zip strip, first end", SeamKind.Join, [boxing.FirstEnd], [new Run("zip-strip", 1, "left end"), new Run("zip-strip", 2, "right end")], plan.Box.Depth),
-            new("boxing to zip strip, second end", SeamKind.Join, [boxing.LastEnd], [new Run("zip-strip", 1, "right end"), new Run("zip-strip", 2, "left end")], plan.Box.Depth),
+            new("boxing to zip strip, first end", SeamKind.Join, [boxing.FirstEnd], [new Run("zip-strip", 1, "left end"), new Run("zip-strip", 2, "right end")], plan.Depth),
+            new("boxing to zip strip, second end", SeamKind.Join, [boxing.LastEnd], [new Run("zip-strip", 1, "right end"), new Run("zip-strip", 2, "left end")], plan.Depth),
             .. boxing.Joins,
             .. boxing.Laps,
         ];
@@ -96,62 +98,46 @@ public sealed class BoxCushionStrip : BoxCushion
             Pieces = pieces,
             Seams = seams,
             Uses = uses,
-            Finished = [.. FinishedSizes(plan.Box), ("perimeter", plan.Perimeter), ("zip run", plan.ZipRun), ("boxing run", plan.BoxingRun)],
+            Finished = [.. FinishedSizes(plan.Seat.Width, plan.Seat.Depth, plan.Depth), ("perimeter", plan.Perimeter), ("zip run", plan.ZipRun), ("boxing run", plan.BoxingRun)],
             Notions = [.. notions, .. Basics(reading, seams)],
             Steps = BoxedSteps.Of(reading, corded),
             Remarks = [.. EaseRemarks(reading)],
+            InPairs = OutlineShapes.InPairs(reading),
         };
     }
 
     private static Piece Panel(Reading reading, BoxedPlan plan)
     {
         Working Own(string edge) => reading.EdgeAllowance("s", "panel", edge);
-        // A rounded corner reaches as far out as the side beside it, so the wider allowance of them counts.
-        Working Edge(string side) => plan.Outline.Edges.Where(edge => edge.Name.Contains(side, StringComparison.Ordinal)).Select(edge => Own(edge.Name)).MaxBy(own => own.Value)!;
-        var (w, l) = (plan.Box.Width.Value, plan.Box.Length.Value);
         var ends = new[] { plan.ZipStart, plan.BoxingStart }.Select(plan.Ring.Under);
-        var rounded = plan.Outline.Edges.Where(edge => edge.Radius is not null).Select(edge => edge.Name).ToList();
-        return new Piece("panel", "panel", 2, new Dictionary<string, Working> { ["width"] = plan.Box.Width, ["length"] = plan.Box.Length, ["radius"] = plan.Radius },
-            d => RoundedRectangle.Of(d["width"], d["length"], d["radius"]))
+        var outline = plan.Seat.Outline;
+        var arcs = outline.Edges.Where(edge => edge.Radius is not null).ToList();
+        return new Piece("panel", "panel", 2, plan.Seat.Dimensions, plan.Seat.Shape)
         {
-            Allowances = plan.Outline.Edges.ToDictionary(edge => edge.Name, edge => Own(edge.Name)),
+            Allowances = outline.Edges.ToDictionary(edge => edge.Name, edge => Own(edge.Name)),
             Notches =
             [
                 .. ends.Select(end => new Notch(end.Edge, end.At)),
-                .. rounded.SelectMany(corner => new[] { new Notch(corner, Length.Zero), new Notch(corner, plan.Outline.LengthOf(corner)) }),
-            ],
-            Sizes =
-            [
-                new("cut width", SizeKind.Cut, plan.Box.Width + Edge("left") + Edge("right"), new(-Edge("left").Value, -Edge("front").Value), new(w + Edge("right").Value, -Edge("front").Value)),
-                new("cut length", SizeKind.Cut, plan.Box.Length + Edge("front") + Edge("back"), new(-Edge("left").Value, -Edge("front").Value), new(-Edge("left").Value, l + Edge("back").Value)),
-                new("finished width", SizeKind.Finished, plan.Box.Width, new(Length.Zero, Length.Zero), new(w, Length.Zero)),
-                new("finished length", SizeKind.Finished, plan.Box.Length, new(Length.Zero, Length.Zero), new(Length.Zero, l)),
+                .. arcs.SelectMany(arc => new[] { new Notch(arc.Name, Length.Zero), new Notch(arc.Name, outline.LengthOf(arc.Name)) }),
+                // Round a hollow it is the panel that must give, not the boxing.
+                .. arcs.Where(arc => !arc.Outward).SelectMany(arc => Clips.Along(outline.LengthOf(arc.Name), arc.Radius!.Value).Select(at => new Notch(arc.Name, at, Clip: true))),
             ],
             Grain = GrainOf(reading.Option("panelGrain")),
             TurnedOver = true,
             Note = "One top, and one bottom that is turned over.",
-        };
+        }.Measured(plan.Seat.Width, plan.Seat.Depth);
     }
 
     private static Piece ZipStrip(Reading reading, BoxedPlan plan)
     {
         Working Edge(string edge) => reading.EdgeAllowance(edge == "zip" ? "z" : "s", "zip-strip", edge);
-        var half = plan.Box.Depth / 2;
-        var (run, high) = (plan.ZipRun.Value, half.Value);
-        var marks = plan.Ring.Meetings(plan.ZipStart, run).ToList();
+        var half = plan.Depth / 2;
         return new Piece("zip-strip", "zip strip, half", 2, new Dictionary<string, Working> { ["length"] = plan.ZipRun, ["height"] = half },
             d => Outline.Rectangle(d["length"], d["height"], "zip", "right end", "outer", "left end"))
         {
             Allowances = new[] { "zip", "right end", "outer", "left end" }.ToDictionary(edge => edge, Edge),
             Grain = GrainOf(reading.Option("stripGrain")),
-            Notches = [.. marks.Select(at => new Notch("outer", run - at, Clip: plan.Radius.Value == Length.Zero))],
-            Sizes =
-            [
-                new("cut length", SizeKind.Cut, plan.ZipRun + Edge("left end") + Edge("right end"), new(-Edge("left end").Value, -Edge("zip").Value), new(run + Edge("right end").Value, -Edge("zip").Value)),
-                new("cut height", SizeKind.Cut, half + Edge("outer") + Edge("zip"), new(-Edge("left end").Value, -Edge("zip").Value), new(-Edge("left end").Value, high + Edge("outer").Value)),
-                new("finished length", SizeKind.Finished, plan.ZipRun, new(Length.Zero, Length.Zero), new(run, Length.Zero)),
-                new("finished height", SizeKind.Finished, half, new(Length.Zero, Length.Zero), new(Length.Zero, high)),
-            ],
-        };
+            Notches = [.. plan.Ring.Marks(plan.ZipStart, plan.ZipRun.Value).Select(mark => new Notch("outer", plan.ZipRun.Value - mark.At, mark.Clip))],
+        }.Measured(plan.ZipRun, half, "length", "height");
     }
 }

@@ -1,3 +1,4 @@
+using Wrapper.Core.Covers.Outlines;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Patterns;
 
@@ -34,7 +35,7 @@ internal sealed class BoxingStrip
     public Run LastEnd => new(KeyOf(cuts.Count - 2), 1, "right end");
 
     public IEnumerable<Seam> Joins => Enumerable.Range(1, cuts.Count - 2).Select(at =>
-        new Seam($"boxing join {at}", SeamKind.Join, [new Run(KeyOf(at - 1), 1, "right end")], [new Run(KeyOf(at), 1, "left end")], plan.Box.Depth));
+        new Seam($"boxing join {at}", SeamKind.Join, [new Run(KeyOf(at - 1), 1, "right end")], [new Run(KeyOf(at), 1, "left end")], plan.Depth));
 
     /// <summary>Each lapped end is tucked along both long edges.</summary>
     public IEnumerable<Seam> Laps
@@ -86,28 +87,30 @@ internal sealed class BoxingStrip
         var tucks = (TuckedBefore(at).IsPositive ? 2 : 0) + (TuckedAfter(at).IsPositive ? 2 : 0);
         var run = cuts.Count == 2 ? plan.BoxingRun : (at == 0 ? places[1] : places[at + 1] - places[at]).As($"X{at + 1}", $"part {at + 1} of the boxing run");
         var length = tucks == 0 ? run : run + (tucks * o);
-        var marks = plan.Ring.Meetings(plan.BoxingStart, plan.BoxingRun.Value)
-            .Where(mark => mark > cuts[at] && mark < cuts[at + 1])
-            .Select(mark => mark - cuts[at] + TuckedBefore(at)).ToList();
-        var (end, depth) = (length.Value, plan.Box.Depth.Value);
-        var square = plan.Radius.Value == Length.Zero;
+        var marks = plan.Ring.Marks(plan.BoxingStart, plan.BoxingRun.Value)
+            .Where(mark => mark.At > cuts[at] && mark.At < cuts[at + 1])
+            .Select(mark => (At: mark.At - cuts[at] + TuckedBefore(at), mark.Clip)).ToList();
+        var (end, depth) = (length.Value, plan.Depth.Value);
         return new Piece(key, cuts.Count == 2 ? "boxing" : $"boxing, length {at + 1}", 1,
-            new Dictionary<string, Working> { ["length"] = length, ["depth"] = plan.Box.Depth },
+            new Dictionary<string, Working> { ["length"] = length, ["depth"] = plan.Depth },
             d => Outline.Rectangle(d["length"], d["depth"], "lower", "right end", "upper", "left end"))
         {
             Allowances = new[] { "lower", "right end", "upper", "left end" }.ToDictionary(edge => edge, Edge),
             Grain = grain,
-            Notches = [.. marks.SelectMany(mark => new[] { new Notch("lower", mark, square), new Notch("upper", end - mark, square) })],
+            Notches = [.. marks.SelectMany(mark => new[] { new Notch("lower", mark.At, mark.Clip), new Notch("upper", end - mark.At, mark.Clip) })],
             Lines = [.. Folds(at, end).Select(x => new InnerLine("fold", new(x, Length.Zero), new(x, depth)))],
-            Sizes =
-            [
-                new("cut length", SizeKind.Cut, length + Edge("left end") + Edge("right end"), new(-Edge("left end").Value, -Edge("lower").Value), new(end + Edge("right end").Value, -Edge("lower").Value)),
-                new("cut depth", SizeKind.Cut, plan.Box.Depth + Edge("lower") + Edge("upper"), new(-Edge("left end").Value, -Edge("lower").Value), new(-Edge("left end").Value, depth + Edge("upper").Value)),
-                new("finished length, lap included", SizeKind.Finished, length, new(Length.Zero, Length.Zero), new(end, Length.Zero)),
-                new("finished depth", SizeKind.Finished, plan.Box.Depth, new(Length.Zero, Length.Zero), new(Length.Zero, depth)),
-            ],
-            Note = marks.Count == 0 ? "" : square ? "Clip each corner mark to just short of the stitch line." : "Notch both edges at both ends of each rounded corner.",
-        };
+            Note = CutsOf(reading, plan, marks),
+        }.Measured(length, plan.Depth, "length", "depth");
+    }
+
+    // What the marks are for.
+    private static string CutsOf(Reading reading, BoxedPlan plan, IReadOnlyList<(Length At, bool Clip)> marks)
+    {
+        if (marks.Count == 0) return "";
+        var arcs = plan.Seat.Outline.Edges.Where(edge => edge is { Radius: not null, Outward: true }).Select(edge => edge.Radius!.Value).ToList();
+        return arcs.Count == 0
+            ? "Clip each corner mark to just short of the stitch line."
+            : $"Notch both edges where a curve begins and ends; along it clip every {reading.Say(Clips.Spacing(arcs.Min()))}, to just short of the stitch line.";
     }
 
     private IEnumerable<Length> Folds(int at, Length end)
@@ -124,9 +127,8 @@ internal sealed class BoxingStrip
         var n = reading.Count("lengths");
         var nothing = Sum.Of();
         // The stretch along the front; rounded corners count with the sides.
-        var front = plan.Radius.Value.IsPositive ? plan.Box.Width - (2 * plan.Radius) : plan.Box.Width;
-        var frontStart = (run - front) / 2;
-        var frontEnd = frontStart + front;
+        var frontStart = plan.FrontStart;
+        var frontEnd = frontStart + plan.Seat.FrontRun;
         if (n == 1) return [nothing, run];
         if (reading.Chosen("joins", "corners")) return n == 2 ? [nothing, frontEnd, run] : [nothing, frontStart, frontEnd, run];
         // The lengths beside the front are its neighbours' share, or end just at its corners, whichever comes out more even.

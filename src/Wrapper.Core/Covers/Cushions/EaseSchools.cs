@@ -1,3 +1,4 @@
+using Wrapper.Core.Covers.Outlines;
 using Wrapper.Core.Lengths;
 
 namespace Wrapper.Core.Covers.Cushions;
@@ -27,32 +28,55 @@ internal static class EaseSchools
         Amount("overLarge", "Foam larger by, above 24 in", "overcut", Length.Inches(1), 25),
     ];
 
-    /// <summary>Finished sizes of the cover by the school chosen. The space or inner measures <c>W x L x T</c>.</summary>
-    public static FinishedBox Finished(Reading reading)
+    /// <summary>Finished sizes of a rectangular cover by the school chosen. The space or inner measures <c>W x L x T</c>.</summary>
+    public static FinishedBox Finished(Reading reading) => new(
+        InPlan(reading, reading.Measure("W"), "cover W", "cover width"),
+        InPlan(reading, reading.Measure("L"), "cover L", "cover length"),
+        Depth(reading));
+
+    /// <summary>The boxing depth by the school chosen.</summary>
+    public static Working Depth(Reading reading)
     {
-        var (w, l, t) = (reading.Measure("W"), reading.Measure("L"), reading.Measure("T"));
-        Working Wide(Working sum) => sum.As("cover W", "cover width");
-        Working Deep(Working sum) => sum.As("D", "boxing depth");
-        Working Long(Working sum) => sum.As("cover L", "cover length");
-        switch (reading.Option("ease"))
-        {
-            case "snug": return new(w, l, Deep(t - Ease(reading, "snugBy")));
-            case "soft": return new(Wide(w - Ease(reading, "softBy")), Long(l - Ease(reading, "softBy")), Deep(t));
-            case "loose": return new(Wide(w + Ease(reading, "looseBy")), Long(l + Ease(reading, "looseBy")), Deep(t));
-            case "pinfit":
-                var over = Ease(reading, "pinBy");
-                return new(Wide(w + over), Long(l + over), Deep(t + over));
-            default: return new(w, l, Deep(t));
-        }
+        var t = reading.Measure("T");
+        return (reading.Option("ease") switch { "snug" => t - Ease(reading, "snugBy"), "pinfit" => t + Ease(reading, "pinBy"), _ => t }).As("D", "boxing depth");
     }
 
+    /// <summary>The outline of the cover: the inner's, moved out or in by half the ease on every side.</summary>
+    public static SeatOutline Outline(Reading reading)
+    {
+        var seat = OutlineShapes.Of(reading);
+        if (AmountInPlan(reading) is not { } ease) return seat;
+        if (reading.Chosen("shape", "rectangle"))
+        {
+            var box = Finished(reading);
+            return RectangleShape.Of(box.Width, box.Length, reading.MeasureOrZero("r"));
+        }
+        return seat.Grown(ease / 2, inward: reading.Chosen("ease", "soft"));
+    }
+
+    private static Working? AmountInPlan(Reading reading) => reading.Option("ease") switch
+    {
+        "soft" => Ease(reading, "softBy"),
+        "loose" => Ease(reading, "looseBy"),
+        "pinfit" => Ease(reading, "pinBy"),
+        _ => null,
+    };
+
+    private static Working InPlan(Reading reading, Working size, string symbol, string name) => AmountInPlan(reading) is not { } ease
+        ? size
+        : (reading.Chosen("ease", "soft") ? size - ease : size + ease).As(symbol, name);
+
     /// <summary>The foam to order: the inner as measured, or larger in plan where the school says so (handbook §4.8).</summary>
-    public static IReadOnlyList<(string Name, Working Working)> Foam(Reading reading) =>
-    [
-        ("foam width", Side(reading, reading.Measure("W"))),
-        ("foam length", Side(reading, reading.Measure("L"))),
-        ("foam thickness", reading.Measure("T")),
-    ];
+    public static IReadOnlyList<(string Name, Working Working)> Foam(Reading reading)
+    {
+        var seat = OutlineShapes.Of(reading);
+        return
+        [
+            ("foam width", Side(reading, seat.Width)),
+            ("foam length", Side(reading, seat.Depth)),
+            ("foam thickness", reading.Measure("T")),
+        ];
+    }
 
     private static Working Side(Reading reading, Working side) => reading.Chosen("ease", "overcut")
         ? side + Ease(reading, side.Value <= Length.Inches(24) ? "overSmall" : "overLarge")

@@ -1,7 +1,7 @@
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Patterns;
 
-namespace Wrapper.Core.Covers.Cushions;
+namespace Wrapper.Core.Covers.Outlines;
 
 /// <summary>
 /// A rectangle with front, right, back and left edges, its corners square or quarter circles. Straight edges that a large

@@ -1,7 +1,7 @@
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Patterns;
 
-namespace Wrapper.Core.Covers.Cushions;
+namespace Wrapper.Core.Covers.Outlines;
 
 /// <summary>
 /// A panel's stitch line as a ring to be walked, from the start of its first edge. Distances are along the stitch line;
@@ -10,9 +10,11 @@ namespace Wrapper.Core.Covers.Cushions;
 internal sealed class Ring
 {
     private readonly List<(string Edge, Length Start, Length Length)> edges = [];
+    private readonly Outline outline;
 
     public Ring(Outline outline)
     {
+        this.outline = outline;
         foreach (var edge in outline.Edges)
         {
             var length = outline.LengthOf(edge.Name);
@@ -37,17 +39,29 @@ internal sealed class Ring
                 var begin = Lengths.Length.Max(from, start + lap) - start - lap;
                 var end = Lengths.Length.Min(from + length, start + lap + size) - start - lap;
                 if (end.Ticks - begin.Ticks > 1)
-                    runs.Add(new Run(piece, instance, edge, begin.Ticks <= 1 ? null : begin, size.Ticks - end.Ticks <= 1 ? null : end));
+                    runs.Add(new Run(piece, instance, edge, begin.Ticks <= 1 ? null : begin, size.Ticks - end.Ticks <= 1 ? null : end) { Drafted = end - begin });
             }
         return runs;
     }
 
-    /// <summary>Where edges meet within a stretch, as distances from its beginning.</summary>
-    public IEnumerable<Length> Meetings(Length from, Length length) =>
-        new[] { Lengths.Length.Zero, Length }
-            .SelectMany(lap => edges.Select(edge => edge.Start + lap - from))
-            .Where(at => at.IsPositive && at < length)
-            .Order();
+    /// <summary>
+    /// Marks for what is sewn round a stretch, as distances from its beginning: where edges meet, clipped at corners; and clips along
+    /// every arc that bulges outward, as close as the curve asks for (handbook §4.5).
+    /// </summary>
+    public IEnumerable<(Length At, bool Clip)> Marks(Length from, Length length)
+    {
+        var marks = new List<(Length At, bool Clip)>();
+        foreach (var lap in (Length[])[Lengths.Length.Zero, Length])
+            for (var at = 0; at < edges.Count; at++)
+            {
+                var (edge, start, size) = edges[at];
+                var (before, curve) = (outline.Curve((at + edges.Count - 1) % edges.Count), outline.Curve(at));
+                marks.Add((start + lap - from, Clip: !Offset.IsSmooth(before, curve)));
+                if (curve.Radius is null || !curve.Outward) continue;
+                marks.AddRange(Clips.Along(size, outline.Edges[at].Radius!.Value).Select(clip => (start + lap - from + clip, true)));
+            }
+        return marks.Where(mark => mark.At.IsPositive && mark.At < length).OrderBy(mark => mark.At);
+    }
 
     /// <summary>The edge under a distance, and how far along it.</summary>
     public (string Edge, Length At) Under(Length distance)

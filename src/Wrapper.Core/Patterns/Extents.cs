@@ -1,0 +1,58 @@
+using Wrapper.Core.Lengths;
+
+namespace Wrapper.Core.Patterns;
+
+/// <summary>The sizes that every piece lists first: cut width and length, then finished width and length.</summary>
+internal static class Extents
+{
+    // Rounding of slants and arcs, in counts; beyond it the sum of a size and its allowances is not what is drawn.
+    private const long Rounding = 4;
+
+    /// <summary>
+    /// The piece with its extents listed from its finished <paramref name="width"/> and <paramref name="length"/>: each cut size is the finished
+    /// one plus the allowances of the edges that reach out furthest, or is read off the drawing where a slant's mitre reaches further.
+    /// </summary>
+    public static Piece Measured(this Piece piece, Working width, Working length, string across = "width", string up = "length", params IEnumerable<Size> more)
+    {
+        var (left, bottom, right, top) = piece.Stitch.Bounds();
+        var cut = piece.Cut.Bounds();
+        var cutWidth = Sum(piece, width, cut.Right - cut.Left, p => p.X, left, right);
+        var cutLength = Sum(piece, length, cut.Top - cut.Bottom, p => p.Y, bottom, top);
+        return piece with
+        {
+            Sizes =
+            [
+                new($"cut {across}", SizeKind.Cut, cutWidth, new(cut.Left, cut.Bottom), new(cut.Right, cut.Bottom)),
+                new($"cut {up}", SizeKind.Cut, cutLength, new(cut.Left, cut.Bottom), new(cut.Left, cut.Top)),
+                new($"finished {across}", SizeKind.Finished, width, new(left, bottom), new(right, bottom)),
+                new($"finished {up}", SizeKind.Finished, length, new(left, bottom), new(left, top)),
+                .. more,
+            ],
+        };
+    }
+
+    private static Working Sum(Piece piece, Working finished, Length drawn, Func<Point, Length> along, Length low, Length high)
+    {
+        var sum = finished + Furthest(piece, along, low) + Furthest(piece, along, high);
+        return (sum.Value - drawn).Abs().Ticks <= Rounding ? sum : Working.Of("as drawn", "extent of the cut line as drawn", drawn);
+    }
+
+    // The widest allowance of the edges that reach the extreme.
+    private static Working Furthest(Piece piece, Func<Point, Length> along, Length extreme)
+    {
+        var reaching = Enumerable.Range(0, piece.Stitch.Edges.Count)
+            .Where(at => piece.Stitch.Curve(at).Extremes().Any(v => (along(new(Length.Snap(v.X), Length.Snap(v.Y))) - extreme).Abs().Ticks <= Rounding))
+            .Where(at => Reaches(piece.Stitch, at, along, extreme))
+            .Select(at => piece.Allowances.GetValueOrDefault(piece.Stitch.Edges[at].Name))
+            .OfType<Working>();
+        return reaching.MaxBy(own => own.Value) ?? Lengths.Sum.Of();
+    }
+
+    // An edge that only touches the extreme with one end, square to it, does not reach out there: its neighbour does.
+    private static bool Reaches(Outline outline, int at, Func<Point, Length> along, Length extreme)
+    {
+        var (start, end) = (outline.Edges[at].Start, outline.Edges[(at + 1) % outline.Edges.Count].Start);
+        bool Touches(Point p) => (along(p) - extreme).Abs().Ticks <= Rounding;
+        return outline.Edges[at].Radius is not null || (Touches(start) && Touches(end));
+    }
+}
