@@ -74,19 +74,14 @@ public class DraftProperties
         {
             var pattern = Items.Pattern(item);
             foreach (var piece in pattern.Pieces)
-                foreach (var (name, working) in piece.Dimensions.Where(d => d.Value.Value.IsPositive))
+                // A station's width moves each side by half of the eighth: no more than a seam may differ by.
+                foreach (var (name, working) in piece.Dimensions.Where(d => d.Value.Value.IsPositive && !d.Key.StartsWith("width ", StringComparison.Ordinal)))
                 {
                     var changed = piece.Redrawn(name, working.Value + Length.Inches(0, 1, 8));
-                    // A waist that moves by the thickness of a pencil line changes no length: 1/16 in is what a seam may differ by.
-                    if (Moved(piece.Stitch, changed.Stitch) <= Length.Inches(0, 1, 16)) continue;
                     var report = SeamCheck.Of(pattern.With(changed), JobUnit.Inch);
                     Assert.True(!report.Holds, $"{item.MakeUp}: {piece.Key} {name} passed unseen");
                 }
         }, iter: 60);
-
-    private static Length Moved(Outline before, Outline after) => before.Edges
-        .Join(after.Edges, edge => edge.Name, edge => edge.Name, (a, b) => Length.Max((a.Start.X - b.Start.X).Abs(), (a.Start.Y - b.Start.Y).Abs()))
-        .DefaultIfEmpty(Length.Inches(1)).Max();
 
     [Fact]
     public void A_seam_left_out_leaves_its_edges_uncovered() =>

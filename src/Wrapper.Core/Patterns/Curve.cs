@@ -74,38 +74,42 @@ internal readonly record struct Curve(Vec A, Vec B, double? Radius, bool Outward
     {
         yield return A;
         yield return B;
-        if (Radius is not { } r) yield break;
-        var centre = Centre();
-        foreach (var spoke in (Vec[])[new(r, 0), new(0, r), new(-r, 0), new(0, -r)])
-            if (Covers(spoke)) yield return centre + spoke;
-    }
-
-    /// <summary>Whether the spoke from the centre falls within the sweep.</summary>
-    private bool Covers(Vec spoke)
-    {
-        var from = A - Centre();
-        var angle = Turn * Math.Atan2(from.Cross(spoke), from.Dot(spoke));
-        if (angle < -1e-12) angle += 2 * Math.PI;
-        return angle <= Sweep();
+        foreach (var share in Turnings()) yield return At(share);
     }
 
     /// <summary>
     /// Points along the curve that lie outside it by at most <paramref name="tolerance"/> mm where it bulges outward, and on it
-    /// where it bulges inward: a polygon through them always covers the cloth. The last point is left to the next curve.
+    /// where it bulges inward: a polygon through them always covers the cloth, and reaches no further than the curve itself in
+    /// the four directions of the grain. The last point is left to the next curve.
     /// </summary>
     public IEnumerable<Vec> FlattenedOutward(double tolerance)
     {
         yield return A;
         if (Radius is not { } r) yield break;
-        var steps = Math.Max(1, (int)Math.Ceiling(Sweep() / (2 * Math.Acos(Math.Max(0.5, 1 - (tolerance / r))))));
-        if (!Outward)
-        {
-            for (var i = 1; i < steps; i++) yield return At((double)i / steps);
-            yield break;
-        }
-        // Tangent corners: midway between two touching points, pushed out to where their tangents meet.
-        var push = 1 / Math.Cos(Sweep() / steps / 2);
+        double[] stops = [0, .. Turnings().Where(share => share is > 1e-9 and < 1 - 1e-9).Order(), 1];
         var centre = Centre();
-        for (var i = 0; i < steps; i++) yield return centre + (push * (At((i + 0.5) / steps) - centre));
+        for (var part = 0; part + 1 < stops.Length; part++)
+        {
+            var (from, share) = (stops[part], stops[part + 1] - stops[part]);
+            var steps = Math.Max(1, (int)Math.Ceiling(Sweep() * share / (2 * Math.Acos(Math.Max(0.5, 1 - (tolerance / r))))));
+            // Tangent corners: midway between two touching points, pushed out to where their tangents meet.
+            var push = 1 / Math.Cos(Sweep() * share / steps / 2);
+            for (var i = 0; i < steps; i++)
+                if (Outward) yield return centre + (push * (At(from + (share * (i + 0.5) / steps)) - centre));
+                else if (part + i > 0) yield return At(from + (share * i / steps));
+        }
+    }
+
+    // Where along the arc, 0..1, its circle is furthest right, up, left or down.
+    private IEnumerable<double> Turnings()
+    {
+        if (Radius is not { } r) yield break;
+        var from = A - Centre();
+        foreach (var spoke in (Vec[])[new(r, 0), new(0, r), new(-r, 0), new(0, -r)])
+        {
+            var angle = Turn * Math.Atan2(from.Cross(spoke), from.Dot(spoke));
+            if (angle < -1e-12) angle += 2 * Math.PI;
+            if (angle <= Sweep()) yield return angle / Sweep();
+        }
     }
 }

@@ -22,23 +22,9 @@ public abstract class BoxCushion : MakeUp
     /// <inheritdoc/>
     public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } =
     [
-        new("s", "Seam allowance", AllowanceRole.Seam, Length.Inches(0, 1, 2), Length.Millimetres(15)),
-        new("z", "Zip allowance", AllowanceRole.Zip, Length.Inches(0, 3, 4), Length.Millimetres(20)),
+        Usual.Seam,
+        Usual.Zip,
     ];
-
-    /// <summary>How the large pieces lie.</summary>
-    private protected static Choice PanelGrain { get; } = Choice.Of("panelGrain", "Panels lie", "On the cloth",
-        new Option("along", "Upright, up the roll", "The back edge towards the far end: pile and print run from back to front."),
-        new Option("across", "Railroaded", "A quarter turned, for cushions longer than the cloth is wide."),
-        new Option("either", "Either way", "For plain cloth: whichever takes less."));
-
-    /// <summary>The grain that an option stands for.</summary>
-    private protected static Grain GrainOf(string option) => option switch
-    {
-        "along" => Grain.Along,
-        "across" => Grain.Across,
-        _ => Grain.Either,
-    };
 
     /// <inheritdoc/>
     public override Sketch Sketch(Reading reading) => OutlineShapes.Sketch(reading, reading.Known("T") ?? Length.Inches(4));
@@ -48,7 +34,7 @@ public abstract class BoxCushion : MakeUp
     {
         var problems = OutlineShapes.Check(reading).ToList();
         if (problems.Count > 0) return problems;
-        var seat = EaseSchools.Outline(reading);
+        var seat = Seat(reading);
         var s = reading.Allowance("s").Value;
         var main = reading.Chosen("shape", "round") ? ("d", "d") : reading.Chosen("shape", "traced") ? ("O", "O") : ("W", "L");
         if (seat.Width.Value <= 2 * s)
@@ -58,12 +44,15 @@ public abstract class BoxCushion : MakeUp
         if (IsBoxed && EaseSchools.Depth(reading).Value is var depth && depth <= 2 * s)
             problems.Add(reading.Refuse("measures.T", $"the boxing would finish {reading.Say(depth)} deep, not over two seam allowances ({reading.Say(2 * s)}): half of it must hold a zip beside a seam", Example(reading, "4", "10")));
         if (problems.Count == 0 && OutlineCheck.Fault(seat.Outline) is { } fault)
-            problems.Add(reading.Refuse("choices.ease", $"with this ease the outline {fault}", "exact"));
+            problems.Add(reading.Refuse(IsBoxed ? "choices.ease" : "measures.T", $"with the ease all round the outline {fault}", IsBoxed ? "exact" : "1"));
         return problems;
     }
 
     /// <summary>Whether it has a boxing that must hold a zip beside a seam.</summary>
     private protected virtual bool IsBoxed => true;
+
+    /// <summary>The outline of the cover along the stitch line.</summary>
+    private protected virtual SeatOutline Seat(Reading reading) => EaseSchools.Outline(reading);
 
     /// <summary>Refuses an outline that this make-up cannot follow.</summary>
     private protected static Problem RefuseShape(Reading reading, string why) => reading.Refuse("choices.shape", why, "rectangle");
@@ -81,7 +70,7 @@ public abstract class BoxCushion : MakeUp
         foreach (var remark in OutlineShapes.Remarks(reading)) yield return remark;
         if (reading.Chosen("ease", "pinfit"))
             yield return new Remark("Pin on the furniture, wrong side out. Trim to three seam allowances, fit again, then trim to one.");
-        yield return new Remark("Shears and rotary cutters: cut away from the hand that holds the cloth, and close the blade each time it is put down.", Caution: true);
+        yield return Usual.Blades;
     }
 
     /// <summary>Foam to order and thread, read off the seams.</summary>

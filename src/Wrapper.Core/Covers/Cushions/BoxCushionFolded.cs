@@ -22,10 +22,7 @@ public sealed class BoxCushionFolded : BoxCushion
     [
         .. OutlineShapes.Choices,
         .. EaseSchools.Choices,
-        Choice.Of("corners", "Corners", "Corners",
-            new Option("cut", "Cut first", "The waste is cut out by the corner rule: the top finishes as measured."),
-            new Option("stitch-off", "Stitch off, then trim", "Nothing is cut first: stitch across each corner, turn, try on, then trim. For a first cover, and for rounded inners."),
-            new Option("square-drop", "Square = drop", "The whole drop is cut out, raw edge included: the top finishes two seam allowances smaller each way. For soft inners.")),
+        BoxedSheet.Corners,
         Choice.Of("zip", "Zip", "Zip",
             new Option("full", "Chain to the full cut width", "Oversewn at the corners and cut off: one length of chain, nothing to measure."),
             new Option("inside", "Kept inside the corners", "The teeth stop short of both corners; the ends are sewn shut. The neatest corners."),
@@ -33,7 +30,7 @@ public sealed class BoxCushionFolded : BoxCushion
             new Option("round", "Round the corners", "The teeth go on along both sides: the easiest to fill.")),
         Choice.OfLength("zipTurn", "Zip turns each back corner by", "Zip", Length.Inches(2, 1, 2), 65, new LengthLimits(Length.Zero, Length.Inches(60), "2 1/2", "6.5")) with { ShownWhen = new Condition("zip", ["round"]), Note = "One tape crosses both edges, so the zip edge takes the seam allowance." },
         Choice.OfLength("zipClear", "Teeth clear of each corner by", "Zip", Length.Inches(0, 1, 2), 12, new LengthLimits(Length.Zero, Length.Inches(12), "1/2", "1.2")) with { ShownWhen = new Condition("zip", ["inside"]) },
-        PanelGrain,
+        Usual.PanelGrain,
     ];
 
     /// <inheritdoc/>
@@ -63,7 +60,7 @@ public sealed class BoxCushionFolded : BoxCushion
         var seams = sheet.Seams().ToList();
         return new Pattern
         {
-            Pieces = [FoldedPiece.Of(reading, sheet) with { Grain = GrainOf(reading.Option("panelGrain")) }],
+            Pieces = [FoldedPiece.Of(reading, sheet) with { Grain = Usual.GrainOf(reading.Option("panelGrain")) }],
             Seams = seams,
             Finished = [.. FinishedSizes(sheet.Finished.Width, sheet.Finished.Length, sheet.Finished.Depth), ("zip run", sheet.ZipRun), ("corner seam", sheet.CornerSeam)],
             Notions = [sheet.Zip(), .. Basics(reading, seams)],

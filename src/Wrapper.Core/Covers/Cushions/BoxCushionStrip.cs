@@ -35,11 +35,8 @@ public sealed class BoxCushionStrip : BoxCushion
         Choice.Of("joins", "Joins of the boxing", "Boxing",
             new Option("corners", "At the front corners", "The join disappears in the corner; at most three lengths."),
             new Option("evenly", "Evenly", "Lengths as even as they can be, never joined in the front run.")),
-        PanelGrain,
-        Choice.Of("stripGrain", "Strips lie", "On the cloth",
-            new Option("either", "Either way", "For plain cloth: whichever takes less."),
-            new Option("along", "Upright, up the roll", "The pile or stripe runs down the boxing."),
-            new Option("across", "Railroaded", "The strip's length runs up the roll.")),
+        Usual.PanelGrain,
+        Usual.StripGrain,
         .. Cord.Choices,
     ];
 
@@ -61,7 +58,7 @@ public sealed class BoxCushionStrip : BoxCushion
     {
         var plan = new BoxedPlan(reading);
         var panel = Panel(reading, plan);
-        var boxing = new BoxingStrip(reading, plan, GrainOf(reading.Option("stripGrain")));
+        var boxing = new BoxingStrip(reading, plan, Usual.GrainOf(reading.Option("stripGrain")));
         var zipStrip = ZipStrip(reading, plan);
         var corded = Cord.IsChosen(reading);
         List<Seam> seams =
@@ -122,7 +119,7 @@ public sealed class BoxCushionStrip : BoxCushion
                 // Round a hollow it is the panel that must give, not the boxing.
                 .. arcs.Where(arc => !arc.Outward).SelectMany(arc => Clips.Along(outline.LengthOf(arc.Name), arc.Radius!.Value).Select(at => new Notch(arc.Name, at, Clip: true))),
             ],
-            Grain = GrainOf(reading.Option("panelGrain")),
+            Grain = Usual.GrainOf(reading.Option("panelGrain")),
             TurnedOver = true,
             Note = "One top, and one bottom that is turned over.",
         }.Measured(plan.Seat.Width, plan.Seat.Depth);
@@ -136,7 +133,7 @@ public sealed class BoxCushionStrip : BoxCushion
             d => Outline.Rectangle(d["length"], d["height"], "zip", "right end", "outer", "left end"))
         {
             Allowances = new[] { "zip", "right end", "outer", "left end" }.ToDictionary(edge => edge, Edge),
-            Grain = GrainOf(reading.Option("stripGrain")),
+            Grain = Usual.GrainOf(reading.Option("stripGrain")),
             Notches = [.. plan.Ring.Marks(plan.ZipStart, plan.ZipRun.Value).Select(mark => new Notch("outer", plan.ZipRun.Value - mark.At, mark.Clip))],
         }.Measured(plan.ZipRun, half, "length", "height");
     }

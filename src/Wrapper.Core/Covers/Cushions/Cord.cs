@@ -8,27 +8,33 @@ internal static class Cord
 {
     private const string Group = "Cord";
 
-    private static readonly Condition WhenCorded = new("cord", ["both"]);
+    /// <summary>The choices of a box cushion: cord on both edges, or none.</summary>
+    public static readonly IReadOnlyList<Choice> Choices = ChoicesFor("cord",
+        new("both", "Cord on both edges", "Sharp edges that wear well; the seam is easier to keep straight."),
+        new("none", "No cord", "Less cloth and time; the plain seam shows every wobble."));
 
-    public static readonly IReadOnlyList<Choice> Choices =
-    [
-        Choice.Of("cord", "Cord", Group,
-            new Option("both", "Cord on both edges", "Sharp edges that wear well; the seam is easier to keep straight."),
-            new Option("none", "No cord", "Less cloth and time; the plain seam shows every wobble.")),
-        Choice.OfLength("cordDiameter", "Cord diameter", Group, Length.Inches(0, 1, 4), 6, new LengthLimits(Length.Millimetres(1), Length.Inches(2), "1/4", "0.6")) with { ShownWhen = WhenCorded },
-        Choice.OfLength("cordJoin", "Cord to join the ends, each ring", Group, Length.Inches(3), 75) with { ShownWhen = WhenCorded },
-        Choice.Of("strips", "Covering strips", Group,
-            new Option("bias", "On the bias", "Goes round corners without puckers; cut at 45° across a block."),
-            new Option("across", "Across the cloth", "Less waste; for straight runs and cloth that gives a little.")) with { ShownWhen = WhenCorded },
-        Choice.OfLength("blockWidth", "Strips cut across", Group, Length.Inches(36), 900, new LengthLimits(Length.Inches(6), Length.Inches(120), "36", "90")) with { ShownWhen = WhenCorded, Note = "The width of the block that the strips are cut from, or their length when cut across." },
-        Choice.OfLength("stripJoin", "Allowance where strips join", Group, Length.Inches(0, 1, 4), 6, new LengthLimits(Length.Zero, Length.Inches(2), "1/4", "0.6")) with { ShownWhen = WhenCorded },
-    ];
+    /// <summary>Whether there is cord, by a choice of this <paramref name="key"/>, and what it is covered with; <c>none</c> is the answer for no cord.</summary>
+    public static IReadOnlyList<Choice> ChoicesFor(string key, params Option[] options)
+    {
+        string[] corded = [.. options.Select(option => option.Key).Where(option => option != "none")];
+        return
+        [
+            Choice.Of(key, "Cord", Group, options),
+            Choice.OfLength("cordDiameter", "Cord diameter", Group, Length.Inches(0, 1, 4), 6, new LengthLimits(Length.Millimetres(1), Length.Inches(2), "1/4", "0.6")).When(key, corded),
+            Choice.OfLength("cordJoin", "Cord to join the ends, each ring", Group, Length.Inches(3), 75).When(key, corded),
+            Choice.Of("strips", "Covering strips", Group,
+                new Option("bias", "On the bias", "Goes round corners without puckers; cut at 45° across a block."),
+                new Option("across", "Across the cloth", "Less waste; for straight runs and cloth that gives a little.")).When(key, corded),
+            Choice.OfLength("blockWidth", "Strips cut across", Group, Length.Inches(36), 900, new LengthLimits(Length.Inches(6), Length.Inches(120), "36", "90")).When(key, corded) with { Note = "The width of the block that the strips are cut from, or their length when cut across." },
+            Choice.OfLength("stripJoin", "Allowance where strips join", Group, Length.Inches(0, 1, 4), 6, new LengthLimits(Length.Zero, Length.Inches(2), "1/4", "0.6")).When(key, corded),
+        ];
+    }
 
-    public static bool IsChosen(Reading reading) => reading.Chosen("cord", "both");
+    public static bool IsChosen(Reading reading, string key = "cord") => !reading.Chosen(key, "none");
 
-    /// <summary>The cord of all corded seams, one join for each of the two rings.</summary>
-    public static Working Needed(Reading reading, IEnumerable<Seam> seams) =>
-        (Sum.Of(seams.Where(seam => seam.Corded).Select(seam => seam.Drafted)) + (2 * (Working)new Allowance("j", AllowanceRole.Join, reading.Choice("cordJoin"))))
+    /// <summary>The cord of all corded seams, one join for each ring.</summary>
+    public static Working Needed(Reading reading, IEnumerable<Seam> seams, int rings = 2) =>
+        (Sum.Of(seams.Where(seam => seam.Corded).Select(seam => seam.Drafted)) + (rings * (Working)new Allowance("j", AllowanceRole.Join, reading.Choice("cordJoin"))))
         .As("C", "cord");
 
     /// <summary>The block (bias) or the strips (across) that cover <paramref name="cord"/>, raw on all sides.</summary>
