@@ -63,6 +63,9 @@ public sealed class Outline
     /// <summary>The length of one edge along the line, rounded once.</summary>
     public Length LengthOf(string name) => Curve(index[name]).Length();
 
+    /// <summary>The straight way between the starts of two edges.</summary>
+    public Length Between(string from, string to) => Length.Snap((Edges[index[to]].Start.Mm - Edges[index[from]].Start.Mm).Size);
+
     /// <summary>The integer sum of all edges.</summary>
     public Length Perimeter() => Edges.Aggregate(Length.Zero, (sum, edge) => sum + LengthOf(edge.Name));
 

@@ -57,7 +57,7 @@ public sealed record Piece
     {
         (Key, Name, Quantity, Dimensions, Shape) = (other.Key, other.Name, other.Quantity, other.Dimensions, other.Shape);
         (Allowances, UncutShape, Notches, Lines, Sizes) = (other.Allowances, other.UncutShape, other.Notches, other.Lines, other.Sizes);
-        (Grain, TurnedOver, Note) = (other.Grain, other.TurnedOver, other.Note);
+        (Grain, TurnedOver, Note, Spans) = (other.Grain, other.TurnedOver, other.Note, other.Spans);
         drawn = new(Draw);
     }
 
@@ -99,6 +99,12 @@ public sealed record Piece
 
     /// <summary>What to know before cutting; empty for most.</summary>
     public string Note { get; init; } = "";
+
+    /// <summary>
+    /// The straight way from the first corner to each other one, by edge, as drafted. Edges of the right length can still make a
+    /// wrong shape; the seam check measures these again on what is drawn.
+    /// </summary>
+    public IReadOnlyList<(string Edge, Length Way)> Spans { get; init; } = [];
 
     /// <summary>The stitch line: everything along it is finished size.</summary>
     public Outline Stitch => drawn.Value.Stitch;

@@ -25,15 +25,20 @@ public static class SeamCheck
     public static SeamReport Of(Pattern pattern, JobUnit unit) =>
         new([.. pattern.Seams.Select(seam => Measure(pattern, seam, unit))], [.. Coverage(pattern, unit)], [.. Extents(pattern, unit)]);
 
-    // The first two cut sizes of a piece are its width and its length: the raw edge as drawn must have them.
+    // Open and hemmed edges have no other side to be measured against. The first two cut sizes of a piece are its width and its length: the raw edge as drawn must have them.
     private static IEnumerable<string> Extents(Pattern pattern, JobUnit unit)
     {
+        foreach (var use in pattern.Uses.Where(use => use.Run.Drafted is { } own && (pattern.LengthOf(use.Run) - own).Abs() > Tolerance))
+            yield return $"{pattern.Piece(use.Run.Piece).Name} {use.Run.Instance}, {use.Run.Edge} edge: drawn {Say(pattern.LengthOf(use.Run), unit)}, drafted {Say(use.Run.Drafted!.Value, unit)}";
         foreach (var piece in pattern.Pieces)
         {
             var (left, bottom, right, top) = piece.Cut.Bounds();
             foreach (var (size, drawn) in piece.Sizes.Where(size => size.Kind == SizeKind.Cut).Zip([right - left, top - bottom]))
                 if ((size.Working.Value - drawn).Abs() > Tolerance)
                     yield return $"{piece.Name}, {size.Name}: drawn {Say(drawn, unit)}, listed {Say(size.Working.Value, unit)}";
+            foreach (var (edge, way) in piece.Spans.Where(span => piece.Stitch.Has(span.Edge)))
+                if (piece.Stitch.Between(piece.Stitch.Edges[0].Name, edge) is var across && (across - way).Abs() > Tolerance)
+                    yield return $"{piece.Name}, from its first corner to the start of {edge}: drawn {Say(across, unit)}, drafted {Say(way, unit)}";
         }
     }
 

@@ -122,7 +122,7 @@ public sealed class BoxCushionStrip : BoxCushion
             Grain = Usual.GrainOf(reading.Option("panelGrain")),
             TurnedOver = true,
             Note = "One top, and one bottom that is turned over.",
-        }.Measured(plan.Seat.Width, plan.Seat.Depth);
+        }.Measured(plan.Seat.Width, plan.Seat.Depth, more: plan.Seat.Diagonals(outline));
     }
 
     private static Piece ZipStrip(Reading reading, BoxedPlan plan)

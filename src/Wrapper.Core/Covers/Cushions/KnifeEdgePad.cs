@@ -64,7 +64,7 @@ public sealed class KnifeEdgePad : BoxCushion
             TurnedOver = true,
             Notches = [.. hollows.SelectMany(edge => Clips.Along(outline.LengthOf(edge.Name), edge.Radius!.Value).Select(at => new Notch(edge.Name, at, Clip: true)))],
             Note = "One turned over, or both cut on the double away from the fold.",
-        }.Measured(seat.Width, seat.Depth);
+        }.Measured(seat.Width, seat.Depth, more: seat.Diagonals(outline));
 
         List<Seam> seams = [.. outline.Edges.Select(edge => edge.Name).Where(edge => edge != seat.Back).Select(edge => Usual.Join($"{edge} seam", ("panel", 1, edge), ("panel", 2, edge), seat.Lengths[edge]) with { Corded = corded }), .. Back(seat, opening, IsFoam(reading))];
         if (corded) seams = [.. seams.Select(seam => seam with { Corded = true })];

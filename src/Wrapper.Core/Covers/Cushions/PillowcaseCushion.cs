@@ -79,7 +79,7 @@ public sealed class PillowcaseCushion : BoxCushion
             Grain = Usual.GrainOf(reading.Option("panelGrain")),
             TurnedOver = true,
             Note = boxed ? "" : "Pin at mid-depth on the cushion, trim in two passes, the second layer by less than the first; slit inside curves to within two seam allowances of the line.",
-        }.Measured(sideways ? seat.Width + half + wrap : seat.Width + (2 * half), sideways ? seat.Depth + (2 * half) : seat.Depth + half + wrap);
+        }.Measured(sideways ? seat.Width + half + wrap : seat.Width + (2 * half), sideways ? seat.Depth + (2 * half) : seat.Depth + half + wrap, more: boxed ? [] : seat.Diagonals(drawn));
 
         var corners = boxed ? new[] { ("front end", "right start"), ("left end", "front start") } : [];
         List<Seam> seams =
@@ -97,7 +97,7 @@ public sealed class PillowcaseCushion : BoxCushion
         {
             Pieces = [piece],
             Seams = seams,
-            Uses = zipped ? [] : [.. Usual.Left(EdgeUse.Opening, "panel", 2, end)],
+            Uses = zipped ? [] : [.. Usual.Left(EdgeUse.Opening, "panel", 2, end).Select(use => use with { Run = use.Run with { Drafted = across.Value } })],
             Finished = [.. FinishedSizes(seat.Width, seat.Depth, depth), ("wrapped end", wrap)],
             Notions = [.. Closing(reading, across), .. Basics(reading, seams)],
             Steps =

@@ -65,7 +65,7 @@ internal sealed class BoxedSheet
             UncutShape = uncut ? d => Offset.Outward(inner(d), _ => d["fall"]) : null,
             Note = uncut ? "Nothing is cut out of the corners until the cover has been tried on." : "",
         };
-        return piece.Measured(top.Width + (2 * fall), top.Depth + (2 * fall), more: uncut || !IsSquare ? [] : CutOuts(allowances));
+        return piece.Measured(top.Width + (2 * fall), top.Depth + (2 * fall), more: [.. uncut || !IsSquare ? [] : CutOuts(allowances), .. top.Diagonals(piece.Stitch, side => $"{side} start")]);
     }
 
     /// <summary>The corner seams of one instance, both sides on the sheet itself.</summary>

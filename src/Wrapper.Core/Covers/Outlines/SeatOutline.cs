@@ -80,9 +80,11 @@ internal sealed record SeatOutline
     {
         if (by.Value == Length.Zero) return this;
         var dimensions = Dimensions.ToDictionary(pair => pair.Key, pair => pair.Value);
-        dimensions["grown"] = by;
+        // Grown twice, by the ease and by a corner school, each amount has a name of its own.
+        var name = dimensions.ContainsKey("grown") ? "grown again" : "grown";
+        dimensions[name] = by;
         var inner = Shape;
-        Outline Shaped(Dimensions d) => Offset.Outward(inner(d), _ => inward ? -d["grown"] : d["grown"]);
+        Outline Shaped(Dimensions d) => Offset.Outward(inner(d), _ => inward ? -d[name] : d[name]);
         var drawn = Shaped(new Dimensions(dimensions));
         var (left, bottom, right, top) = drawn.Bounds();
         Working Extent(Working size, Length reached)
@@ -104,6 +106,18 @@ internal sealed record SeatOutline
     /// <summary>Every edge's length as it is drawn, for outlines that no formula describes.</summary>
     public static IReadOnlyDictionary<string, Working> DrawnLengths(Outline outline) =>
         outline.Edges.ToDictionary(edge => edge.Name, edge => Working.Of(edge.Name, $"{edge.Name} edge as drawn", outline.LengthOf(edge.Name)));
+
+    /// <summary>
+    /// Both diagonals of an outline with four straight sides, as drawn on a piece: its sides alone would not hold it square. <paramref name="edge"/> names
+    /// the piece's edge that starts in the corner where a side of the outline starts.
+    /// </summary>
+    public IEnumerable<Size> Diagonals(Outline drawn, Func<string, string>? edge = null)
+    {
+        if (Outline.Edges.Count != 4 || !IsStraight) yield break;
+        var at = Outline.Edges.Select(side => edge?.Invoke(side.Name) ?? side.Name).ToArray();
+        foreach (var (from, to, name) in new[] { (at[0], at[2], "diagonal"), (at[1], at[3], "other diagonal") })
+            yield return new Size($"finished {name}", SizeKind.Finished, Working.Of(name, "as drawn", drawn.Between(from, to)), drawn.Edges.First(e => e.Name == from).Start, drawn.Edges.First(e => e.Name == to).Start);
+    }
 
     /// <summary>Whether every edge is straight.</summary>
     public bool IsStraight => Outline.Edges.All(edge => edge.Radius is null);
