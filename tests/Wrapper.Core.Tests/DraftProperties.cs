@@ -74,14 +74,31 @@ public class DraftProperties
         {
             var pattern = Items.Pattern(item);
             foreach (var piece in pattern.Pieces)
-                // A station's width moves each side by half of the eighth: no more than a seam may differ by.
-                foreach (var (name, working) in piece.Dimensions.Where(d => d.Value.Value.IsPositive && !d.Key.StartsWith("width ", StringComparison.Ordinal)))
+                foreach (var (name, working) in piece.Dimensions.Where(d => d.Value.Value.IsPositive))
                 {
                     var changed = piece.Redrawn(name, working.Value + Length.Inches(0, 1, 8));
+                    // A station's width moves each side by half of the eighth, a point on an arc slides along it: no more than a seam may differ by.
+                    if (name.Any(char.IsDigit) && Moved(piece.Stitch, changed.Stitch) <= Length.Inches(0, 1, 16)) continue;
                     var report = SeamCheck.Of(pattern.With(changed), JobUnit.Inch);
-                    Assert.True(!report.Holds, $"{item.MakeUp}: {piece.Key} {name} passed unseen");
+                    Assert.True(!report.Holds, $"{item.MakeUp}: {piece.Key} {name} passed unseen; {string.Join(", ", item.Measures.Concat(item.Choices).Select(entry => $"{entry.Key} {entry.Value.Typed}"))}");
                 }
         }, iter: 60);
+
+    private static Length Moved(Outline before, Outline after) => before.Edges
+        .Join(after.Edges, edge => edge.Name, edge => edge.Name, (a, b) => Length.Max((a.Start.X - b.Start.X).Abs(), (a.Start.Y - b.Start.Y).Abs())).Max();
+
+    // Another library's eye: no stitch line and no cut line crosses itself.
+    [Fact]
+    public void Outlines_are_simple() =>
+        Variants.Makeable.Sample(item =>
+        {
+            foreach (var piece in Items.Pattern(item).Pieces)
+                foreach (var (line, outline) in new[] { ("stitch", piece.Stitch), ("cut", piece.Cut) })
+                {
+                    var check = new NetTopologySuite.Operation.Valid.IsValidOp(Geometry.Laid(outline, new("", 0, Length.Zero, Length.Zero)));
+                    Assert.True(check.IsValid, $"{item.MakeUp} {item.Choices.GetValueOrDefault("shape")?.Typed} {piece.Key} {line}: {check.ValidationError} {string.Join("; ", outline.Edges)}");
+                }
+        }, iter: 300);
 
     [Fact]
     public void A_seam_left_out_leaves_its_edges_uncovered() =>

@@ -20,7 +20,7 @@ internal static class Extents
         var cutLength = Sum(piece, length, cut.Top - cut.Bottom, p => p.Y, bottom, top);
         return piece with
         {
-            Spans = [.. piece.Stitch.Edges.Skip(1).Select(edge => (edge.Name, piece.Stitch.Between(piece.Stitch.Edges[0].Name, edge.Name)))],
+            Corners = [.. piece.Stitch.Edges.Skip(1).Select(edge => (edge.Name, piece.Stitch.FromFirst(edge.Name)))],
             Sizes =
             [
                 new($"cut {across}", SizeKind.Cut, cutWidth, new(cut.Left, cut.Bottom), new(cut.Right, cut.Bottom)),

@@ -26,7 +26,7 @@ internal static class Offset
             var (own, previous) = (allowance(edge.Name), allowance(outline.Edges[before].Name));
             var (end, start) = Corner(outline.Curve(before), previous.ToMillimetres(), outline.Curve(at), own.ToMillimetres());
             // Smooth neighbours with unequal allowances: the raw edge steps straight out from the one to the other.
-            if (end != start) edges.Add(new Edge($"step to {edge.Name}", end));
+            if (end != start) edges.Add(new Edge(outline.Has($"step to {edge.Name}") ? $"second step to {edge.Name}" : $"step to {edge.Name}", end));
             var radius = edge.Radius is { } r ? (edge.Outward ? r + own : r - own) : (Length?)null;
             edges.Add(edge with { Start = start, Radius = radius });
         }
@@ -40,34 +40,43 @@ internal static class Offset
         var endOfA = b.A + (byA * into.Right());
         if (IsSmooth(a, b))
             return byA == byB ? (Snap(endOfA), Snap(endOfA)) : (Snap(endOfA), Snap(b.A + (byB * from.Right())));
+        var startOfB = b.A + (byB * from.Right());
         var meet = (a.Radius, b.Radius) switch
         {
-            (null, null) => Lines(endOfA, into, b.A + (byB * from.Right()), from),
-            (null, { } r) => LineCircle(endOfA, into, b.Centre(), r + (b.Turn * byB), b.A),
-            ({ } r, null) => LineCircle(b.A + (byB * from.Right()), from, a.Centre(), r + (a.Turn * byA), b.A),
+            (null, null) => Lines(endOfA, into, startOfB, from),
+            (null, { } r) => LineCircle(endOfA, into, b.Centre(), r + (b.Turn * byB), b.At(0.5)),
+            ({ } r, null) => LineCircle(startOfB, from, a.Centre(), r + (a.Turn * byA), a.At(0.5)),
             ({ } r, { } q) => Circles(a.Centre(), r + (a.Turn * byA), b.Centre(), q + (b.Turn * byB), b.A),
         };
-        return (Snap(meet), Snap(meet));
+        if (meet is { } point) return (Snap(point), Snap(point));
+        // The arc bends away before it reaches the other edge: from its own end the raw edge goes on straight to the other's.
+        return (Snap(endOfA), Snap(startOfB));
     }
 
     private static Point Snap(Vec v) => new(Length.Snap(v.X), Length.Snap(v.Y));
 
-    private static Vec Lines(Vec p, Vec along, Vec q, Vec other) => p + ((q - p).Cross(other) / along.Cross(other) * along);
+    private static Vec? Lines(Vec p, Vec along, Vec q, Vec other) => Math.Abs(along.Cross(other)) < Smooth ? null : p + ((q - p).Cross(other) / along.Cross(other) * along);
 
-    private static Vec LineCircle(Vec p, Vec along, Vec centre, double radius, Vec near)
+    private static Vec? LineCircle(Vec p, Vec along, Vec centre, double radius, Vec middle)
     {
         var foot = p + ((centre - p).Dot(along) * along);
-        var half = Math.Sqrt(Math.Max(0, (radius * radius) - Math.Pow((foot - centre).Size, 2)));
-        return Nearest(near, foot + (half * along), foot - (half * along));
+        var square = (radius * radius) - Math.Pow((foot - centre).Size, 2);
+        if (square < 0) return null;
+        // A line can cross the circle twice: the arc ends at the crossing that it comes to first, on the way from its middle.
+        var spoke = middle - centre;
+        double Round(Vec at) => Math.Abs(Math.Atan2(spoke.Cross(at - centre), spoke.Dot(at - centre)));
+        var (one, other) = (foot + (Math.Sqrt(square) * along), foot - (Math.Sqrt(square) * along));
+        return Round(one) <= Round(other) ? one : other;
     }
 
-    private static Vec Circles(Vec c, double r, Vec d, double q, Vec near)
+    private static Vec? Circles(Vec c, double r, Vec d, double q, Vec near)
     {
         var between = d - c;
         var reach = ((r * r) - (q * q) + between.Dot(between)) / (2 * between.Size);
-        var half = Math.Sqrt(Math.Max(0, (r * r) - (reach * reach)));
+        var square = (r * r) - (reach * reach);
+        if (!(square >= 0)) return null; // concentric ones have no distance to divide by
         var foot = c + (reach * between.Unit());
-        return Nearest(near, foot + (half * between.Unit().Right()), foot - (half * between.Unit().Right()));
+        return Nearest(near, foot + (Math.Sqrt(square) * between.Unit().Right()), foot - (Math.Sqrt(square) * between.Unit().Right()));
     }
 
     private static Vec Nearest(Vec to, Vec a, Vec b) => (a - to).Size <= (b - to).Size ? a : b;

@@ -66,6 +66,9 @@ public sealed class Outline
     /// <summary>The straight way between the starts of two edges.</summary>
     public Length Between(string from, string to) => Length.Snap((Edges[index[to]].Start.Mm - Edges[index[from]].Start.Mm).Size);
 
+    /// <summary>How far an edge's start lies from the first corner, across and up.</summary>
+    public Point FromFirst(string name) => Edges[index[name]].Start.Moved(-Edges[0].Start.X, -Edges[0].Start.Y);
+
     /// <summary>The integer sum of all edges.</summary>
     public Length Perimeter() => Edges.Aggregate(Length.Zero, (sum, edge) => sum + LengthOf(edge.Name));
 

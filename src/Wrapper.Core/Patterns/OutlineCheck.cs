@@ -5,11 +5,13 @@ namespace Wrapper.Core.Patterns;
 /// <summary>Whether an outline can be cut: it must not touch or cross itself, and its allowances must leave every edge its direction.</summary>
 internal static class OutlineCheck
 {
-    private const double Flatness = 0.5; // mm
+    private const double Flatness = 0.5, Least = 0.05; // mm
 
     /// <summary>What is wrong with an outline ("crosses itself between …"); null when it is sound.</summary>
     public static string? Fault(Outline outline)
     {
+        for (var at = 0; at < outline.Edges.Count; at++)
+            if (outline.Curve(at) is var curve && (curve.B - curve.A).Size < Least) return $"leaves nothing of {outline.Edges[at].Name}";
         if (IsConvex(outline)) return null;
         var sides = Enumerable.Range(0, outline.Edges.Count).SelectMany(at =>
         {
@@ -32,7 +34,7 @@ internal static class OutlineCheck
             var name = piece.Stitch.Edges[at].Name;
             if (!piece.Cut.Has(name)) continue;
             var (stitch, cut) = (piece.Stitch.Curve(at), piece.Cut.Curve(name));
-            if ((stitch.B - stitch.A).Dot(cut.B - cut.A) < 0 || cut.Radius is <= 0) return name;
+            if ((stitch.B - stitch.A).Dot(cut.B - cut.A) <= 0 || cut.Radius is <= 0) return name;
         }
         return null;
     }

@@ -57,7 +57,7 @@ public sealed record Piece
     {
         (Key, Name, Quantity, Dimensions, Shape) = (other.Key, other.Name, other.Quantity, other.Dimensions, other.Shape);
         (Allowances, UncutShape, Notches, Lines, Sizes) = (other.Allowances, other.UncutShape, other.Notches, other.Lines, other.Sizes);
-        (Grain, TurnedOver, Note, Spans) = (other.Grain, other.TurnedOver, other.Note, other.Spans);
+        (Grain, TurnedOver, Note, Corners) = (other.Grain, other.TurnedOver, other.Note, other.Corners);
         drawn = new(Draw);
     }
 
@@ -101,10 +101,10 @@ public sealed record Piece
     public string Note { get; init; } = "";
 
     /// <summary>
-    /// The straight way from the first corner to each other one, by edge, as drafted. Edges of the right length can still make a
-    /// wrong shape; the seam check measures these again on what is drawn.
+    /// How far each corner lies from the first one across the grain and up it, by the edge that starts there, as drafted. Edges of the
+    /// right length can still make a wrong shape; the seam check measures these again on what is drawn.
     /// </summary>
-    public IReadOnlyList<(string Edge, Length Way)> Spans { get; init; } = [];
+    public IReadOnlyList<(string Edge, Point Offset)> Corners { get; init; } = [];
 
     /// <summary>The stitch line: everything along it is finished size.</summary>
     public Outline Stitch => drawn.Value.Stitch;

@@ -36,9 +36,9 @@ public static class SeamCheck
             foreach (var (size, drawn) in piece.Sizes.Where(size => size.Kind == SizeKind.Cut).Zip([right - left, top - bottom]))
                 if ((size.Working.Value - drawn).Abs() > Tolerance)
                     yield return $"{piece.Name}, {size.Name}: drawn {Say(drawn, unit)}, listed {Say(size.Working.Value, unit)}";
-            foreach (var (edge, way) in piece.Spans.Where(span => piece.Stitch.Has(span.Edge)))
-                if (piece.Stitch.Between(piece.Stitch.Edges[0].Name, edge) is var across && (across - way).Abs() > Tolerance)
-                    yield return $"{piece.Name}, from its first corner to the start of {edge}: drawn {Say(across, unit)}, drafted {Say(way, unit)}";
+            foreach (var (edge, drafted) in piece.Corners.Where(corner => piece.Stitch.Has(corner.Edge)))
+                if (piece.Stitch.FromFirst(edge) is var drawn && Length.Max((drawn.X - drafted.X).Abs(), (drawn.Y - drafted.Y).Abs()) is var off && off > Tolerance)
+                    yield return $"{piece.Name}, the corner where {edge} starts: drawn {Say(off, unit)} beside where it was drafted";
         }
     }
 

@@ -61,10 +61,10 @@ public sealed class BoxCushionTwoPanels : BoxCushion
                 new("Open each corner flat and sew across it, top and bottom.", [.. seams.Where(seam => seam.Kind == SeamKind.Dart).Select(seam => seam.Name)]),
                 new("Finish the seams and turn right side out through the zip.", []),
             ],
-            Remarks = [.. sheet.Remarks(), .. EaseRemarks(reading)],
+            Remarks = [.. sheet.Remarks(reading), .. EaseRemarks(reading)],
             InPairs = OutlineShapes.InPairs(reading),
         };
     }
 
-    private static BoxedSheet Sheet(Reading reading) => new(reading, EaseSchools.Outline(reading), EaseSchools.Depth(reading) / 2);
+    private static BoxedSheet Sheet(Reading reading) => BoxedSheet.BySchool(reading, EaseSchools.Outline(reading), EaseSchools.Depth(reading) / 2, "panel");
 }

@@ -16,19 +16,27 @@ internal sealed class BoxedSheet
         new Option("stitch-off", "Stitch off, then trim", "Nothing is cut first: stitch across each corner, turn, try on, then trim. For a first cover, and for rounded inners."),
         new Option("square-drop", "Square = drop", "The whole drop is cut out, raw edge included: the top finishes two seam allowances smaller each way. For soft inners."));
 
-    private readonly Reading reading;
     private readonly SeatOutline top;
     private readonly Working fall;
+    private readonly Func<string, Working> seam;
+    private readonly bool uncut;
 
-    /// <summary>A sheet over <paramref name="seat"/> that turns down by <paramref name="fall"/>; corners by the school chosen.</summary>
-    public BoxedSheet(Reading reading, SeatOutline seat, Working fall)
+    /// <summary>
+    /// A sheet over <paramref name="seat"/> that turns down by <paramref name="fall"/>. <paramref name="seam"/> gives the allowance of each flap end;
+    /// with <paramref name="stitchOff"/> nothing is cut out before the corners are sewn.
+    /// </summary>
+    public BoxedSheet(SeatOutline seat, Working fall, Func<string, Working> seam, bool stitchOff = false)
     {
-        this.reading = reading;
+        (top, this.fall, this.seam, uncut) = (seat, fall.As("G", "fold-down"), seam, stitchOff);
+        Sides = [.. seat.Outline.Edges.Select(edge => edge.Name)];
+    }
+
+    /// <summary>The same by the corner school that is chosen; square = drop moves a seam allowance from the top to the sides.</summary>
+    public static BoxedSheet BySchool(Reading reading, SeatOutline seat, Working fall, string piece)
+    {
         var s = reading.Allowance("s");
         var whole = reading.Chosen("corners", "square-drop");
-        top = whole ? seat.Grown(s, inward: true) : seat;
-        this.fall = (whole ? fall + s : fall).As("G", "fold-down");
-        Sides = [.. seat.Outline.Edges.Select(edge => edge.Name)];
+        return new(whole ? seat.Grown(s, inward: true) : seat, whole ? fall + s : fall, end => reading.EdgeAllowance("s", piece, end), reading.Chosen("corners", "stitch-off"));
     }
 
     /// <summary>The sides of the top, anticlockwise from the front.</summary>
@@ -49,12 +57,11 @@ internal sealed class BoxedSheet
     /// <summary>The sheet as a piece; <paramref name="outer"/> gives the allowance of a flap's outer edge, flap ends are seams.</summary>
     public Piece Piece(string key, string name, int quantity, Func<string, Working> outer)
     {
-        var uncut = reading.Chosen("corners", "stitch-off");
         var allowances = new Dictionary<string, Working>();
         foreach (var side in Sides)
         {
             allowances[side] = outer(side);
-            foreach (var end in (string[])["start", "end"]) allowances[$"{side} {end}"] = reading.EdgeAllowance("s", key, $"{side} {end}");
+            foreach (var end in (string[])["start", "end"]) allowances[$"{side} {end}"] = seam($"{side} {end}");
         }
         var dimensions = top.Dimensions.ToDictionary(pair => pair.Key, pair => pair.Value);
         dimensions["fall"] = fall;
@@ -76,7 +83,7 @@ internal sealed class BoxedSheet
     });
 
     /// <summary>What the chosen school does to the finished size.</summary>
-    public IEnumerable<Remark> Remarks()
+    public IEnumerable<Remark> Remarks(Reading reading)
     {
         var s = reading.Allowance("s").Value;
         if (reading.Chosen("corners", "square-drop"))

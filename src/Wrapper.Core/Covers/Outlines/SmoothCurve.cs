@@ -57,6 +57,6 @@ internal static class SmoothCurve
         var way = to - from;
         var off = heading.Cross(way); // to the left where positive
         if (Math.Abs(off) / 4 < Flat) return new Edge("", start); // the rise of so flat an arc
-        return new Edge("", start, Length.Snap(way.Dot(way) / (2 * Math.Abs(off))), Outward: off > 0);
+        return new Edge("", start, Length.Snap(way.Dot(way) / (2 * Math.Abs(off))), Outward: off > 0, Large: heading.Dot(way) < 0);
     }
 }

@@ -1,0 +1,78 @@
+using Wrapper.Core.Covers.Cushions;
+using Wrapper.Core.Covers.Outlines;
+using Wrapper.Core.Jobs;
+using Wrapper.Core.Lengths;
+using Wrapper.Core.Patterns;
+
+namespace Wrapper.Core.Covers.Ottomans;
+
+/// <summary>A boxed ottoman cover: a top and four sides, cord round the top (handbook §5.1).</summary>
+public sealed class OttomanBoxed : Ottoman
+{
+    /// <inheritdoc/>
+    public override string Key => "ottoman-boxed";
+
+    /// <inheritdoc/>
+    public override string Name => "Boxed";
+
+    /// <inheritdoc/>
+    public override string When => "For a sharp-edged ottoman: a top and four sides, cord round the top edge.";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Choice> Choices { get; } =
+    [
+        .. Beneath,
+        .. Cord.ChoicesFor("cord", new("both", "Cord round the top", "A sharp edge that wears well."), new("none", "No cord", "The plain seam.")),
+        Usual.PanelGrain,
+    ];
+
+    /// <inheritdoc/>
+    public override IEnumerable<Problem> Check(Reading reading) => CheckBeneath(reading);
+
+    /// <inheritdoc/>
+    public override Pattern Draft(Reading reading)
+    {
+        var (w, l, h) = (reading.Measure("W"), reading.Measure("L"), reading.Measure("H"));
+        var seat = RectangleShape.Of(w, l, Sum.Of());
+        var top = new Piece("top", "top", 1, seat.Dimensions, seat.Shape)
+        {
+            Allowances = seat.Outline.Edges.ToDictionary(edge => edge.Name, edge => reading.EdgeAllowance("s", "top", edge.Name)),
+            Grain = Usual.GrainOf(reading.Option("panelGrain")),
+            Notches = [.. seat.Outline.Edges.Select(edge => new Notch(edge.Name, seat.Outline.LengthOf(edge.Name).Over(2)))],
+        }.Measured(w, l);
+        var corded = Cord.IsChosen(reading);
+        List<Seam> seams =
+        [
+            .. seat.Outline.Edges.Select(edge => Usual.Join($"top to {edge.Name}", ("top", 1, edge.Name), (Under(edge.Name).Piece, Under(edge.Name).Instance, "upper"), seat.Lengths[edge.Name]) with { Corded = corded }),
+            .. Corners(h),
+        ];
+        List<Piece> pieces = [top, .. Panels(reading, h, "side")];
+        List<Use> uses = [.. Hems()];
+        List<Notion> notions = [.. FasteningNotion(reading)];
+        if (corded)
+        {
+            var cord = Cord.Needed(reading, seams, rings: 1);
+            pieces.Add(Cord.Covering(reading, cord));
+            uses.AddRange(Cord.RawEdges(pieces[^1]));
+            notions.Add(new("cord", "cord", cord));
+        }
+        notions.Add(Making.Thread.Of(seams));
+        return new Pattern
+        {
+            Pieces = pieces,
+            Seams = seams,
+            Uses = uses,
+            Finished = [("finished width", w), ("finished length", l), ("finished height", h), ("perimeter", seat.Perimeter)],
+            Notions = notions,
+            Steps =
+            [
+                new("Cut the top and four sides; mark the middle of every edge that meets the top.", []),
+                .. corded ? [new Step("Sew the covered cord round the top; butt the core and wrap the join.", [])] : Array.Empty<Step>(),
+                new("Sew the sides to a ring at the corners, stopping one seam allowance short of the top.", [.. Corners(h).Select(seam => seam.Name)]),
+                new("Sew the ring to the top, middles first, pivoting at each corner with the needle down.", [.. seams.Where(seam => seam.Name.StartsWith("top", StringComparison.Ordinal)).Select(seam => seam.Name)]),
+                new("Try on, right side out. Turn the lower edge under and fasten it.", []),
+            ],
+            Remarks = [Usual.Blades, Usual.OldFurniture],
+        };
+    }
+}
