@@ -5,11 +5,15 @@ using Wrapper.Core.Lengths;
 
 namespace Wrapper.Core.Tests;
 
-/// <summary>Random items of every make-up: any sizes in either unit, every outline and option, allowances with and without edges of their own.</summary>
+/// <summary>Random items that can be made, of every make-up: any sizes in either unit, every outline and option, allowances with and without edges of their own.</summary>
 internal static class Variants
 {
-    public static readonly Gen<Item> Any =
-        from makeUp in Gen.OneOfConst([.. Items.Drafting.MakeUps])
+    public static readonly Gen<Item> Makeable = Gen.OneOfConst([.. Items.Drafting.MakeUps]).SelectMany(From).Where(item => Items.Draft(item).Problems.Count == 0);
+
+    /// <summary>Those of one make-up that can be made.</summary>
+    public static Gen<Item> Of(string makeUp) => From(Items.Drafting.Find(makeUp)!).Where(item => Items.Draft(item).Problems.Count == 0);
+
+    private static Gen<Item> From(MakeUp makeUp) =>
         from metric in Gen.Bool
         from w in Gen.Int[8 * 16, 90 * 16]
         from l in Gen.Int[8 * 16, 60 * 16]
@@ -17,12 +21,6 @@ internal static class Variants
         from shares in Gen.Int[0, 99].Array[makeUp.Measures.Count]
         from own in Gen.Int[-8, 20]
         select Build(makeUp, metric ? JobUnit.Centimetre : JobUnit.Inch, w, l, picks, shares, own);
-
-    /// <summary>Only those that can be made.</summary>
-    public static readonly Gen<Item> Makeable = Any.Where(item => Items.Draft(item).Problems.Count == 0);
-
-    /// <summary>Those of one make-up that can be made.</summary>
-    public static Gen<Item> Of(string makeUp) => Makeable.Where(item => item.MakeUp == makeUp);
 
     // Each measure lies between two shares (per cent) of the width w, of the length l, or of neither (in 1/16 in).
     private static readonly Dictionary<string, (char Of, int From, int To)> Ranges = new()
@@ -56,9 +54,7 @@ internal static class Variants
             if (choice.Kind == ChoiceKind.Count) choices[choice.Key] = new Entry($"{choice.Min + (pick % Math.Min(5, choice.Max - choice.Min + 1))}", unit);
         }
         var measures = new Dictionary<string, Entry>();
-        // Stations have both of their measures, or neither.
-        bool LeftOut(Measure measure, int share) => measure.Optional && (measure.Key[0] is 'f' or 'w' ? picks[0] % (measure.Key[1] - '0' + 1) == 0 : share % 2 == 0);
-        foreach (var (measure, share) in makeUp.Measures.Zip(shares).Where(pair => !LeftOut(pair.First, pair.Second)))
+        foreach (var (measure, share) in makeUp.Measures.Zip(shares).Where(pair => !pair.First.Optional || pair.Second % 2 == 1))
         {
             if (measure.Kind == MeasureKind.Outline) measures[measure.Key] = new Entry(Traces[share % Traces.Length], JobUnit.Inch);
             else if (measure.Key == "X") measures["X"] = Sixteenths((int)Math.Sqrt(((long)w * w) + ((long)l * l)) + (share - 50));

@@ -55,6 +55,9 @@ public sealed class Reading
     /// <summary>A measure for drawing, null while it is not measured or cannot be read.</summary>
     public Length? Known(string key) => lengths.TryGetValue($"measures.{key}", out var length) ? length : null;
 
+    /// <summary>Whether a measure is asked for, as things stand.</summary>
+    public bool Asks(string key) => makeUp.Measures.Any(measure => measure.Key == key && IsShown(measure.ShownWhen));
+
     /// <summary>A traced outline that was entered; null while it cannot be read.</summary>
     public Outline? Traced(string key) => outlines.GetValueOrDefault(key);
 
@@ -67,8 +70,8 @@ public sealed class Reading
     /// <summary>Whether this option is chosen.</summary>
     public bool Chosen(string choice, string option) => Option(choice) == option;
 
-    /// <summary>The value of a count choice.</summary>
-    public int Count(string key) => int.Parse(answers[key], CultureInfo.InvariantCulture);
+    /// <summary>The value of a count choice; the usual one where none could be read.</summary>
+    public int Count(string key) => int.Parse(Option(key), CultureInfo.InvariantCulture);
 
     /// <summary>The allowance of a letter, as it counts for the whole item.</summary>
     public Working Allowance(string symbol) =>
@@ -147,8 +150,10 @@ public sealed class Reading
         }
     }
 
+    // A condition holds only while the choice that it looks at is shown itself.
     private bool IsShown(Condition? condition) =>
-        condition is not { } when || (item.Choices.TryGetValue(when.Choice, out var entry) && when.Answers.Contains(entry.Typed));
+        condition is not { } when || (IsShown(makeUp.Choices.FirstOrDefault(choice => choice.Key == when.Choice)?.ShownWhen)
+            && item.Choices.TryGetValue(when.Choice, out var entry) && when.Answers.Contains(entry.Typed));
 
     private void ReadCount(string field, Choice choice, Entry? entry)
     {

@@ -11,7 +11,11 @@ public sealed record Item(
     string? Cloth,
     IReadOnlyDictionary<string, Entry> Measures,
     IReadOnlyDictionary<string, Entry> Choices,
-    IReadOnlyDictionary<string, Entry> Allowances);
+    IReadOnlyDictionary<string, Entry> Allowances)
+{
+    /// <summary>What was seen while measuring: what is in the way, what comes off, which details are kept.</summary>
+    public string Notes { get; init; } = "";
+}
 
 /// <summary>
 /// One cloth of a job. <paramref name="Step"/> is what the shop cuts in (<c>1/8 yd</c>, <c>10 cm</c>); <paramref name="Price"/>, as typed and empty while unknown, is

@@ -30,7 +30,7 @@ public static class LayTable
         var misfits = all.Where(pair => pair.Kind.Ways.Count == 0).Select(pair => new Misfit(pair.Piece.Id, pair.Piece.Label, Across(pair.Piece))).ToList();
         var fit = all.Where(pair => pair.Kind.Ways.Count > 0).ToList();
         var hand = Rows.Lay(fit, usable.Ticks);
-        var best = fit.Count > MostPlacedSingly ? hand : Orders(fit).Select(order => BottomLeft.Lay(order, usable.Ticks)).Append(hand).MinBy(lay => lay.Length)!;
+        var best = fit.Count > MostPlacedSingly ? hand : Orders(fit).AsParallel().AsOrdered().Select(order => BottomLeft.Lay(order, usable.Ticks)).AsEnumerable().Append(hand).MinBy(lay => lay.Length)!;
         return new ClothLay(best, hand, ShortestPossible([.. fit.Select(pair => pair.Kind)], usable), misfits);
     }
 

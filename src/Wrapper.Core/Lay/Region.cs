@@ -14,7 +14,7 @@ internal sealed class Region
 {
     // Arcs and slants are covered to this closeness, in mm.
     private const double ArcTolerance = 1;
-    private const long SlantSlice = 5 * Length.TicksPerMillimetre;
+    private const long SlantSlice = 8 * Length.TicksPerMillimetre;
 
     private const long Step = 20 * Length.TicksPerMillimetre;
 
@@ -88,11 +88,10 @@ internal sealed class Region
     private static List<long> Levels((long X, long Y)[] points, ((long X, long Y) A, (long X, long Y) B)[] sides)
     {
         var levels = new SortedSet<long>(points.Select(p => p.Y));
-        foreach (var (a, b) in sides.Where(side => side.A.X != side.B.X))
+        // A slice of a slant loses a triangle: as many slices as keep it small in its narrow direction.
+        foreach (var (a, b) in sides)
         {
-            var parts = (Math.Max(b.Y - a.Y, 1) + SlantSlice - 1) / SlantSlice;
-            // A nearly upright slant loses next to nothing in one slice.
-            if (Math.Abs(a.X - b.X) < SlantSlice) continue;
+            var parts = Math.Min(Math.Abs(a.X - b.X), b.Y - a.Y) / SlantSlice;
             for (var i = 1L; i < parts; i++) levels.Add(a.Y + ((b.Y - a.Y) * i / parts));
         }
         return [.. levels];

@@ -13,7 +13,11 @@ public sealed record Notion(string Key, string Name, Working? Length, int Count 
 public sealed record Step(string Text, IReadOnlyList<string> Seams);
 
 /// <summary>Something the maker should know; <paramref name="Caution"/> where somebody or the cloth can come to harm.</summary>
-public sealed record Remark(string Text, bool Caution = false);
+public sealed record Remark(string Text, bool Caution = false)
+{
+    /// <summary>Whether it is about the measurements, and so is shown beside them too.</summary>
+    public bool OnMeasure { get; init; }
+}
 
 /// <summary>A drafted cover: pieces, the seams that join them, and everything that is read off them.</summary>
 public sealed record Pattern

@@ -5,7 +5,7 @@ namespace Wrapper.Server.Api;
 /// <summary>What a job document may hold: bounds that no real job meets, so that a broken or hostile file is refused at the door.</summary>
 internal static class JobLimits
 {
-    private const int MostItems = 500, MostCloths = 50, LongestName = 200, LongestEntry = 200, MostEntries = 200;
+    private const int MostItems = 500, MostCloths = 50, LongestName = 200, LongestEntry = 4000, MostEntries = 300, LongestNotes = 4000;
 
     public static IEnumerable<Problem> Check(JobDocument job)
     {
@@ -29,6 +29,8 @@ internal static class JobLimits
     /// <summary>What is out of bounds in one item.</summary>
     public static IEnumerable<Problem> Check(Item item)
     {
+        if (item.Notes is null || item.Notes.Length > LongestNotes)
+            yield return new Problem($"items.{item.Id}.notes", item.Name, LongestNotes, $"longer than {LongestNotes} characters", "Hinges at the back; leg pads numbered 1 to 4.");
         var entries = item.Measures.Concat(item.Choices).Concat(item.Allowances).ToList();
         if (entries.Count > MostEntries || item.Quantity.Length > LongestEntry || entries.Any(entry => entry.Value is null || entry.Value.Typed.Length > LongestEntry))
             yield return new Problem($"items.{item.Id}", item.Name, 0, $"more than {MostEntries} entries, or one that is null or longer than {LongestEntry} characters", "W: 46 1/2");

@@ -12,6 +12,12 @@ public sealed record DraftRequest(Item Item, JobUnit Unit);
 /// <summary>A job, and the item of it to try the make-ups of its family on.</summary>
 public sealed record CompareRequest(JobDocument Job, string Item);
 
+/// <summary>An SVG drawing as text.</summary>
+public sealed record SvgDrawing(string Svg);
+
+/// <summary>The path of a drawing.</summary>
+public sealed record TracedPath(string Path);
+
 /// <summary>Drafting and planning. Nothing here touches the store: what comes in is all that counts.</summary>
 internal static class PlanEndpoints
 {
@@ -24,6 +30,15 @@ internal static class PlanEndpoints
                 return plan.Draft.Problems.Count > 0 ? Problems.Fields(plan.Draft.Problems) : Results.Ok(DraftView.Of(plan, drafting, request.Unit));
             })
             .Produces<DraftView>().ProducesProblem(422).WithName("draft").WithSummary("An item drafted: pattern, workings, seam check, notions and steps.");
+
+        api.MapPost("/outlines", (SvgDrawing drawing) =>
+            {
+                var (path, reason) = SvgOutline.Read(drawing.Svg);
+                return path is not null
+                    ? Results.Ok(new TracedPath(path))
+                    : Problems.Fields([new Problem("svg", drawing.Svg.Length > 60 ? drawing.Svg[..60] : drawing.Svg, 0, reason!, "<svg><path d=\"M0 0 H18 V14 H0 Z\"/></svg>")]);
+            })
+            .Produces<TracedPath>().ProducesProblem(422).WithName("readOutline").WithSummary("The first path of an SVG drawing, to be entered as a traced outline.");
 
         api.MapPost("/plan", (JobDocument job, Drafting drafting, string? lay, long? before) =>
             {

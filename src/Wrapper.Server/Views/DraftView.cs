@@ -13,11 +13,12 @@ public sealed record DraftView(IReadOnlyDictionary<string, LengthView> Fields, I
     public static DraftView Of(ItemPlan plan, Drafting drafting, JobUnit unit)
     {
         var lengths = plan.Draft.Reading?.Lengths ?? new Dictionary<string, Length>();
-        var sketch = plan.Draft.Reading is { } reading ? drafting.Find(plan.Item.MakeUp)?.Sketch(reading) : null;
+        var reading = plan.Draft.Reading;
+        var sketch = reading is null ? null : drafting.Find(plan.Item.MakeUp)?.Sketch(reading);
         return new DraftView(
             lengths.ToDictionary(pair => pair.Key, pair => LengthView.Finished(pair.Value, unit)),
             plan.Draft.Problems,
-            sketch is null ? null : SketchView.Of(sketch),
+            sketch is null ? null : SketchView.Of(sketch with { Dimensions = [.. sketch.Dimensions.Where(line => reading!.Asks(line.Measure))] }),
             plan.Draft is { Pattern: { } pattern, Seams: { } seams } ? PatternView.Of(plan, pattern, seams, unit) : null);
     }
 }
@@ -59,6 +60,7 @@ public sealed record PatternView(
     IReadOnlyList<NotionView> Notions,
     IReadOnlyList<string> Steps,
     IReadOnlyList<Remark> Remarks,
+    bool InPairs,
     int Minutes)
 {
     internal static PatternView Of(ItemPlan plan, Pattern pattern, SeamReport seams, JobUnit unit) => new(
@@ -72,6 +74,7 @@ public sealed record PatternView(
             notion.Length is { } sum ? WorkingText.Lines(sum, notion.Name, unit) : []))],
         [.. pattern.Steps.Select(step => step.Text)],
         pattern.Remarks,
+        pattern.InPairs,
         Core.Making.Minutes.Of(pattern));
 }
 

@@ -105,6 +105,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/outlines": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The first path of an SVG drawing, to be entered as a traced outline. */
+        post: operations["readOutline"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plan": {
         parameters: {
             query?: never;
@@ -366,6 +383,8 @@ export interface components {
             allowances: {
                 [key: string]: components["schemas"]["Entry"];
             };
+            /** @description What was seen while measuring: what is in the way, what comes off, which details are kept. */
+            notes: string;
         };
         /** @description One item of a plan. */
         ItemView: {
@@ -524,6 +543,7 @@ export interface components {
             notions: components["schemas"]["NotionView"][];
             steps: string[];
             remarks: components["schemas"]["Remark"][];
+            inPairs: boolean;
             /** Format: int32 */
             minutes: number;
         };
@@ -594,6 +614,8 @@ export interface components {
             text: string;
             /** @default false */
             caution: boolean;
+            /** @description Whether it is about the measurements, and so is shown beside them too. */
+            onMeasure: boolean;
         };
         /** @description A save made from revision Base. Saves of one Step are undone together; empty for a step of its own. */
         SaveJob: {
@@ -652,6 +674,10 @@ export interface components {
             kind: string;
             points: string;
         };
+        /** @description An SVG drawing as text. */
+        SvgDrawing: {
+            svg: string;
+        };
         /** @description A mark of the ruler; a figure at the long ones. */
         TickView: {
             /** Format: int64 */
@@ -665,6 +691,10 @@ export interface components {
             minutes: null | string;
             change: null | string;
             doubt: string;
+        };
+        /** @description The path of a drawing. */
+        TracedPath: {
+            path: string;
         };
     };
     responses: never;
@@ -812,6 +842,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DraftView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    readOutline: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SvgDrawing"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TracedPath"];
                 };
             };
             /** @description Unprocessable Entity */

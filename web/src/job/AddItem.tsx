@@ -7,7 +7,9 @@ import { useScene } from './context'
 /** Asks what is covered and what it is called; everything else is asked on the drawing. */
 export function AddItem({ close }: { close: () => void }) {
   const { job, makeUps, take, go } = useScene()
-  const families = [...new Map(makeUps.map((makeUp) => [makeUp.family, makeUp])).values()]
+  // Families with many schools first: they are asked for most.
+  const schools = (name: string) => makeUps.filter((makeUp) => makeUp.family === name).length
+  const families = [...new Map(makeUps.map((makeUp) => [makeUp.family, makeUp])).values()].sort((a, b) => schools(b.family) - schools(a.family))
   const [family, setFamily] = useState(families[0]?.family ?? '')
   const [name, setName] = useState('')
   const [problem, setProblem] = useState('')

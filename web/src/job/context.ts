@@ -29,6 +29,15 @@ export function useDraft(): Draft | undefined {
   return plan?.items.find((planned) => planned.id === item?.id)?.draft
 }
 
+interface Asked { shownWhen?: { choice: string; answers: string[] } | null }
+
+/** Whether a measure or choice is asked: its condition looks at another choice, which must be asked itself. */
+export function isShown({ shownWhen }: Asked, makeUp: MakeUp, item: Item): boolean {
+  if (!shownWhen) return true
+  const choice = makeUp.choices.find((each) => each.key === shownWhen.choice)
+  return (!choice || isShown(choice, makeUp, item)) && shownWhen.answers.includes(item.choices[shownWhen.choice]?.typed ?? '')
+}
+
 /** How a field was read and what is wrong with it. */
 export interface FieldState {
   entry: Entry | undefined

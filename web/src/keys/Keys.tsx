@@ -2,7 +2,7 @@ import { Input } from 'antd'
 import { useEffect, useState } from 'react'
 import { useLight } from '../Look'
 import { Dialog } from '../job/Dialog'
-import { useScene } from '../job/context'
+import { isShown, useScene } from '../job/context'
 import { stages, type StageKey } from '../stages/stages'
 
 interface Command { name: string; keys: string; run: () => void }
@@ -14,14 +14,15 @@ export function Keys({ stage }: { stage: StageKey }) {
   const { job, item, makeUps, take, go, add } = useScene()
   const { turn } = useLight()
   const [open, setOpen] = useState<'sheet' | 'palette'>()
-  const measures = makeUps.find((each) => each.key === item?.makeUp)?.measures ?? []
+  const makeUp = makeUps.find((each) => each.key === item?.makeUp)
+  const measures = makeUp && item ? makeUp.measures.filter((measure) => isShown(measure, makeUp, item)) : []
   const { items, unit } = job.document
   const at = items.findIndex((each) => each.id === item?.id)
   const step = (by: number) => {
     const next = items[(at + by + items.length) % items.length]
     if (next) take(next.id)
   }
-  const focus = (key: string) => document.querySelector<HTMLInputElement>(`[data-field="measures.${key}"]`)?.focus()
+  const focus = (key: string) => document.querySelector<HTMLElement>(`[data-field="measures.${key}"]`)?.focus()
   const commands: Command[] = [
     ...stages.map((each, n) => ({ name: `Go to ${each.name}`, keys: `${n + 1}`, run: () => go(each.key) })),
     ...(stage === 'measure' ? measures.map((measure) => ({ name: `Measure the ${measure.name}`, keys: measure.key, run: () => focus(measure.key) })) : []),
@@ -44,10 +45,12 @@ export function Keys({ stage }: { stage: StageKey }) {
       }
       const pressed = event.ctrlKey || event.metaKey ? `Ctrl ${event.shiftKey ? 'Shift ' : ''}${event.key.toUpperCase()}` : event.key
       if (pressed.length === 1 && typing(event.target)) return
+      const measure = stage === 'measure' && measures.find((each) => each.key.length > 1 && each.key[0] === pressed)
       const command = commands.find((each) => each.keys === pressed) ?? commands.find((each) => each.keys.toLowerCase() === pressed.toLowerCase())
-      if (!command) return
+      if (!command && !measure) return
       event.preventDefault()
-      command.run()
+      if (command) command.run()
+      else if (measure) focus(measure.key)
     }
     window.addEventListener('keydown', listen)
     return () => window.removeEventListener('keydown', listen)

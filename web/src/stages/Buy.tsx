@@ -41,7 +41,7 @@ export default function Buy() {
               <tr key={`${item.id}/${notion.key}`}>
                 {at === 0 && <th scope="rowgroup" rowSpan={pattern?.notions.length}>{item.name}{item.quantity !== '1' ? ` × ${item.quantity}` : ''}</th>}
                 <td>{notion.name}{notion.note && <small> {notion.note}</small>}</td>
-                <td className="figure">{notion.length?.text ?? notion.count}</td>
+                <td className="figure">{notion.length?.text ?? (notion.amount || notion.count)}</td>
                 <td className="sum-line">{notion.working.at(-1)}</td>
               </tr>
             )))}

@@ -2,7 +2,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { Button } from 'antd'
 import { answer, api, unitWord, type Choice, type Comparison } from '../api/client'
 import { EntryField } from '../job/EntryField'
-import { changeItem, useDraft, useItemField, useScene } from '../job/context'
+import { changeItem, isShown, useDraft, useItemField, useScene } from '../job/context'
 import { Shapes } from './Shapes'
 
 /** The schools side by side with what each takes, then what can be chosen within the one in hand. */
@@ -18,7 +18,7 @@ export default function MakeUp() {
   })
   const makeUp = makeUps.find((each) => each.key === item?.makeUp)
   if (!item || !makeUp) return null
-  const shown = makeUp.choices.filter((choice) => !choice.shownWhen || choice.shownWhen.answers.includes(item.choices[choice.shownWhen.choice]?.typed ?? ''))
+  const shown = makeUp.choices.filter((choice) => !choice.onMeasure && isShown(choice, makeUp, item))
   const groups = [...new Set(shown.map((choice) => choice.group))]
   return (
     <>

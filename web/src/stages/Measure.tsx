@@ -1,9 +1,10 @@
 import { Input, Select, type InputRef } from 'antd'
 import { useRef, useState } from 'react'
-import { newId, unitWord } from '../api/client'
+import { newId, unitWord, type MakeUp } from '../api/client'
 import { EntryField } from '../job/EntryField'
-import { changeItem, useDraft, useItemField, useScene } from '../job/context'
+import { changeItem, isShown, useDraft, useItemField, useScene } from '../job/context'
 import { Strokes } from '../job/SketchDrawing'
+import { OutlineChoice, TraceField } from './OutlineFields'
 import { Pad } from './Pad'
 import { MeasureLines, place } from './measureLines'
 
@@ -15,11 +16,13 @@ export default function Measure() {
   const fields = useRef(new Map<string, InputRef>())
   const [active, setActive] = useState('')
   if (!item || !makeUp || !draft?.sketch) return <p>…</p>
-  const measures = makeUp.measures
-  const current = measures.find((measure) => measure.key === active) ?? measures[0]
+  const measures = makeUp.measures.filter((measure) => isShown(measure, makeUp, item))
+  const drawn = draft.sketch.dimensions.map((line) => line.measure)
+  const lengths = measures.filter((measure) => measure.kind === 'length')
+  const current = lengths.find((measure) => measure.key === active) ?? lengths[0]
   const next = (key: string) => {
-    const at = measures.findIndex((measure) => measure.key === key)
-    fields.current.get(measures[(at + 1) % measures.length]?.key ?? '')?.focus()
+    const at = lengths.findIndex((measure) => measure.key === key)
+    fields.current.get(lengths[(at + 1) % lengths.length]?.key ?? '')?.focus()
   }
   const room = place(draft.sketch)
   return (
@@ -28,9 +31,9 @@ export default function Measure() {
         <div className="drawing" style={{ aspectRatio: `${room.width} / ${room.height}`, ['--shape' as string]: room.width / room.height }}>
           <svg viewBox={`${room.x} ${room.y} ${room.width} ${room.height}`} role="img" aria-label={`${item.name}, to scale`}>
             <Strokes sketch={draft.sketch} />
-            <MeasureLines sketch={draft.sketch} active={current?.key ?? ''} />
+            <MeasureLines sketch={draft.sketch} labels={room.labels} active={current?.key ?? ''} />
           </svg>
-          {measures.map((measure) => {
+          {lengths.map((measure) => {
             const at = room.labels[measure.key]
             return at && (
               <div key={measure.key} className={`label ${at.grows}${measure.key === current?.key ? ' active' : ''}`} style={{ left: `${at.left}%`, top: `${at.top}%` }}>
@@ -50,14 +53,24 @@ export default function Measure() {
       </section>
       <section className="beside" aria-label="Measuring">
         <ItemLine />
+        <div className="outline-choices">
+          {makeUp.choices.filter((choice) => choice.onMeasure && isShown(choice, makeUp, item)).map((choice) => <OutlineChoice key={choice.key} choice={choice} />)}
+        </div>
+        {measures.filter((measure) => measure.kind === 'outline').map((measure) => <TraceField key={`${item.id}/${measure.key}`} measure={measure} />)}
+        {draft.pattern?.remarks.filter((remark) => remark.onMeasure).map((remark) => <p key={remark.text} className="caution" role="status">{remark.text}</p>)}
         {current && (
           <div className="hold">
             <h2><kbd>{current.key}</kbd> {current.name}{current.optional && <small> if there is one</small>}</h2>
             <p>{current.holdTape}</p>
             <Problems measure={current.key} />
+            <SecondReading key={`${item.id}/${current.key}`} measure={current} />
           </div>
         )}
+        {lengths.filter((measure) => !drawn.includes(measure.key)).map((measure) => (
+          <LineField key={`${item.id}/${measure.key}`} measure={measure} />
+        ))}
         {current && <MeasurePad key={`${item.id}/${current.key}`} measure={current.key} next={() => next(current.key)} />}
+        <Notes key={`${item.id}/notes`} />
       </section>
     </>
   )
@@ -76,6 +89,38 @@ function MeasureField({ measure, name, ...rest }: { measure: string; name: strin
       unit={unitWord(job.document.unit)}
       {...rest}
     />
+  )
+}
+
+// A measure with no line on this drawing.
+function LineField({ measure }: { measure: MakeUp['measures'][number] }) {
+  const { job } = useScene()
+  const { field, state, write } = useItemField('measures', measure.key)
+  return <EntryField name={field} label={<><kbd>{measure.key}</kbd> {measure.name}</>} state={state} write={write} unit={unitWord(job.document.unit)} />
+}
+
+// Read twice, write once.
+function SecondReading({ measure }: { measure: MakeUp['measures'][number] }) {
+  const { job } = useScene()
+  const { field, state, write } = useItemField('measures', `${measure.key} again`)
+  return <EntryField name={field} label={`${measure.key}, second reading`} state={state} write={write} unit={unitWord(job.document.unit)} />
+}
+
+function Notes() {
+  const { job, item } = useScene()
+  const step = useRef('')
+  if (!item) return null
+  return (
+    <label className="notes">In the way, comes off, kept
+      <Input.TextArea
+        value={item.notes}
+        rows={2}
+        maxLength={4000}
+        placeholder="Hinges at the back; leg pads numbered 1 to 4; keep the pleats"
+        onFocus={() => { step.current = newId() }}
+        onChange={(event) => job.edit(step.current, (document) => changeItem(document, item.id, (old) => ({ ...old, notes: event.currentTarget.value })))}
+      />
+    </label>
   )
 }
 

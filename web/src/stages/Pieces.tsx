@@ -28,7 +28,7 @@ export default function Pieces() {
         {pattern.pieces.map((each) => (
           <li key={each.key}>
             <button type="button" aria-pressed={each.key === piece.key} onClick={() => { setHeld(each.key); setPointed(undefined) }}>
-              <b>{each.label}</b> {each.name} <span>cut {each.quantity}{each.turnedOver && ', every second one turned over'}</span>
+              <b>{each.label}</b> {each.name} <span>cut {each.quantity}{each.turnedOver && ', every second one turned over'}{pattern.inPairs && ', every second cover mirrored'}</span>
               <Thumbnail piece={each} widest={widest} />
             </button>
           </li>

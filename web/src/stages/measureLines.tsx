@@ -14,27 +14,55 @@ function beside(sketch: Sketch, { x1, y1, x2, y2 }: Span, by: number) {
   return { x1: x1 + gap * square.x, y1: y1 + gap * square.y, x2: x2 + gap * square.x, y2: y2 + gap * square.y }
 }
 
+interface Label { grows: string; left: number; top: number; leader?: { x1: number; y1: number; x2: number; y2: number } }
+
+// More lines than this would hide the drawing under their labels: then labels stand in columns beside it.
+const fewLines = 4
+
 /** The room around a sketch that its labels take; where each label goes, in percent of it, and the side that it grows towards. */
 export function place(sketch: Sketch) {
   const { box } = sketch
   const side = Math.max(box.width * 0.52, box.height * 0.5)
   const room = { x: box.x - side, y: box.y - side * 0.5, width: box.width + 2 * side, height: box.height + side }
-  const labels = Object.fromEntries(sketch.dimensions.map(({ measure, span }) => {
+  return { ...room, labels: sketch.dimensions.length > fewLines ? columns(sketch, room) : along(sketch, room) }
+}
+
+// Each label at its own line.
+function along(sketch: Sketch, room: Sketch['box']): Record<string, Label> {
+  return Object.fromEntries(sketch.dimensions.map(({ measure, span }) => {
     const line = beside(sketch, span, 0.05)
     const [x, y] = [(line.x1 + line.x2) / 2, (line.y1 + line.y2) / 2]
     const off = { x: x - (span.x1 + span.x2) / 2, y: y - (span.y1 + span.y2) / 2 }
     const grows = Math.abs(off.x) > Math.abs(off.y) * 0.8 ? (off.x > 0 ? 'right' : 'left') : off.y > 0 ? 'down' : 'up'
     return [measure, { grows, left: ((x - room.x) / room.width) * 100, top: ((y - room.y) / room.height) * 100 }]
   }))
-  return { ...room, labels }
+}
+
+// Left and right of the drawing, in the order of the lines from the top down, a leader from each label to its line.
+function columns(sketch: Sketch, room: Sketch['box']): Record<string, Label> {
+  const middles = sketch.dimensions
+    .map(({ measure, span }) => ({ measure, x: (span.x1 + span.x2) / 2, y: (span.y1 + span.y2) / 2 }))
+    .sort((a, b) => a.x - b.x)
+  const half = Math.ceil(middles.length / 2)
+  const labels: Record<string, Label> = {}
+  for (const [column, grows] of [[middles.slice(0, half), 'right'], [middles.slice(half), 'left']] as const)
+    [...column].sort((a, b) => a.y - b.y).forEach(({ measure, x, y }, at) => {
+      const left = grows === 'right' ? 1 : 99
+      const top = ((at + 0.5) / column.length) * 100
+      const edge = { x: room.x + (room.width * (grows === 'right' ? 25 : 75)) / 100, y: room.y + (room.height * top) / 100 }
+      labels[measure] = { grows, left, top, leader: { x1: edge.x, y1: edge.y, x2: x, y2: y } }
+    })
+  return labels
 }
 
 /** Dimension lines in chalk with their end ticks; the one in hand is drawn stronger. */
-export function MeasureLines({ sketch, active }: { sketch: Sketch; active: string }) {
+export function MeasureLines({ sketch, labels, active }: { sketch: Sketch; labels: Record<string, Label>; active: string }) {
   return sketch.dimensions.map(({ measure, span }) => {
-    const line = beside(sketch, span, 0.035)
+    const leader = labels[measure]?.leader
+    const line = leader ? span : beside(sketch, span, 0.035)
     return (
       <g key={measure} className={measure === active ? 'dimension active' : 'dimension'}>
+        {leader && <line {...leader} className="reach" />}
         <line x1={span.x1} y1={span.y1} x2={line.x1} y2={line.y1} className="reach" />
         <line x1={span.x2} y1={span.y2} x2={line.x2} y2={line.y2} className="reach" />
         <line {...line} />

@@ -93,6 +93,8 @@ public sealed class ChairSlipcover : MakeUp
         foreach (var problem in TuckIn.Check(reading)) yield return problem;
         if (body.Above.Value <= 2 * reading.Allowance("s").Value)
             yield return reading.Refuse("measures.H", $"no higher than arm and top rail together ({reading.Say(body.Arm.Value + body.Thick.Value)}): nothing is left of the back above the arms", Example("30", "76"));
+        else if (reading.Choice("zipClosed") >= body.Above.Value)
+            yield return reading.Refuse("choices.zipClosed", $"the zip must reach above the arm: less than {reading.Say(body.Above.Value)}", Example("2", "5"));
         if (body.LeansIn && 2 * body.Lean.Value >= body.Width.Value)
             yield return reading.Refuse("measures.x", "the arms would meet over the seat", Example("1", "2.5"));
         if (body.LeansIn && body.Lean.Value >= body.ArmTop.Value + body.ArmBase.Value)
@@ -101,8 +103,6 @@ public sealed class ChairSlipcover : MakeUp
             yield return reading.Refuse("choices.roll", $"over two fifths of the arm's width ({reading.Say((2 * body.ArmTop.Value).Over(5))}): measure the arm height to where the roll begins", Example("1", "2.5"));
         if (body.HasWings && body.Wing.Value >= body.Seat.Value)
             yield return reading.Refuse("measures.G", $"the wing stands further forward than the seat is deep ({reading.Say(body.Seat.Value)})", Example("5", "13"));
-        if (reading.Choice("zipClosed") >= body.Above.Value)
-            yield return reading.Refuse("choices.zipClosed", $"the zip must reach above the arm: less than {reading.Say(body.Above.Value)}", Example("2", "5"));
         if (reading.Chosen("armFront", "strip") && (body.Outer + body.Over).Value < (body.Front + body.Inner).Value)
             yield return reading.Refuse("choices.armFront", "the outside of this arm is shorter than its inside: a strip cannot be eased to it", "panel");
     }

@@ -134,12 +134,12 @@ internal sealed class TracedShape : SeatShape
             Working.Of("overall width", "as traced", right - left), Working.Of("overall length", "as traced", top - bottom)) { Front = front, Back = back };
     }
 
-    // Front is the edge whose middle lies lowest, back the one that was named or lies highest.
+    // Back is the edge that was named, or whose middle lies highest; front the one whose middle lies furthest from it.
     private static (string Front, string Back) Ends(Outline traced, int chosen)
     {
-        var middles = traced.Edges.Select((edge, at) => (edge.Name, traced.Curve(at).At(0.5).Y)).ToList();
-        var back = chosen > 0 ? traced.Edges[chosen - 1].Name : middles.MaxBy(edge => edge.Y).Name;
-        return (middles.Where(edge => edge.Name != back).MinBy(edge => edge.Y).Name, back);
+        var middles = traced.Edges.Select((edge, at) => (edge.Name, At: traced.Curve(at).At(0.5))).ToList();
+        var back = chosen > 0 ? middles[chosen - 1] : middles.MaxBy(edge => edge.At.Y);
+        return (middles.MaxBy(edge => (edge.At - back.At).Size).Name, back.Name);
     }
 
     public override PlanDrawing Drawing(Reading reading)

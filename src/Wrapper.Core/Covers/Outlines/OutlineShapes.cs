@@ -18,6 +18,10 @@ internal static class OutlineShapes
         Covers.Choice.Of("sides", "Tapered sides", "Outline",
             new Option("straight", "Straight", "Straight from station to station."),
             new Option("smooth", "A smooth curve", "A smooth curve through all stations; needs one station at least.")).When("shape", "tapered") with { OnMeasure = true },
+        Covers.Choice.Of("square", "Check that it is square", "Outline",
+            new Option("no", "No", "Width, length and thickness are enough."),
+            new Option("yes", "Both ends, both sides, both diagonals", "A taper or a lean shows before cloth is cut.")).When("shape", "rectangle") with { OnMeasure = true },
+        Covers.Choice.OfCount("stations", "Widths between", "Outline", 1, 0, TaperedShape.MostStations).When("shape", "tapered") with { OnMeasure = true },
         Covers.Choice.Of("hand", "Hand", "Outline",
             new Option("right", "Right", "The ear or the curve is on the right, seen from the front."),
             new Option("left", "Left", "On the left, seen from the front."),
@@ -39,16 +43,19 @@ internal static class OutlineShapes
         new Measure("b", "bow", "How far the middle of the curve stands out beyond its corners.", LengthLimits.Item).When("shape", "bow", "curved-end"),
         .. Enumerable.Range(1, TaperedShape.MostStations).SelectMany(n => new[]
         {
-            new Measure($"f{n}", $"station {n}, from the front", "How far behind the front edge the width is taken.", LengthLimits.Item, Optional: true).When("shape", "tapered"),
-            new Measure($"w{n}", $"station {n}, width", "Side to side at that distance from the front.", LengthLimits.Item, Optional: true).When("shape", "tapered"),
+            new Measure($"f{n}", $"station {n}, from the front", "How far behind the front edge the width is taken.", LengthLimits.Item).When("stations", [.. From(n)]),
+            new Measure($"w{n}", $"station {n}, width", "Side to side at that distance from the front.", LengthLimits.Item).When("stations", [.. From(n)]),
         }),
         new Measure("O", "traced outline", "Points x, y from the front left, one a line; behind a point arc or hollow and its radius where the way to it is curved. Or an SVG path.", LengthLimits.Item) { Kind = MeasureKind.Outline, ShownWhen = new Condition("shape", ["traced"]) },
         new Measure("r", "corner radius", "Only if the corners are rounded: from where the side stops being straight to where it would have met the front.", new LengthLimits(Length.Zero, Length.Inches(120), "3", "8"), Optional: true).When("shape", "rectangle"),
-        new Measure("V", "width at the back", "To check: side to side at the back.", LengthLimits.Item, Optional: true).When("shape", "rectangle"),
-        new Measure("M", "length at the other side", "To check: front to back at the other side.", LengthLimits.Item, Optional: true).When("shape", "rectangle"),
-        new Measure("X1", "diagonal", "To check: from the front left corner to the back right one.", LengthLimits.Item, Optional: true).When("shape", "rectangle"),
-        new Measure("X2", "other diagonal", "To check: from the front right corner to the back left one.", LengthLimits.Item, Optional: true).When("shape", "rectangle"),
+        new Measure("V", "width at the back", "To check: side to side at the back.", LengthLimits.Item, Optional: true).When("square", "yes"),
+        new Measure("M", "length at the other side", "To check: front to back at the other side.", LengthLimits.Item, Optional: true).When("square", "yes"),
+        new Measure("X1", "diagonal", "To check: from the front left corner to the back right one.", LengthLimits.Item, Optional: true).When("square", "yes"),
+        new Measure("X2", "other diagonal", "To check: from the front right corner to the back left one.", LengthLimits.Item, Optional: true).When("square", "yes"),
     ];
+
+    // Station n is asked while n stations or more are.
+    private static IEnumerable<string> From(int n) => Enumerable.Range(n, TaperedShape.MostStations - n + 1).Select(count => $"{count}");
 
     /// <summary>What is wrong with the outline as measured.</summary>
     public static IEnumerable<Problem> Check(Reading reading)
@@ -77,7 +84,7 @@ internal static class OutlineShapes
         var tolerance = reading.Unit.IsInches() ? Length.Inches(0, 1, 4) : Length.Millimetres(6);
         foreach (var (one, other, what) in new[] { ("W", "V", "widths"), ("L", "M", "lengths"), ("X1", "X2", "diagonals") })
             if (reading.Known(one) is { } a && reading.Known(other) is { } b && (a - b).Abs() > tolerance)
-                yield return new Remark($"Out of square or tapered: the {what} differ by {reading.Say((a - b).Abs())}. Choose the four-sided or the tapered outline.", Caution: true);
+                yield return new Remark($"Out of square or tapered: the {what} differ by {reading.Say((a - b).Abs())}. Choose the four-sided or the tapered outline.", Caution: true) { OnMeasure = true };
     }
 
     /// <summary>The measuring sketch: a box on this outline, its letters where they are measured. Usual sizes stand in for what is not measured yet.</summary>

@@ -26,15 +26,13 @@ internal sealed class TaperedShape : SeatShape
         var depth = reading.Measure("L").Value;
         for (var n = 1; n <= MostStations; n++)
         {
-            if (reading.Has($"f{n}") != reading.Has($"w{n}"))
-                yield return Refuse(reading, reading.Has($"f{n}") ? $"w{n}" : $"f{n}", "a station needs its distance from the front and its width", "9", "23");
             if (reading.Known($"f{n}") is not { } from) continue;
             if (from <= reached) yield return Refuse(reading, $"f{n}", $"stations are out of order: this one does not lie behind {reading.Say(reached)}", "9", "23");
             if (from >= depth) yield return Refuse(reading, $"f{n}", $"this station lies behind the back edge ({reading.Say(depth)})", "9", "23");
             reached = from;
         }
         if (reading.Chosen("sides", "smooth") && !Stations(reading).Any())
-            yield return Refuse(reading, "f1", "a smooth curve needs one station at least", "9", "23");
+            yield return reading.Refuse("choices.stations", "a smooth curve needs one width between front and back at least", "1");
     }
 
     public override SeatOutline Draw(Reading reading)
@@ -99,9 +97,9 @@ internal sealed class TaperedShape : SeatShape
         var outline = Of(w, b, l, stations, reading.Chosen("sides", "smooth") && stations.Count > 0);
         var middle = w.Over(2);
         List<PlanLine> lines = [new("W", At(o, o), At(w, o)), new("B", At(middle - b.Over(2), l), At(middle + b.Over(2), l)), new("L", At(Length.Min(o, middle - b.Over(2)), o), At(Length.Min(o, middle - b.Over(2)), l))];
-        for (var n = 1; n <= MostStations; n++)
+        for (var n = 1; n <= reading.Count("stations"); n++)
         {
-            var from = reading.Known($"f{n}") ?? (n * l).Over(MostStations + 1);
+            var from = reading.Known($"f{n}") ?? (n * l).Over(reading.Count("stations") + 1);
             var width = reading.Known($"w{n}") ?? (w + b).Over(2);
             lines.Add(new($"f{n}", At(Length.Max(w, middle + b.Over(2)), o), At(Length.Max(w, middle + b.Over(2)), from)));
             lines.Add(new($"w{n}", At(middle - width.Over(2), from), At(middle + width.Over(2), from)));
