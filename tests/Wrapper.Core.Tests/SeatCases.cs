@@ -19,7 +19,7 @@ public class SeatCases
     [InlineData("shape=curved-end | W=30 | L=20 | b=6", 31, 21, 65.9992)]                       // r 34/3, arc 24.4992; straight 24
     [InlineData("shape=four-sided | W=24 | R=18 | B=24 | L=18 | X=30", 25, 19, 57.5)]           // 3-4-5: square after all
     [InlineData("shape=tapered | stations=0 | W=18 | B=14 | L=16", 0, 17, 47.749)]           // sides √(2² + 16²) = 16.1245
-    [InlineData("shape=tapered | stations=1 | W=18 | B=18 | L=16 | f1=8 | w1=20", 21.0078, 17, 48.7490)] // sides 2 √65; the waist's mitre reaches s √65 / 8
+    [InlineData("shape=tapered | stations=1 | W=18 | B=18 | L=16 | f1=8 | w1=20", 21.0078, 17, 47.7490)] // sides 2 √65; the waist's mitre reaches s √65 / 8
     [InlineData("shape=traced | O=0, 0; 24, 0; 24, 18; 16, 18; 8, 18 hollow 6; 0, 18", 25, 19, 74.2567)] // hollow 12 asin(4/6) = 8.7567; back is 8
     [InlineData("shape=traced | backEdge=1 | O=M0 0 H20 A10 10 0 0 0 20 -20 H0 Z", 0, 21, 68.9159)] // half circle 10 π, back 20
     public void Boxed_on_any_outline(string changes, double width, double length, double boxing)

@@ -44,8 +44,8 @@ internal static class Offset
         var meet = (a.Radius, b.Radius) switch
         {
             (null, null) => Lines(endOfA, into, startOfB, from),
-            (null, { } r) => LineCircle(endOfA, into, b.Centre(), r + (b.Turn * byB), b.At(0.5)),
-            ({ } r, null) => LineCircle(startOfB, from, a.Centre(), r + (a.Turn * byA), a.At(0.5)),
+            (null, { } r) => LineCircle(endOfA, into, b.Centre(), r + (b.Turn * byB), b.At(0.5), -b.Turn),
+            ({ } r, null) => LineCircle(startOfB, from, a.Centre(), r + (a.Turn * byA), a.At(0.5), a.Turn),
             ({ } r, { } q) => Circles(a.Centre(), r + (a.Turn * byA), b.Centre(), q + (b.Turn * byB), b.A),
         };
         if (meet is { } point) return (Snap(point), Snap(point));
@@ -57,14 +57,18 @@ internal static class Offset
 
     private static Vec? Lines(Vec p, Vec along, Vec q, Vec other) => Math.Abs(along.Cross(other)) < Smooth ? null : p + ((q - p).Cross(other) / along.Cross(other) * along);
 
-    private static Vec? LineCircle(Vec p, Vec along, Vec centre, double radius, Vec middle)
+    private static Vec? LineCircle(Vec p, Vec along, Vec centre, double radius, Vec middle, int turn)
     {
         var foot = p + ((centre - p).Dot(along) * along);
         var square = (radius * radius) - Math.Pow((foot - centre).Size, 2);
         if (square < 0) return null;
-        // A line can cross the circle twice: the arc ends at the crossing that it comes to first, on the way from its middle.
+        // A line can cross the circle twice: the arc ends at the crossing that it comes to first, turning away from its middle.
         var spoke = middle - centre;
-        double Round(Vec at) => Math.Abs(Math.Atan2(spoke.Cross(at - centre), spoke.Dot(at - centre)));
+        double Round(Vec at)
+        {
+            var angle = turn * Math.Atan2(spoke.Cross(at - centre), spoke.Dot(at - centre));
+            return angle < 0 ? angle + (2 * Math.PI) : angle;
+        }
         var (one, other) = (foot + (Math.Sqrt(square) * along), foot - (Math.Sqrt(square) * along));
         return Round(one) <= Round(other) ? one : other;
     }

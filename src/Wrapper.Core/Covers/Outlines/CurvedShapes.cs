@@ -134,12 +134,12 @@ internal sealed class TracedShape : SeatShape
             Working.Of("overall width", "as traced", right - left), Working.Of("overall length", "as traced", top - bottom)) { Front = front, Back = back };
     }
 
-    // Back is the edge that was named, or whose middle lies highest; front the one whose middle lies furthest from it.
+    // Back is the edge that was named, or whose middle lies highest; front the one whose middle lies furthest in from it.
     private static (string Front, string Back) Ends(Outline traced, int chosen)
     {
-        var middles = traced.Edges.Select((edge, at) => (edge.Name, At: traced.Curve(at).At(0.5))).ToList();
+        var middles = traced.Edges.Select((edge, at) => (edge.Name, At: traced.Curve(at).At(0.5), Out: traced.Curve(at).Direction(0.5).Right())).ToList();
         var back = chosen > 0 ? middles[chosen - 1] : middles.MaxBy(edge => edge.At.Y);
-        return (middles.MaxBy(edge => (edge.At - back.At).Size).Name, back.Name);
+        return (middles.MaxBy(edge => (back.At - edge.At).Dot(back.Out)).Name, back.Name);
     }
 
     public override PlanDrawing Drawing(Reading reading)
