@@ -10,6 +10,8 @@ var drafting = Drafting.Standard();
 Console.WriteLine("| what | median | budget |");
 Console.WriteLine("|---|---|---|");
 Report("plan of 40 box cushions, lay apart", "20 ms", 200, Job(40), lay: false);
+Report("plan of 40 seats of every make-up, lay apart", "20 ms", 100, Seats(40), lay: false);
+foreach (var one in Seats(drafting.MakeUps.Count).Items) Report($"draft: {one.MakeUp}", "10 ms", 200, JobDocument.Empty("bench", JobUnit.Inch) with { Items = [one] }, lay: false);
 Report("plan and lay of 10 box cushions, 60 pieces", "100 ms", 20, Job(10), lay: true);
 Report("plan and lay of 33 box cushions, 198 pieces", "400 ms", 5, Job(33), lay: true);
 
@@ -42,6 +44,28 @@ static JobDocument Job(int cushions)
     return JobDocument.Empty("bench", JobUnit.Inch) with
     {
         Items = [.. Enumerable.Range(0, cushions).Select(Cushion)],
+        Cloths = [JobCloth.Usual("c", "cloth", JobUnit.Inch)],
+    };
+}
+
+// Every make-up in turn, its measures near what its drawing starts with; outlines change from item to item where there is a choice.
+JobDocument Seats(int count)
+{
+    var usual = new Dictionary<string, string>
+    {
+        ["W"] = "22", ["L"] = "20", ["T"] = "4", ["d"] = "14", ["B"] = "18", ["R"] = "20", ["X"] = "29", ["N"] = "17", ["E"] = "5", ["b"] = "2", ["f1"] = "9", ["w1"] = "20",
+        ["O"] = "0, 0; 24, 0; 24, 18; 16, 18; 8, 18 hollow 6; 0, 18", ["H"] = "27", ["D"] = "2", ["S"] = "22", ["F"] = "12", ["A"] = "9", ["U"] = "5", ["K"] = "5", ["C"] = "5", ["M"] = "34",
+    };
+    return JobDocument.Empty("bench", JobUnit.Inch) with
+    {
+        Items = [.. Enumerable.Range(0, count).Select(n =>
+        {
+            var makeUp = drafting.MakeUps[n % drafting.MakeUps.Count];
+            var item = makeUp.NewItem($"i{n}", makeUp.Name, JobUnit.Inch);
+            var choices = new Dictionary<string, Entry>(item.Choices);
+            if (choices.ContainsKey("shape") && makeUp.Key is "box-cushion-strip" or "knife-edge-pad") choices["shape"] = new(n % 2 == 0 ? "tapered" : "traced", JobUnit.Inch);
+            return item with { Choices = choices, Measures = makeUp.Measures.Where(m => !m.Optional && usual.ContainsKey(m.Key)).ToDictionary(m => m.Key, m => new Entry(usual[m.Key], JobUnit.Inch)) };
+        })],
         Cloths = [JobCloth.Usual("c", "cloth", JobUnit.Inch)],
     };
 }

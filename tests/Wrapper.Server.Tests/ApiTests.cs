@@ -52,6 +52,20 @@ public sealed class ApiTests(Host host) : IClassFixture<Host>
         Assert.EndsWith($"= {text[..^3]}", (string)found["working"]!.AsArray()[^1]!, StringComparison.Ordinal);
     }
 
+    // A drawing gives its first path and nothing else: entities are not resolved, other files not fetched.
+    [Theory]
+    [InlineData("<svg xmlns='http://www.w3.org/2000/svg'><g><path d='M0 0 H18 V-14 H0 Z'/></g></svg>", "M0 0 H18 V-14 H0 Z")]
+    [InlineData("<svg><rect width='3' height='4'/></svg>", null)]
+    [InlineData("not a drawing", null)]
+    [InlineData("<!DOCTYPE svg [<!ENTITY x SYSTEM 'file:///etc/passwd'>]><svg><path d='&x;'/></svg>", null)]
+    public async Task The_outline_of_a_drawing_is_found(string svg, string? path)
+    {
+        var (status, found) = await host.Post("/api/outlines", new JsonObject { ["svg"] = svg });
+        Assert.Equal(path is null ? HttpStatusCode.UnprocessableEntity : HttpStatusCode.OK, status);
+        if (path is not null) Assert.Equal(path, (string)found["path"]!);
+        else Assert.Equal("svg", (string)found["errors"]!.AsArray().Single()!["field"]!);
+    }
+
     [Theory]
     [InlineData("measures", "W", "abc", "no number", "box-cushion-strip")]
     [InlineData("measures", "W", "-3", "negative", "box-cushion-strip")]

@@ -15,9 +15,20 @@ public sealed partial class DocumentationTests(Host host) : IClassFixture<Host>
     }
 
     [Theory]
-    [InlineData("box-cushion-strip", "1a panel cut 2 ['cut width = W + 2 × s = 46 1/2 + 2 × 1/2 = 47 1/2'")]
+    [InlineData("\"makeUp\":\"box-cushion-strip\"", "1a panel cut 2 ['cut width = W + 2 × s = 46 1/2 + 2 × 1/2 = 47 1/2'")]
     [InlineData("box-cushion-folded", "\"zip, teeth\"")]
     [InlineData("curl -s \"$api/plan\"", "'text': '")]
+    [InlineData("draft box-cushion-two-panels", "zip chain 92.5 cm")]                 // 89.5 + 2 x 1.5
+    [InlineData("draft pillowcase-cushion", "['cut width 30 in', 'cut length 33 3/4 in']")]
+    [InlineData("draft knife-edge-pad", "tie tape 56 in")]
+    [InlineData("draft bolster", "1b body cut 1 ['cut width 23 in', 'cut length 31 in']")]
+    [InlineData("draft ottoman-boxed", "1a top cut 1 ['cut width 49 cm', 'cut length 49 cm']")]
+    [InlineData("draft ottoman-cap", "1a cap cut 1 ['cut width 29 in', 'cut length 25 1/4 in'")]
+    [InlineData("draft cube-banded", "1d corner band cut 4 ['cut width 4 1/2 in', 'cut height 16 in']")]
+    [InlineData("draft chair-back-slip-over", "1b lining face cut 2")]
+    [InlineData("draft chair-slipcover", "seams match")]
+    [InlineData("draft sofa-base", "['cut width 161.4 cm', 'cut length 110.2 cm']")]
+    [InlineData("draft box-cushion-strip in shape=traced", "boxing cut 1 ['cut length 74 1/4 in', 'cut depth 4 3/4 in']")] // 74.2567
     public async Task Examples_run(string of, string prints)
     {
         var blocks = Shell().Matches(Document()).Select(match => match.Groups[1].Value).ToList();

@@ -89,8 +89,7 @@ export async function begin(page: Page, name: string, unit: 'in' | 'cm' = 'in') 
   await page.getByLabel('A new job').focus()
   await page.keyboard.type(name)
   if (unit === 'cm') {
-    await page.keyboard.press('Tab')
-    await page.keyboard.press('ArrowRight')
+    await page.getByText('cm', { exact: true }).click()
     await page.getByLabel('A new job').focus()
   }
   await page.keyboard.press('Enter')

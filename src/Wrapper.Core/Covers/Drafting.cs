@@ -22,12 +22,12 @@ public sealed class Drafting
     /// <summary>All make-ups.</summary>
     public IReadOnlyList<MakeUp> MakeUps { get; }
 
-    /// <summary>Every make-up of this assembly, by key.</summary>
+    /// <summary>Every make-up of this assembly, by rank and key.</summary>
     public static Drafting Standard(params IEnumerable<MakeUp> more) => new(
         typeof(MakeUp).Assembly.GetTypes()
             .Where(type => type.IsSubclassOf(typeof(MakeUp)) && !type.IsAbstract)
             .Select(type => (MakeUp)Activator.CreateInstance(type)!)
-            .OrderBy(makeUp => makeUp.Key, StringComparer.Ordinal)
+            .OrderBy(makeUp => makeUp.Rank).ThenBy(makeUp => makeUp.Key, StringComparer.Ordinal)
             .Concat(more));
 
     /// <summary>The make-up of a key, or null.</summary>

@@ -19,6 +19,9 @@ public abstract class MakeUp
     /// <summary>What it covers ("Box cushion"); make-ups of one family share their measures and stand side by side.</summary>
     public abstract string Family { get; }
 
+    /// <summary>Its place among the schools of its family, then by key; a new item starts with the first.</summary>
+    public virtual int Rank => 0;
+
     /// <summary>When to choose it, in one plain line.</summary>
     public abstract string When { get; }
 

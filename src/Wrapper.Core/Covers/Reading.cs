@@ -143,21 +143,25 @@ public sealed class Reading
                 lengths[field] = Unit.IsInches() ? choice.InchDefault : choice.MetricDefault;
             }
             else if (choice.Kind == ChoiceKind.Length) ReadLength(field, entry, choice.Limits);
+            // An item from before there was this choice keeps to what was usual then.
+            else if (entry is null) answers[choice.Key] = choice.Default;
             else if (choice.Kind == ChoiceKind.Count) ReadCount(field, choice, entry);
-            else if (entry is null) Problems.Add(new Problem(field, "", 0, "nothing is chosen", choice.Options[0].Key));
             else if (choice.Options.All(option => option.Key != entry.Typed)) Problems.Add(new Problem(field, entry.Typed, 0, "no such option", choice.Options[0].Key));
             else answers[choice.Key] = entry.Typed;
         }
     }
 
     // A condition holds only while the choice that it looks at is shown itself.
-    private bool IsShown(Condition? condition) =>
-        condition is not { } when || (IsShown(makeUp.Choices.FirstOrDefault(choice => choice.Key == when.Choice)?.ShownWhen)
-            && item.Choices.TryGetValue(when.Choice, out var entry) && when.Answers.Contains(entry.Typed));
-
-    private void ReadCount(string field, Choice choice, Entry? entry)
+    private bool IsShown(Condition? condition)
     {
-        if (ReadWhole(field, entry?.Typed ?? "", choice.Min, choice.Max, choice.Default) is { } count)
+        if (condition is not { } when) return true;
+        var choice = makeUp.Choices.First(choice => choice.Key == when.Choice);
+        return IsShown(choice.ShownWhen) && when.Answers.Contains(item.Choices.GetValueOrDefault(when.Choice)?.Typed ?? choice.Default);
+    }
+
+    private void ReadCount(string field, Choice choice, Entry entry)
+    {
+        if (ReadWhole(field, entry.Typed, choice.Min, choice.Max, choice.Default) is { } count)
             answers[choice.Key] = count.ToString(CultureInfo.InvariantCulture);
     }
 

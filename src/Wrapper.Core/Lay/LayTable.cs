@@ -46,7 +46,9 @@ public static class LayTable
             kind => kind.Ways[0].Region.Width + kind.Ways[0].Region.Height,
             kind => kind.Ways.Min(way => way.Region.Height),
         ];
-        return keys.Take(pieces.Count <= 80 ? keys.Length : pieces.Count <= 200 ? 3 : 1)
+        // What an order costs grows with the rectangles that pieces are covered by: slants and curves have many.
+        var cells = pieces.Sum(pair => pair.Kind.Ways[0].Region.Cells.Length);
+        return keys.Take(pieces.Count <= 80 && cells <= 300 ? keys.Length : pieces.Count <= 200 && cells <= 1200 ? 3 : 1)
             .Select(key => pieces.OrderByDescending(pair => key(pair.Kind)).ThenByDescending(pair => pair.Kind.Area).Select(pair => (pair.Piece, pair.Kind)));
     }
 

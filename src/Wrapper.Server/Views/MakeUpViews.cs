@@ -11,7 +11,7 @@ public sealed record MakeUpView(string Key, string Name, string Family, string W
     public static MakeUpView Of(MakeUp makeUp) => new(
         makeUp.Key, makeUp.Name, makeUp.Family, makeUp.When,
         [.. makeUp.Measures.Select(m => new MeasureView(m.Key, m.Name, m.HoldTape, m.Kind, m.Optional, m.ShownWhen))],
-        [.. makeUp.Choices.Select(c => new ChoiceView(c.Key, c.Name, c.Group, c.Kind, c.Note, c.Options, c.Min, c.Max, c.OnMeasure, c.ShownWhen))],
+        [.. makeUp.Choices.Select(c => new ChoiceView(c.Key, c.Name, c.Group, c.Kind, c.Note, c.Options, c.Default, c.Min, c.Max, c.OnMeasure, c.ShownWhen))],
         [.. makeUp.Allowances.Select(a => new AllowanceView(a.Symbol, a.Name))]);
 }
 
@@ -19,7 +19,7 @@ public sealed record MakeUpView(string Key, string Name, string Family, string W
 public sealed record MeasureView(string Key, string Name, string HoldTape, MeasureKind Kind, bool Optional, Condition? ShownWhen);
 
 /// <summary>A choice; options only where its kind is <c>option</c>, bounds where it is <c>count</c>.</summary>
-public sealed record ChoiceView(string Key, string Name, string Group, ChoiceKind Kind, string Note, IReadOnlyList<Option> Options, int Min, int Max, bool OnMeasure, Condition? ShownWhen);
+public sealed record ChoiceView(string Key, string Name, string Group, ChoiceKind Kind, string Note, IReadOnlyList<Option> Options, string Default, int Min, int Max, bool OnMeasure, Condition? ShownWhen);
 
 /// <summary>An allowance that the make-up uses.</summary>
 public sealed record AllowanceView(string Symbol, string Name);

@@ -272,6 +272,7 @@ export interface components {
             kind: components["schemas"]["ChoiceKind"];
             note: string;
             options: components["schemas"]["Option"][];
+            default: string;
             /** Format: int32 */
             min: number;
             /** Format: int32 */

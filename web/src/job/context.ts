@@ -35,7 +35,7 @@ interface Asked { shownWhen?: { choice: string; answers: string[] } | null }
 export function isShown({ shownWhen }: Asked, makeUp: MakeUp, item: Item): boolean {
   if (!shownWhen) return true
   const choice = makeUp.choices.find((each) => each.key === shownWhen.choice)
-  return (!choice || isShown(choice, makeUp, item)) && shownWhen.answers.includes(item.choices[shownWhen.choice]?.typed ?? '')
+  return choice !== undefined && isShown(choice, makeUp, item) && shownWhen.answers.includes(item.choices[shownWhen.choice]?.typed ?? choice.default)
 }
 
 /** How a field was read and what is wrong with it. */

@@ -97,7 +97,7 @@ function ChoiceField({ choice }: { choice: Choice }) {
       {choice.name !== choice.group && <h3>{choice.name}</h3>}
       {choice.options.map((option) => (
         <label key={option.key} className="option">
-          <input type="radio" name={field} value={option.key} checked={state.entry?.typed === option.key} onChange={() => write(option.key, '')} />
+          <input type="radio" name={field} value={option.key} checked={(state.entry?.typed ?? choice.default) === option.key} onChange={() => write(option.key, '')} />
           <span><b>{option.name}</b> {option.when}</span>
         </label>
       ))}

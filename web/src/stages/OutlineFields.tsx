@@ -21,7 +21,7 @@ export function OutlineChoice({ choice }: { choice: Choice }) {
       <Select
         id={id}
         data-choice={choice.key}
-        value={state.entry?.typed ?? null}
+        value={state.entry?.typed ?? choice.default}
         listHeight={420}
         options={choice.options.map((option) => ({ value: option.key, label: option.name, title: option.when }))}
         onChange={(option) => write(option, '')}

@@ -15,6 +15,9 @@ public sealed class CubeBanded : Ottoman
     public override string Key => "cube-banded";
 
     /// <inheritdoc/>
+    public override int Rank => 1;
+
+    /// <inheritdoc/>
     public override string Name => "Cube with corner bands";
 
     /// <inheritdoc/>

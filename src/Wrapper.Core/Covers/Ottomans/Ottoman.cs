@@ -69,7 +69,7 @@ public abstract class Ottoman : MakeUp
     {
         var under = new Allowance("under", AllowanceRole.Hem, reading.Choice("under"));
         foreach (var (key, side) in new[] { ("front", "W"), ("side", "L") })
-            yield return Usual.Rectangle(key, key == "front" ? $"{name}, front and back" : $"{name}, sides", 2, reading.Measure(side), height,
+            yield return Usual.Rectangle(key, key == "front" ? $"{name}, front and back" : $"{name}, left and right", 2, reading.Measure(side), height,
                 edge => edge == "lower" ? under : reading.EdgeAllowance("s", key, edge), "width", "height") with
             {
                 Grain = Grain.Along,
