@@ -10,16 +10,21 @@ const shots = [
   ['pieces', '/jobs/demo-window-bench/pieces', 'day'],
   ['lay', '/jobs/demo-window-bench/lay', 'day'],
   ['buy', '/jobs/demo-window-bench/buy', 'day'],
+  ['measure-chair', '/jobs/demo-lodge-seats/measure', 'day', /Armchair/],
+  ['make-up-seats', '/jobs/demo-reading-room/make-up', 'day', /Niche/],
+  ['pieces-chair', '/jobs/demo-lodge-seats/pieces', 'day', /Armchair/],
+  ['lay-seats', '/jobs/demo-reading-room/lay', 'day'],
   ['measure-dim', '/jobs/demo-marigold/measure', 'dim'],
 ] as const
 
-for (const [name, path, light] of shots)
+for (const [name, path, light, item] of shots as readonly (readonly [string, string, string, RegExp?])[])
   test(name, async ({ page }) => {
     await page.addInitScript((value) => localStorage.setItem('wrapper.light', value), light)
     await page.goto(path)
     if (path === '/') await expect(page.getByText('Saloon berths')).toBeVisible()
     else await expect(page.getByTestId('to-buy')).toBeVisible()
+    if (item) await page.getByRole('complementary', { name: 'Items' }).getByRole('button', { name: item }).click()
     await page.evaluate(() => document.fonts.ready)
-    await page.waitForTimeout(400)
+    await page.waitForTimeout(800)
     await page.screenshot({ path: `${folder}/${name}.png` })
   })

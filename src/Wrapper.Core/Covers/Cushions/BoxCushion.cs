@@ -77,6 +77,7 @@ public abstract class BoxCushion : MakeUp
     private protected static IEnumerable<Notion> Basics(Reading reading, IEnumerable<Seam> seams)
     {
         foreach (var (name, working) in EaseSchools.Foam(reading)) yield return new Notion(name.Replace(' ', '-'), name, working);
+        foreach (var notion in EaseSchools.Wrapping(reading)) yield return notion;
         yield return Making.Thread.Of(seams);
     }
 }

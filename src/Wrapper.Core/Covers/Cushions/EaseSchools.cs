@@ -1,5 +1,6 @@
 using Wrapper.Core.Covers.Outlines;
 using Wrapper.Core.Lengths;
+using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Cushions;
 
@@ -20,6 +21,10 @@ internal static class EaseSchools
             new Option("soft", "Soft inner", "For feather, fibre or scraps: the cover is smaller than the inner in plan."),
             new Option("loose", "Loose", "For covers pulled on and off: larger in plan."),
             new Option("pinfit", "Pin-fit", "Rough pieces, over in each direction, pinned and trimmed on the furniture in two passes.")),
+        Choice.Of("wadding", "Wadding round the foam", "Inner",
+            new Option("none", "None", "The foam alone, or a dressed inner."),
+            new Option("front", "Round the front", "One sheet over the top, round the front and under: a soft front edge."),
+            new Option("sides", "Round the front, and the sides", "Two pieces more, one for each side.")),
         Amount("snugBy", "Boxing under the thickness by", "snug", Length.Inches(0, 1, 4), 6),
         Amount("softBy", "Smaller in plan by", "soft", Length.Inches(1, 1, 2), 40),
         Amount("looseBy", "Larger in plan by", "loose", Length.Inches(0, 1, 2), 15),
@@ -76,6 +81,17 @@ internal static class EaseSchools
             ("foam length", Side(reading, seat.Depth)),
             ("foam thickness", reading.Measure("T")),
         ];
+    }
+
+    /// <summary>What the foam is wrapped in (handbook §4.8): wadding W x (2 L + D) round the front, L x D for each side, and stocking L + D + 4 in.</summary>
+    public static IEnumerable<Notion> Wrapping(Reading reading)
+    {
+        if (reading.Chosen("wadding", "none")) yield break;
+        var (seat, depth) = (OutlineShapes.Of(reading), reading.Measure("T"));
+        yield return new("wadding-width", "wadding, width", seat.Width);
+        yield return new("wadding-length", "wadding, length", (2 * seat.Depth) + depth, Note: "over the top, round the front and under");
+        if (reading.Chosen("wadding", "sides")) yield return new("wadding-side", "wadding for a side, length", seat.Depth, 2, Note: $"two pieces, {reading.Say(depth.Value)} deep");
+        yield return new("stocking", "stocking", seat.Depth + depth + Working.Of("over", "to tie off", Length.Inches(4)));
     }
 
     private static Working Side(Reading reading, Working side) => reading.Chosen("ease", "overcut")
