@@ -87,6 +87,37 @@ public class DraftProperties
     private static Length Moved(Outline before, Outline after) => before.Edges
         .Join(after.Edges, edge => edge.Name, edge => edge.Name, (a, b) => Length.Max((a.Start.X - b.Start.X).Abs(), (a.Start.Y - b.Start.Y).Abs())).Max();
 
+    // Halfway along every cut edge its line or circle is as far from the stitch line's as the allowance says: reckoned from ends and radii.
+    [Fact]
+    public void The_cut_line_keeps_its_allowance_from_the_stitch_line() =>
+        Variants.Makeable.Sample(item =>
+        {
+            foreach (var piece in Items.Pattern(item).Pieces.Where(p => p.UncutShape is null))
+                foreach (var edge in piece.Stitch.Edges)
+                {
+                    var own = piece.Allowances.TryGetValue(edge.Name, out var allowance) ? Mm(allowance.Value) : 0;
+                    var (a, b) = Ends(piece.Stitch, edge);
+                    var (c, d) = Ends(piece.Cut, piece.Cut.Edges.Single(e => e.Name == edge.Name));
+                    var apart = edge.Radius is null
+                        ? Beside(a, b, ((c.X + d.X) / 2, (c.Y + d.Y) / 2))
+                        : Mm(piece.Cut.Edges.Single(e => e.Name == edge.Name).Radius!.Value - edge.Radius.Value) * (edge.Outward ? 1 : -1);
+                    Assert.Equal(own, apart, 0.01);
+                }
+        }, iter: 300);
+
+    private static ((double X, double Y) From, (double X, double Y) To) Ends(Outline outline, Edge edge)
+    {
+        var to = outline.Edges[(outline.Edges.ToList().IndexOf(edge) + 1) % outline.Edges.Count].Start;
+        return ((Mm(edge.Start.X), Mm(edge.Start.Y)), (Mm(to.X), Mm(to.Y)));
+    }
+
+    // How far p lies to the right of the way from a to b.
+    private static double Beside((double X, double Y) a, (double X, double Y) b, (double X, double Y) p)
+    {
+        var (dx, dy) = (b.X - a.X, b.Y - a.Y);
+        return (((p.X - a.X) * dy) - ((p.Y - a.Y) * dx)) / Math.Sqrt((dx * dx) + (dy * dy));
+    }
+
     // Another library's eye: no stitch line and no cut line crosses itself.
     [Fact]
     public void Outlines_are_simple() =>

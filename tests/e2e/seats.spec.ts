@@ -26,9 +26,11 @@ async function pieces(page: Page, piece: RegExp, size: string, text: string) {
   await expect(page.getByText('all seams match')).toBeVisible()
 }
 
-test('a tapered chair pad: outline, stations, ties', async ({ page }) => {
+test('a tapered chair pad: outline by keyboard, stations, ties', async ({ page }) => {
   await beginSeat(page, 'Pads', 'Cushion or seat pad')
-  await choose(page, 'Outline', 'Tapered')
+  await page.getByRole('combobox', { name: 'Outline', exact: true }).focus()
+  for (const key of ['Enter', 'ArrowDown', 'ArrowDown', 'Enter']) await page.keyboard.press(key)
+  await expect(field(page, 'measures.f1')).toBeVisible()
   await expect(page.getByRole('alert').first()).toContainText('nothing is entered')
   await measure(page, { W: '18', B: '14', L: '16', f1: '8', w1: '17', T: '1' })
   await page.keyboard.press('2')
@@ -77,6 +79,7 @@ for (const [kind, sizes, piece, size, text] of [
   ['Bolster', { d: '18', L: '58' }, /1b body/, 'cut width', '60.5 cm'],
   ['Ottoman or cube', { W: '46', L: '46', H: '38' }, /1c side, left and right/, 'cut height', '47 cm'],
   ['Chair back', { W: '42', H: '50', D: '6' }, /1a outer face/, 'cut width', '53.5 cm'],
+  ['Sofa base', { W: '120', S: '58', F: '40', A: '86', M: '82', C: '12' }, /1b arm sheet/, 'cut length', '98.2 cm'],
   ['Upholstered chair', { W: '55', S: '52', F: '30', A: '22', B: '12', U: '12', H: '68', K: '12', C: '10' }, /deck/, 'cut width', '76.5 cm'],
 ] as const)
   test(`${kind}: measured, drafted, laid and bought in centimetres`, async ({ page }) => {
@@ -108,4 +111,76 @@ test('the demo seats are drafted without a doubt, curves laid as curves', async 
     await expect(page.getByRole('navigation', { name: 'Stages' })).not.toContainText('in doubt')
     expect(await page.locator('.laid path.cut').evaluateAll((paths) => paths.some((path) => path.getAttribute('d')?.includes('A')))).toBe(true)
   }
+})
+
+test('schools that fit stand first, each with its figures; the others say why not', async ({ page }) => {
+  await beginSeat(page, 'Schools', 'Cushion or seat pad')
+  await choose(page, 'Outline', 'T')
+  await measure(page, { W: '28', N: '22', L: '24', E: '5', T: '4' })
+  await page.keyboard.press('2')
+  const schools = page.getByRole('region', { name: 'Make-ups' }).getByRole('article')
+  await expect(schools).toHaveCount(5)
+  await expect(schools.first()).toContainText('Cloth, laid alone')
+  await expect(schools.filter({ hasText: 'One piece, folded' })).toContainText('covers a rectangle only')
+  await expect(schools.filter({ hasText: 'Two panels, corners boxed' })).toContainText('inside corner')
+  await page.getByRole('button', { name: 'Choose pillowcase, wrapped end' }).click()
+  // 28 + 3 3/4 + 2 x 1/2
+  await pieces(page, /1a panel/, 'cut width', '32 3/4 in')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await page.keyboard.press('2')
+  await expect(page.getByRole('article').filter({ hasText: 'In hand' })).toContainText('One piece, folded')
+})
+
+test('left, right and pairs of an L', async ({ page }) => {
+  await beginSeat(page, 'Corner', 'Cushion or seat pad')
+  await choose(page, 'Outline', 'L')
+  await choose(page, 'Hand', 'In pairs')
+  await measure(page, { W: '30', N: '22', L: '24', E: '8', T: '4' })
+  await page.getByLabel('How many').fill('2')
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('2')
+  await page.getByRole('button', { name: 'Choose separate boxing strip' }).click()
+  await pieces(page, /1c boxing/, 'cut length', '83 1/2 in')
+  await expect(page.getByRole('button', { name: /1a panel/ })).toContainText('every second cover mirrored')
+})
+
+test('a chair back by its traced outline, hemmed, with wrong points told on the way', async ({ page }) => {
+  await beginSeat(page, 'Backs', 'Chair back')
+  await choose(page, 'Shape of the back', 'Traced')
+  await field(page, 'measures.O').fill('0, 0; 16, 0; 15, 19; 8, 21 1/2 arc 2; 1, 19')
+  await field(page, 'measures.D').fill('2')
+  await expect(page.getByRole('alert').filter({ hasText: 'too tight' })).toBeVisible()
+  await saved(page)
+  await page.reload()
+  await expect(field(page, 'measures.O')).toHaveValue(/arc 2/)
+  await field(page, 'measures.O').fill('0, 0; 16, 0; 15, 19; 8, 21 1/2 arc 9; 1, 19 arc 9')
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('2')
+  await page.getByText('Single', { exact: true }).click()
+  await page.keyboard.press('3')
+  await expect(page.getByRole('button', { name: /1a face/ })).toContainText('cut 2, every second one turned over')
+  await expect(page.getByText('all seams match')).toBeVisible()
+})
+
+test('an ottoman in inches is read in centimetres without a change of size', async ({ page }) => {
+  await beginSeat(page, 'Units', 'Ottoman or cube')
+  await measure(page, { W: '20', L: '18', H: '16' })
+  await page.keyboard.press('5')
+  const bought = await page.getByTestId('to-buy').textContent()
+  await expect(page.getByRole('row', { name: /hook-and-loop/ })).toContainText('64 in') // 2 x 38 less 4 gaps of 3
+  await page.getByText('cm', { exact: true }).first().click()
+  await expect(page.getByRole('row', { name: /hook-and-loop/ })).toContainText('162.5 cm') // 64 in is 162.56
+  await page.getByText('1/16 in', { exact: true }).first().click()
+  await expect(page.getByTestId('to-buy')).toHaveText(bought ?? '')
+})
+
+test('a cube: banded corners, a gap to fill it by, filling by volume', async ({ page }) => {
+  await beginSeat(page, 'Cube', 'Ottoman or cube')
+  await measure(page, { W: '19', L: '19', H: '19' })
+  await page.keyboard.press('2')
+  await page.getByRole('button', { name: 'Choose cube with corner bands' }).click()
+  await pieces(page, /corner band/, 'cut width', '4 1/2 in')
+  await expect(page.getByRole('row', { name: /^gap for filling opening/ })).toContainText('9 1/2 in')
+  await page.keyboard.press('5')
+  await expect(page.getByRole('row', { name: /loose filling/ })).toContainText('112.4 litres') // 19 in cubed
 })

@@ -58,12 +58,13 @@ internal static class PlanEndpoints
                     return Problems.Fields([new Problem("item", request.Item, 0, "this job has no such item", request.Job.Items is [var first, ..] ? first.Id : "")]);
                 var cloth = request.Job.Cloths.FirstOrDefault(c => c.Id == item.Cloth) ?? (request.Job.Cloths is [var only, ..] ? only : null);
                 var reading = cloth is null ? null : new ClothReading(cloth, request.Job.Unit);
+                // Schools that fit the item come first; the others say why they do not.
                 return Results.Ok(drafting.MakeUps.Where(makeUp => makeUp.Family == current.Family).Select(makeUp =>
                 {
                     var tried = makeUp.Key == current.Key ? item : makeUp.NewItem(item.Id, item.Name, request.Job.Unit, item);
                     var plan = Planning.Item(tried, 1, drafting, request.Job.Unit);
                     return ComparisonView.Of(makeUp, makeUp.Key == current.Key, plan, reading is null ? null : Planning.Alone(plan, reading), request.Job.Unit);
-                }));
+                }).OrderBy(school => school.Problems.Count > 0));
             })
             .Produces<IEnumerable<ComparisonView>>().ProducesProblem(422).WithName("compare").WithSummary("The make-ups of an item's family side by side, each drafted and laid alone.");
     }
