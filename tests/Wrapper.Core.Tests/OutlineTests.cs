@@ -78,4 +78,85 @@ public class OutlineTests
         foreach (var (point, expected) in new[] { (on, At(16, 3)), (outward, At(17, 3)) }) // half a length is rounded to a count
             Assert.True((point.X - expected.X).Abs() <= new Length(1) && (point.Y - expected.Y).Abs() <= new Length(1));
     }
+
+    // A bow front 20 wide with a rise of 2 (radius 26): allowance 1 on the arc, 1/2 at the side. The side's raw edge is x = 20 1/2; the arc's
+    // has radius 27 about (10, 24): it meets the side at y = 24 - root (27² - 10.5²) = -0.8743.
+    [Fact]
+    public void An_arc_and_a_line_meet_on_both_offsets()
+    {
+        var bow = new Outline([new("front", At(0, 0), In(26)), new("right", At(20, 0)), new("back", At(20, 18)), new("left", At(0, 18))]);
+        var cut = Cut(_ => bow, ("front", In(1)), ("right", In(0, 4)), ("left", In(0, 4))).Cut.Edges.ToDictionary(edge => edge.Name);
+        Assert.Equal(20.5m, Items.Inches(cut["right"].Start.X));
+        Assert.Equal(-0.8743, (double)Items.Inches(cut["right"].Start.Y), 1e-3);
+        Assert.Equal(-0.5m, Items.Inches(cut["front"].Start.X));
+        Assert.Equal(In(27), cut["front"].Radius);
+    }
+
+    // A hollow 6 wide with radius 5 in the top of a block; allowance 1/2: the raw edges meet where y = 8 1/2 cuts the circle of radius 4 1/2 about
+    // (8, 12): x = 8 ± root (4.5² - 3.5²) = 8 ± 2.8284.
+    [Fact]
+    public void A_hollow_is_entered_and_left_at_its_own_ends()
+    {
+        var hollow = new Outline([new("bottom", At(0, 0)), new("right", At(16, 0)), new("top right", At(16, 8)), new("hollow", At(11, 8), In(5), Outward: false), new("top left", At(5, 8)), new("left", At(0, 8))]);
+        var cut = Cut(_ => hollow, ("top right", In(0, 4)), ("hollow", In(0, 4)), ("top left", In(0, 4))).Cut.Edges.ToDictionary(edge => edge.Name);
+        Assert.Equal((10.8284m, 8.5m), (Items.Inches(cut["hollow"].Start.X), Items.Inches(cut["hollow"].Start.Y)));
+        Assert.Equal((5.1716m, 8.5m), (Items.Inches(cut["top left"].Start.X), Items.Inches(cut["top left"].Start.Y)));
+    }
+
+    // An allowance of 3 at the sides and 1/4 on a shallow hollow of radius 3: its circle never reaches the sides' raw edges.
+    [Fact]
+    public void An_arc_that_bends_away_is_closed_straight()
+    {
+        var cup = new Outline([new("bottom", At(0, 0)), new("right", At(5, 0)), new("hollow", At(5, 8), In(3), Outward: false), new("left", At(0, 8))]);
+        var cut = Cut(_ => cup, ("right", In(3)), ("left", In(3)), ("hollow", In(0, 2))).Cut;
+        Assert.Equal(["bottom", "right", "step to hollow", "hollow", "step to left", "left"], cut.Edges.Select(edge => edge.Name));
+        Assert.Equal((-In(3), In(8)), (cut.Bounds().Left, In(8)));
+        Assert.Equal(In(2, 6), cut.Edges.Single(edge => edge.Name == "hollow").Radius);
+    }
+
+    // Turned about 45 degrees nothing of a circle sticks out: the cloth's rectangles reach exactly as far as the arc.
+    [Fact]
+    public void A_circle_takes_its_diameter_of_the_cloth()
+    {
+        var half = In(10).Scaled(0.70710678118654752440m);
+        var circle = new Outline([new("a", new(-half, -half), In(10)), new("b", new(half, -half), In(10)), new("c", new(half, half), In(10)), new("d", new(-half, half), In(10))]);
+        var lay = Lay.LayTable.Of([new("c", "i", "c", "1a", circle, Grain.Along), new("d", "i", "c", "1a", circle, Grain.Along)], In(40) + Length.Millimetres(0.01m), oneWay: true);
+        Assert.True((lay.Best.Length - In(20)).Abs() <= Length.Millimetres(0.01m), $"{lay.Best.Length}");
+        Assert.Equal([0, 20], lay.Best.Placements.Select(at => (int)Math.Round(at.X.Ticks / 97536.0)).Order());
+    }
+
+    [Theory]
+    [InlineData("an open edge drawn too long", "drafted")]
+    [InlineData("a corner out of place", "beside where it was drafted")]
+    public void The_seam_check_sees_what_no_seam_shows(string fault, string told)
+    {
+        Piece Of(int width, int lean) => new("p", "piece", 1, new Dictionary<string, Working> { ["width"] = Working.Of("w", "", In(width)), ["lean"] = Working.Of("lean", "", In(0, lean)) },
+            d => new Outline([new("lower", At(0, 0)), new("right", new(d["width"], In(0))), new("upper", new(d["width"] + d["lean"], In(20))), new("left", new(d["lean"], In(20)))]));
+        var drafted = Of(10, 0) with { Corners = [("right", At(10, 0)), ("upper", At(10, 20)), ("left", At(0, 20))] };
+        var drawn = fault[0] == 'a' && fault[3] == 'o' ? drafted.Redrawn("width", In(11)) : drafted.Redrawn("lean", In(0, 2));
+        var pattern = new Pattern { Pieces = [drawn], Seams = [], Uses = [.. new[] { "lower", "right", "upper", "left" }.Select(edge => new Use(EdgeUse.Hem, new Run("p", 1, edge) { Drafted = drafted.Stitch.LengthOf(edge) }))] };
+        var report = SeamCheck.Of(pattern, JobUnit.Inch);
+        Assert.False(report.Holds);
+        Assert.Contains(report.Extents, line => line.Contains(told, StringComparison.Ordinal));
+    }
+
+    [Theory]
+    [InlineData(3, 4, 5)]
+    [InlineData(8, 15, 17)]
+    [InlineData(20, 21, 29)]
+    public void A_slant_is_the_root_of_both_squares(int a, int b, int slant)
+    {
+        var working = Working.Slant(Working.Of("a", "a", In(a)), Working.Of("b", "b", In(b)));
+        Assert.Equal(In(slant), working.Value);
+        Assert.Equal($"slant = the slant across (a; b) = the slant across ({a}; {b}) = {slant}", WorkingText.Lines(working, "slant", JobUnit.Inch)[^1]);
+        Assert.Equal(In(2 * slant), working.With("a", In(2 * a)).With("b", In(2 * b)).Value);
+    }
+
+    // A half circle over 10 is 5 π; over a chord of 6 with a rise of 1 the radius is 5 and the arc 10 asin(3/5).
+    [Theory]
+    [InlineData(10, 5, 15.7080)]
+    [InlineData(6, 1, 6.4350)]
+    [InlineData(6, 0, 6)]
+    public void An_arc_by_its_chord_and_rise(int chord, int rise, double arc) =>
+        Assert.Equal(arc, (double)Items.Inches(Working.ArcOver(Working.Of("c", "c", In(chord)), Working.Of("h", "h", In(rise))).Value), 1e-4);
 }

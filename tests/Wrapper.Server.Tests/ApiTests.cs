@@ -52,6 +52,63 @@ public sealed class ApiTests(Host host) : IClassFixture<Host>
         Assert.EndsWith($"= {text[..^3]}", (string)found["working"]!.AsArray()[^1]!, StringComparison.Ordinal);
     }
 
+    // Schools that can follow a T come first; those that cannot carry the reason at the outline.
+    [Fact]
+    public async Task Schools_that_fit_are_compared_first()
+    {
+        var item = await Item("box-cushion-folded", ("choices", "shape", "tee"), ("measures", "N", "36"), ("measures", "E", "5"));
+        var (status, schools) = await host.Post("/api/compare", new JsonObject { ["job"] = await Job(item), ["item"] = "i1" });
+        Assert.Equal(HttpStatusCode.OK, status);
+        var fits = schools.AsArray().Select(school => school!["problems"]!.AsArray().Count == 0).ToList();
+        Assert.Equal([true, true, true, false, false], fits);
+        Assert.All(schools.AsArray().Skip(3), school => Assert.Equal("choices.shape", (string)school!["problems"]![0]!["field"]!));
+        Assert.All(schools.AsArray().Take(3), school => Assert.True((int)school!["minutes"]! > 0 && (long)school["cloth"]!["ticks"]! > 0));
+    }
+
+    [Fact]
+    public async Task Every_make_up_declares_what_it_asks_and_takes_its_own_defaults()
+    {
+        var (_, makeUps) = await host.Send(HttpMethod.Get, "/api/make-ups");
+        foreach (var makeUp in makeUps.AsArray())
+        {
+            var (status, item) = await host.Post("/api/items", new JsonObject { ["id"] = "i1", ["name"] = "a", ["makeUp"] = (string)makeUp!["key"]!, ["unit"] = "cm", ["from"] = null });
+            Assert.Equal(HttpStatusCode.OK, status);
+            // Nothing is measured yet: every problem is an empty measure, none a default that cannot be read.
+            var (_, refused) = await host.Post("/api/draft", new JsonObject { ["item"] = item.DeepClone(), ["unit"] = "cm" });
+            Assert.All(refused["errors"]!.AsArray(), error => Assert.Equal("nothing is entered", (string)error!["reason"]!));
+            Assert.Equal(makeUp["choices"]!.AsArray().Select(choice => (string)choice!["key"]!).Order(), item["choices"]!.AsObject().Select(choice => choice.Key).Order());
+        }
+    }
+
+    [Theory]
+    [InlineData(4000, HttpStatusCode.OK)]
+    [InlineData(4001, HttpStatusCode.UnprocessableEntity)]
+    public async Task Notes_have_a_length_that_no_maker_meets(int length, HttpStatusCode expected)
+    {
+        var item = await Item("box-cushion-strip");
+        item["notes"] = new string('n', length);
+        var (status, _) = await host.Post("/api/draft", new JsonObject { ["item"] = item, ["unit"] = "in" });
+        Assert.Equal(expected, status);
+    }
+
+    // A traced outline and a note come back as they were saved; an older item without notes is taken too.
+    [Fact]
+    public async Task A_traced_seat_is_stored_as_typed()
+    {
+        const string traced = "0, 0; 24, 0; 24, 18; 16, 18; 8, 18 hollow 6; 0, 18";
+        var item = await Item("box-cushion-strip", ("choices", "shape", "traced"), ("measures", "O", traced));
+        item["notes"] = "Leg pads numbered 1 to 4";
+        var older = await Item("box-cushion-folded");
+        older["id"] = "i2";
+        older.AsObject().Remove("notes");
+        var job = await Job(item, older);
+        var (created, _) = await host.Post("/api/jobs", new JsonObject { ["id"] = "traced-seat", ["changeId"] = "c1", ["name"] = "job", ["unit"] = "in", ["document"] = job });
+        Assert.Equal(HttpStatusCode.OK, created);
+        var (_, kept) = await host.Send(HttpMethod.Get, "/api/jobs/traced-seat");
+        var items = kept["document"]!["items"]!.AsArray();
+        Assert.Equal((traced, "Leg pads numbered 1 to 4", ""), ((string)items[0]!["measures"]!["O"]!["typed"]!, (string)items[0]!["notes"]!, (string)items[1]!["notes"]!));
+    }
+
     // A drawing gives its first path and nothing else: entities are not resolved, other files not fetched.
     [Theory]
     [InlineData("<svg xmlns='http://www.w3.org/2000/svg'><g><path d='M0 0 H18 V-14 H0 Z'/></g></svg>", "M0 0 H18 V-14 H0 Z")]

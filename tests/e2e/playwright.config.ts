@@ -4,6 +4,7 @@ export default defineConfig({
   testDir: '.',
   timeout: 45_000,
   workers: 2,
+  expect: { timeout: 15_000 },
   forbidOnly: true,
   outputDir: '../../artifacts/e2e',
   reporter: [['list'], ['junit', { outputFile: '../../artifacts/results/e2e.xml' }]],

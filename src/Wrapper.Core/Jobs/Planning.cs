@@ -28,21 +28,21 @@ public static class Planning
     /// <summary>The most pieces that are laid on one cloth; more is a slip of the pen, or several jobs.</summary>
     public const int MostPieces = 5000;
 
-    /// <summary>Drafts every item of <paramref name="job"/>, and lays and buys each cloth if <paramref name="lay"/>.</summary>
-    public static Plan Of(JobDocument job, Drafting drafting, bool lay)
+    /// <summary>Drafts every item of <paramref name="job"/>, and lays and buys each cloth if <paramref name="lay"/>, unless it is <paramref name="superseded"/> meanwhile.</summary>
+    public static Plan Of(JobDocument job, Drafting drafting, bool lay, CancellationToken superseded = default)
     {
         var items = job.Items.Select((item, at) => Item(item, at + 1, drafting, job.Unit)).ToList();
-        var cloths = job.Cloths.Select(cloth => Cloth(cloth, items, job, lay)).ToList();
+        var cloths = job.Cloths.Select(cloth => Cloth(cloth, items, job, lay, superseded)).ToList();
         var lost = items.Where(item => item.Item.Cloth is { } id && job.Cloths.All(cloth => cloth.Id != id))
             .Select(item => new Problem($"items.{item.Item.Id}.cloth", item.Item.Cloth!, 0, "this job has no such cloth", job.Cloths.Count > 0 ? job.Cloths[0].Id : ""));
         return new Plan(items, cloths, [.. lost]);
     }
 
     /// <summary>Lays one item alone on <paramref name="cloth"/>, for comparing make-ups; null when either is in doubt or too wide.</summary>
-    public static ClothLay? Alone(ItemPlan item, ClothReading cloth)
+    public static ClothLay? Alone(ItemPlan item, ClothReading cloth, CancellationToken superseded = default)
     {
         if (item.Draft.Pattern is null || !cloth.CanBeLaid) return null;
-        var lay = LayTable.Of([.. PiecesOf(item)], cloth.Usable.Value, cloth.Cloth.OneWay);
+        var lay = LayTable.Of([.. PiecesOf(item)], cloth.Usable.Value, cloth.Cloth.OneWay, superseded);
         return lay.Misfits.Count == 0 ? lay : null;
     }
 
@@ -54,7 +54,7 @@ public static class Planning
         return new ItemPlan(item, number, draft, letters);
     }
 
-    private static ClothPlan Cloth(JobCloth cloth, List<ItemPlan> items, JobDocument job, bool lay)
+    private static ClothPlan Cloth(JobCloth cloth, List<ItemPlan> items, JobDocument job, bool lay, CancellationToken superseded)
     {
         var reading = new ClothReading(cloth, job.Unit);
         // An item without a cloth of its own is cut from the first.
@@ -62,7 +62,7 @@ public static class Planning
         if (pieces.Count > MostPieces)
             reading.Problems.Add(new Problem($"cloths.{cloth.Id}.pieces", $"over {MostPieces}", 0, $"more than {MostPieces} pieces are cut from this cloth: lower the quantities, or make several jobs of it", $"{MostPieces}"));
         if (!lay || !reading.CanBeLaid || pieces.Count is 0 or > MostPieces) return new ClothPlan(reading, pieces, null, null, reading.Problems);
-        var laid = LayTable.Of(pieces, reading.Usable.Value, cloth.OneWay);
+        var laid = LayTable.Of(pieces, reading.Usable.Value, cloth.OneWay, superseded);
         List<Problem> problems = [.. reading.Problems, .. laid.Misfits.DistinctBy(misfit => misfit.Label).Select(misfit => TooWide(misfit, reading, job.Unit))];
         return new ClothPlan(reading, pieces, laid, problems.Count == 0 ? Buying.Of(laid.Best.Length, reading) : null, problems);
     }

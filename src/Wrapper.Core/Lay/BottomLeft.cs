@@ -19,13 +19,14 @@ internal sealed class BottomLeft
     private BottomLeft(long usable) => this.usable = usable;
 
     /// <summary>Lays <paramref name="pieces"/> in the order given on cloth of <paramref name="usable"/> counts.</summary>
-    public static Placed Lay(IEnumerable<(LayPiece Piece, Kind Kind)> pieces, long usable)
+    public static Placed Lay(IEnumerable<(LayPiece Piece, Kind Kind)> pieces, long usable, CancellationToken superseded)
     {
         var table = new BottomLeft(usable);
         var placements = new List<Placement>();
         var end = 0L;
         foreach (var (piece, kind) in pieces)
         {
+            superseded.ThrowIfCancellationRequested();
             var spot = table.Best(kind);
             placements.Add(new Placement(piece.Id, spot.Turns, new Length(spot.X), new Length(spot.Y)));
             table.laid.Add((spot.Region, spot.X, spot.Y));

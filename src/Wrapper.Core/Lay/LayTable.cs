@@ -15,8 +15,11 @@ public static class LayTable
     // More pieces than this are laid in rows only: placing one by one would keep the maker waiting.
     private const int MostPlacedSingly = 600;
 
-    /// <summary>Lays <paramref name="pieces"/> within <paramref name="usable"/> width; the same pieces always lie the same way.</summary>
-    public static ClothLay Of(IReadOnlyList<LayPiece> pieces, Length usable, bool oneWay)
+    /// <summary>
+    /// Lays <paramref name="pieces"/> within <paramref name="usable"/> width; the same pieces always lie the same way. Nobody waits for a lay
+    /// that is <paramref name="superseded"/>: it ends in an <see cref="OperationCanceledException"/>.
+    /// </summary>
+    public static ClothLay Of(IReadOnlyList<LayPiece> pieces, Length usable, bool oneWay, CancellationToken superseded = default)
     {
         // One kind for each outline: the turned-over half of a pair is a kind of its own.
         var kinds = new Dictionary<(Outline, Grain), Kind>();
@@ -30,7 +33,7 @@ public static class LayTable
         var misfits = all.Where(pair => pair.Kind.Ways.Count == 0).Select(pair => new Misfit(pair.Piece.Id, pair.Piece.Label, Across(pair.Piece))).ToList();
         var fit = all.Where(pair => pair.Kind.Ways.Count > 0).ToList();
         var hand = Rows.Lay(fit, usable.Ticks);
-        var best = fit.Count > MostPlacedSingly ? hand : Orders(fit).AsParallel().AsOrdered().Select(order => BottomLeft.Lay(order, usable.Ticks)).AsEnumerable().Append(hand).MinBy(lay => lay.Length)!;
+        var best = fit.Count > MostPlacedSingly ? hand : Orders(fit).AsParallel().AsOrdered().WithCancellation(superseded).Select(order => BottomLeft.Lay(order, usable.Ticks, superseded)).AsEnumerable().Append(hand).MinBy(lay => lay.Length)!;
         return new ClothLay(best, hand, ShortestPossible([.. fit.Select(pair => pair.Kind)], usable), misfits);
     }
 

@@ -40,17 +40,17 @@ internal static class PlanEndpoints
             })
             .Produces<TracedPath>().ProducesProblem(422).WithName("readOutline").WithSummary("The first path of an SVG drawing, to be entered as a traced outline.");
 
-        api.MapPost("/plan", (JobDocument job, Drafting drafting, string? lay, long? before) =>
+        api.MapPost("/plan", (JobDocument job, Drafting drafting, string? lay, long? before, CancellationToken superseded) =>
             {
                 if (lay is not (null or "none" or "instant"))
                     return Problems.Fields([new Problem("lay", lay, 0, "none or instant is needed", "instant")]);
                 var refused = JobLimits.Check(job).ToList();
                 if (refused.Count > 0) return Problems.Fields(refused);
-                return Results.Ok(PlanView.Of(Planning.Of(job, drafting, lay is not "none"), job, drafting, before));
+                return Results.Ok(PlanView.Of(Planning.Of(job, drafting, lay is not "none", superseded), job, drafting, before));
             })
             .Produces<PlanView>().ProducesProblem(422).WithName("plan").WithSummary("A whole job: drafts, lays, purchases and totals. Items in doubt carry their problems; the rest is planned.");
 
-        api.MapPost("/compare", (CompareRequest request, Drafting drafting) =>
+        api.MapPost("/compare", (CompareRequest request, Drafting drafting, CancellationToken superseded) =>
             {
                 if (JobLimits.Check(request.Job).ToList() is { Count: > 0 } refused) return Problems.Fields(refused);
                 var item = request.Job.Items.FirstOrDefault(i => i.Id == request.Item);
@@ -63,8 +63,8 @@ internal static class PlanEndpoints
                 {
                     var tried = makeUp.Key == current.Key ? item : makeUp.NewItem(item.Id, item.Name, request.Job.Unit, item);
                     var plan = Planning.Item(tried, 1, drafting, request.Job.Unit);
-                    return ComparisonView.Of(makeUp, makeUp.Key == current.Key, plan, reading is null ? null : Planning.Alone(plan, reading), request.Job.Unit);
-                }).OrderBy(school => school.Problems.Count > 0));
+                    return ComparisonView.Of(makeUp, makeUp.Key == current.Key, plan, reading is null ? null : Planning.Alone(plan, reading, superseded), request.Job.Unit);
+                }).OrderBy(school => school.Problems.Count > 0).ToList());
             })
             .Produces<IEnumerable<ComparisonView>>().ProducesProblem(422).WithName("compare").WithSummary("The make-ups of an item's family side by side, each drafted and laid alone.");
     }

@@ -16,15 +16,32 @@ function beside(sketch: Sketch, { x1, y1, x2, y2 }: Span, by: number) {
 
 interface Label { grows: string; left: number; top: number; leader?: { x1: number; y1: number; x2: number; y2: number } }
 
-// More lines than this would hide the drawing under their labels: then labels stand in columns beside it.
-const fewLines = 4
+// A label takes about this much of the room, in per cent.
+const wide = 24, tall = 11
 
 /** The room around a sketch that its labels take; where each label goes, in percent of it, and the side that it grows towards. */
 export function place(sketch: Sketch) {
   const { box } = sketch
   const side = Math.max(box.width * 0.52, box.height * 0.5)
   const room = { x: box.x - side, y: box.y - side * 0.5, width: box.width + 2 * side, height: box.height + side }
-  return { ...room, labels: sketch.dimensions.length > fewLines ? columns(sketch, room) : along(sketch, room) }
+  return { ...room, labels: columnsIfCrowded(sketch, room) }
+}
+
+// Labels that would cover each other or the drawing stand in columns beside it instead.
+function columnsIfCrowded(sketch: Sketch, room: Sketch['box']): Record<string, Label> {
+  const labels = along(sketch, room)
+  const middles = Object.values(labels).map(({ grows, left, top }) => ({
+    x: left + (grows === 'left' ? -wide / 2 : grows === 'right' ? wide / 2 : 0),
+    y: top + (grows === 'up' ? -tall / 2 : grows === 'down' ? tall / 2 : 0),
+  }))
+  const near = (a: { x: number; y: number }, b: { x: number; y: number }) => Math.abs(a.x - b.x) < wide && Math.abs(a.y - b.y) < tall
+  const onDrawing = ({ x, y }: { x: number; y: number }) => {
+    const [dx, dy] = [room.x + (x * room.width) / 100, room.y + (y * room.height) / 100]
+    const { box } = sketch
+    return dx > box.x && dx < box.x + box.width && dy > box.y && dy < box.y + box.height
+  }
+  const crowded = middles.some((each, at) => onDrawing(each) || middles.slice(0, at).some((other) => near(each, other)))
+  return crowded ? columns(sketch, room) : labels
 }
 
 // Each label at its own line.
