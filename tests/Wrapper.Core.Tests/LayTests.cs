@@ -133,17 +133,19 @@ internal static class Geometry
             yield return a;
             if (edge.Radius is not { } radius) continue;
             // Chords of an arc found by halving: the middle of an arc lies on the bisector of its chord, a sagitta away.
-            foreach (var p in Halve(a, b, Mm(radius), edge.Outward ? 1 : -1, 8)) yield return p;
+            foreach (var p in Halve(a, b, Mm(radius), edge.Outward ? 1 : -1, 8, edge.Large)) yield return p;
         }
     }
 
-    private static IEnumerable<(double X, double Y)> Halve((double X, double Y) a, (double X, double Y) b, double r, int side, int depth)
+    private static IEnumerable<(double X, double Y)> Halve((double X, double Y) a, (double X, double Y) b, double r, int side, int depth, bool large = false)
     {
         if (depth == 0) yield break;
         Assert.False(a == b, $"an arc of no length at {a}, radius {r}");
         var (dx, dy) = (b.X - a.X, b.Y - a.Y);
         var chord = Math.Sqrt((dx * dx) + (dy * dy));
-        var sagitta = r - Math.Sqrt(Math.Max(0, (r * r) - (chord * chord / 4)));
+        // Of an arc over half a circle the middle lies beyond the centre; its halves are small again.
+        var foot = Math.Sqrt(Math.Max(0, (r * r) - (chord * chord / 4)));
+        var sagitta = large ? r + foot : r - foot;
         var middle = ((a.X + b.X) / 2 + (side * dy / chord * sagitta), (a.Y + b.Y) / 2 - (side * dx / chord * sagitta));
         foreach (var p in Halve(a, middle, r, side, depth - 1)) yield return p;
         yield return middle;
