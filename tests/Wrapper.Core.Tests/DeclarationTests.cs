@@ -1,0 +1,85 @@
+using Wrapper.Core.Covers;
+using Wrapper.Core.Jobs;
+using Wrapper.Core.Lay;
+using Wrapper.Core.Lengths;
+using Wrapper.Core.Patterns;
+
+namespace Wrapper.Core.Tests;
+
+/// <summary>What every make-up declares and draws before anything is measured, and what it reads off its seams after.</summary>
+public class DeclarationTests
+{
+    public static TheoryData<string> MakeUps => [.. Items.Drafting.MakeUps.Select(makeUp => makeUp.Key)];
+
+    // With nothing measured, for every answer that changes what is measured: a drawing, and a line or a field for each length asked.
+    [Theory]
+    [MemberData(nameof(MakeUps))]
+    public void The_measuring_drawing_is_there_before_any_size(string key)
+    {
+        var makeUp = Items.Drafting.Find(key)!;
+        var asking = makeUp.Choices.Where(choice => choice.OnMeasure && choice.Kind == ChoiceKind.Option).SelectMany(choice => choice.Options.Select(option => (choice.Key, option.Key)));
+        foreach (var (choice, answer) in asking.Append(("none", "")))
+        {
+            var reading = new Reading(makeUp, Items.Of(key, JobUnit.Inch, (choice, answer)), JobUnit.Inch);
+            var sketch = makeUp.Sketch(reading);
+            Assert.NotEmpty(sketch.Strokes);
+            Assert.All(sketch.Dimensions, line => Assert.Contains(makeUp.Measures, measure => measure.Key == line.Measure));
+            Assert.Equal(sketch.Dimensions.Count, sketch.Dimensions.Select(line => line.Measure).Distinct().Count());
+            var asked = makeUp.Measures.Where(measure => measure.Kind == MeasureKind.Length && reading.Asks(measure.Key)).Select(measure => measure.Key);
+            Assert.Subset(sketch.Dimensions.Select(line => line.Measure).ToHashSet(), asked.ToHashSet());
+        }
+    }
+
+    [Theory]
+    [MemberData(nameof(MakeUps))]
+    public void Keys_are_told_apart_and_every_default_can_be_read(string key)
+    {
+        var makeUp = Items.Drafting.Find(key)!;
+        Assert.Equal(makeUp.Measures.Count, makeUp.Measures.Select(measure => measure.Key).Distinct().Count());
+        Assert.Equal(makeUp.Choices.Count, makeUp.Choices.Select(choice => choice.Key).Distinct().Count());
+        foreach (var unit in (JobUnit[])[JobUnit.Inch, JobUnit.Centimetre])
+            Assert.All(new Reading(makeUp, makeUp.NewItem("a", "a", unit), unit).Problems, problem => Assert.StartsWith("measures.", problem.Field, StringComparison.Ordinal));
+        // A condition looks at a choice of the same make-up, and at answers that it can have.
+        foreach (var when in makeUp.Choices.Select(choice => choice.ShownWhen).Concat(makeUp.Measures.Select(measure => measure.ShownWhen)).OfType<Condition>())
+        {
+            var choice = makeUp.Choices.Single(each => each.Key == when.Choice);
+            if (choice.Kind == ChoiceKind.Option) Assert.Subset(choice.Options.Select(option => option.Key).ToHashSet(), when.Answers.ToHashSet());
+        }
+    }
+
+    // What is sewn more takes longer and more thread: cord, a lining, wings.
+    [Theory]
+    [InlineData("ottoman-boxed", "W=20 | L=18 | H=16", "cord=none", "cord=both")]
+    [InlineData("bolster", "d=7 | L=30", "closing=sewn", "closing=zip")]
+    [InlineData("chair-back-slip-over", "W=16 | H=20 | D=2", "lining=single", "lining=reversible")]
+    [InlineData("chair-slipcover", "W=22 | S=21 | F=12 | A=9 | B=5 | U=5 | H=27 | K=5 | C=5 | G=5", "wings=no", "wings=yes")]
+    [InlineData("chair-slipcover", "W=22 | S=21 | F=12 | A=9 | B=5 | U=5 | H=27 | K=5 | C=5", "skirt=none", "skirt=flaps")]
+    public void More_to_sew_takes_longer(string makeUp, string sizes, string less, string more)
+    {
+        Pattern Of(string choice) => Items.Pattern(Items.Read(makeUp, JobUnit.Inch, $"{sizes} | {choice}"));
+        Assert.True(Making.Minutes.Of(Of(less)) < Making.Minutes.Of(Of(more)));
+        Assert.True(Making.Thread.Stitched(Of(less).Seams).Value <= Making.Thread.Stitched(Of(more).Seams).Value);
+    }
+
+    // Across the open end 24 + 5 in: hook-and-loop as long, a snap every 4 in or less.
+    [Theory]
+    [InlineData("pins", null, 0)]
+    [InlineData("hook-and-loop", 29.0, 1)]
+    [InlineData("snaps", null, 8)]
+    public void The_wrapped_end_is_held_as_chosen(string closing, double? length, int count)
+    {
+        var pattern = Items.Pattern(Items.Read("pillowcase-cushion", JobUnit.Inch, $"W=24 | L=22 | T=5 | ease=exact | closing={closing}"));
+        var notion = pattern.Notions.SingleOrDefault(each => each.Key == closing);
+        Assert.Equal(count, notion?.Count ?? 0);
+        if (length is { } across) Assert.Equal((decimal)across, Items.Inches(notion!.Length!.Value));
+    }
+
+    [Fact]
+    public void A_superseded_lay_ends_at_once()
+    {
+        using var superseded = new CancellationTokenSource();
+        superseded.Cancel();
+        var piece = new LayPiece("a/p/1", "a", "p", "1a", Outline.Rectangle(Length.Inches(10), Length.Inches(10)), Grain.Along);
+        Assert.ThrowsAny<OperationCanceledException>(() => LayTable.Of([piece], Length.Inches(54), oneWay: false, superseded.Token));
+    }
+}
