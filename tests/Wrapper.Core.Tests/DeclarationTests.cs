@@ -82,4 +82,37 @@ public class DeclarationTests
         var piece = new LayPiece("a/p/1", "a", "p", "1a", Outline.Rectangle(Length.Inches(10), Length.Inches(10)), Grain.Along);
         Assert.ThrowsAny<OperationCanceledException>(() => LayTable.Of([piece], Length.Inches(54), oneWay: false, superseded.Token));
     }
+
+    // Foam to order follows the inner, not the cover: the outline's extents, larger in plan where it is over-cut.
+    [Theory]
+    [InlineData("shape=tee | W=28 | N=22 | L=24 | E=5 | ease=exact", 28, 24)]
+    [InlineData("shape=round | d=16 | ease=soft", 16, 16)]
+    [InlineData("shape=bow | W=20 | L=18 | b=2 | ease=loose", 20, 20)]
+    [InlineData("shape=curved-end | W=30 | L=20 | b=6 | ease=overcut", 31, 20.5)] // 1 in over 24 in, 1/2 in up to it
+    public void Foam_to_order_has_the_extents_of_the_inner(string changes, double width, double length)
+    {
+        var pattern = Items.Pattern(Items.Read("box-cushion-strip", JobUnit.Inch, $"T=4 | {changes}"));
+        decimal Foam(string side) => Items.Inches(pattern.Notions.Single(notion => notion.Key == $"foam-{side}").Length!.Value);
+        Assert.Equal(((decimal)width, (decimal)length, 4m), (Foam("width"), Foam("length"), Foam("thickness")));
+    }
+
+    // Corner marks of a T's boxing, from the end of the zip on the left: 19 - 2 1/2, then 3, 5, 28, 5, 3.
+    [Fact]
+    public void Corner_marks_fall_where_the_panel_turns()
+    {
+        var pattern = Items.Pattern(Items.Read("box-cushion-strip", JobUnit.Inch, "shape=tee | W=28 | N=22 | L=24 | E=5 | T=4 | ease=exact | lapEnds=none"));
+        var marks = pattern.Piece("boxing").Notches.Where(notch => notch.Edge == "lower").Select(notch => Items.Inches(notch.At));
+        Assert.Equal([16.5m, 19.5m, 24.5m, 52.5m, 57.5m, 60.5m], marks);
+    }
+
+    // Boxing in three lengths with joins at the front corners: the middle one is the front.
+    [Theory]
+    [InlineData("shape=tee | W=28 | N=22 | L=24 | E=5", 28)]
+    [InlineData("shape=bow | W=20 | L=18 | b=2", 20.5293)]
+    [InlineData("shape=tapered | stations=0 | W=18 | B=14 | L=16", 18)]
+    public void A_boxing_joined_at_the_corners_has_a_whole_front(string changes, double front)
+    {
+        var pattern = Items.Pattern(Items.Read("box-cushion-strip", JobUnit.Inch, $"T=4 | ease=exact | lengths=3 | joins=corners | {changes}"));
+        Assert.Equal(front + 1, (double)pattern.Size("boxing-2", "cut length"), 1e-3);
+    }
 }
