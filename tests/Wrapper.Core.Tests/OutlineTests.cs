@@ -144,6 +144,9 @@ public class OutlineTests
     [InlineData(3, 4, 5)]
     [InlineData(8, 15, 17)]
     [InlineData(20, 21, 29)]
+    [InlineData(5, 12, 13)]
+    [InlineData(7, 24, 25)]
+    [InlineData(12, 35, 37)]
     public void A_slant_is_the_root_of_both_squares(int a, int b, int slant)
     {
         var working = Working.Slant(Working.Of("a", "a", In(a)), Working.Of("b", "b", In(b)));
@@ -157,6 +160,9 @@ public class OutlineTests
     [InlineData(10, 5, 15.7080)]
     [InlineData(6, 1, 6.4350)]
     [InlineData(6, 0, 6)]
+    [InlineData(24, 8, 30.5760)] // radius 13: 26 asin(12/13)
+    [InlineData(8, 2, 9.2730)]   // radius 5: 10 asin(4/5)
+    [InlineData(16, 4, 18.5459)] // radius 10: twice the last
     public void An_arc_by_its_chord_and_rise(int chord, int rise, double arc) =>
         Assert.Equal(arc, (double)Items.Inches(Working.ArcOver(Working.Of("c", "c", In(chord)), Working.Of("h", "h", In(rise))).Value), 1e-4);
 }

@@ -175,6 +175,9 @@ public class SeatCases
     [InlineData("M0 0 C1 1 2 2 3 3 Z", "no arc of a circle")]
     [InlineData("M0 0 A5 4 0 0 0 10 0 Z", "two radii")]
     [InlineData("M0 0 H10 V", "needs 1 numbers")]
+    [InlineData("M0 0 L10", "needs 2 numbers")]
+    [InlineData("0, 0; 10, 0; 10, 10 bulge 4", "no unit known")]
+    [InlineData("0, 0; 10, 0; 10, 900 ft", "over 50 ft")]
     [InlineData("M0 0 H10 V10 Z M2 2 H4", "not several")]
     [InlineData("M0 0 H10 ! V10 Z", "does not belong")]
     public void An_outline_that_cannot_be_read_is_refused(string text, string reason) =>
