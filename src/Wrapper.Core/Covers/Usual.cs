@@ -28,7 +28,7 @@ internal static class Usual
     /// <summary>Old fillings and heavy furniture, where a cover comes off and goes on.</summary>
     public static readonly Remark OldFurniture = new("Old fillings shed dust and mould, some with flame retardants: ventilate and wear a mask. Lift and turn furniture with a second person. Upholstery must meet the local fire rules: ask a qualified upholsterer where in doubt.", Caution: true);
 
-    /// <summary>The limits of a size that a cover is unlikely to pass 10 ft in, with an example.</summary>
+    /// <summary>Limits from one count (or zero) to so many inches, with an example in each unit.</summary>
     public static LengthLimits UpTo(int inches, string inchExample, string metricExample, bool zero = false) =>
         new(zero ? Length.Zero : new Length(1), Length.Inches(inches), inchExample, metricExample);
 
