@@ -116,14 +116,8 @@ public sealed class ChairSlipcover : MakeUp
         var seams = new SlipcoverSeams(reading, body).All().Select(seam => seam with { Corded = seam.Corded && corded }).ToList();
         List<Use> uses = [.. SlipcoverSeams.Hems(reading, pieces)];
         List<Notion> notions = [new("zip", "zip, teeth", seams.First(seam => seam.Kind == SeamKind.Zip).Drafted, Note: "one slider; its teeth ride the cord, its foot stays open until the skirt is on")];
-        if (corded)
-        {
-            // A join at each line's end: two arm fronts, the top of the back, the front edge, and the skirt line where there is one.
-            var cord = Cushions.Cord.Needed(reading, seams, rings: reading.Chosen("skirt", "flaps") ? 5 : 4);
-            pieces.Add(Cushions.Cord.Covering(reading, cord));
-            uses.AddRange(Cushions.Cord.RawEdges(pieces[^1]));
-            notions.Add(new("cord", "cord", cord));
-        }
+        // A join at each line's end: two arm fronts, the top of the back, the front edge, and the skirt line where there is one.
+        if (corded) Cushions.Cord.Add(reading, seams, rings: reading.Chosen("skirt", "flaps") ? 5 : 4, pieces, uses, notions);
         notions.Add(Making.Thread.Of(seams));
         return new Pattern
         {

@@ -89,13 +89,7 @@ public sealed class Bolster : MakeUp
         List<Use> uses = [];
         List<Notion> notions = [];
         if (zipped) notions.Add(new("zip", "zip, teeth", ZipOpening(reading), Note: "made up, up to the next stock length"));
-        if (corded)
-        {
-            var cord = Cord.Needed(reading, seams);
-            pieces.Add(Cord.Covering(reading, cord));
-            uses.AddRange(Cord.RawEdges(pieces[^1]));
-            notions.Add(new("cord", "cord", cord));
-        }
+        if (corded) Cord.Add(reading, seams, rings: 2, pieces, uses, notions);
         notions.Add(LooseFilling.Of(RoundShape.Circle(d.Value), l.Value, 30, knifeEdge: false) with { Key = "inner", Name = "inner, by volume" });
         notions.Add(Making.Thread.Of(seams));
         var slip = (d + (2 * s)).TimesPi();

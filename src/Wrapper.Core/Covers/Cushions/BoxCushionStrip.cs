@@ -81,14 +81,7 @@ public sealed class BoxCushionStrip : BoxCushion
         List<Piece> pieces = [panel, zipStrip, .. boxing.Pieces];
         List<Notion> notions = [new("zip", "zip chain", plan.ZipRun + (2 * reading.Allowance("s")), Note: "continuous chain, one slider")];
         List<Use> uses = [];
-        if (corded)
-        {
-            var cord = Cord.Needed(reading, seams);
-            var covering = Cord.Covering(reading, cord);
-            pieces.Add(covering);
-            uses.AddRange(Cord.RawEdges(covering));
-            notions.Add(new("cord", "cord", cord));
-        }
+        if (corded) Cord.Add(reading, seams, rings: 2, pieces, uses, notions);
 
         return new Pattern
         {

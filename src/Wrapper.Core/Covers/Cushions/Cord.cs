@@ -32,13 +32,22 @@ internal static class Cord
 
     public static bool IsChosen(Reading reading, string key = "cord") => !reading.Chosen(key, "none");
 
-    /// <summary>The cord of all corded seams, one join for each ring.</summary>
-    public static Working Needed(Reading reading, IEnumerable<Seam> seams, int rings = 2) =>
+    /// <summary>Adds the cord of all corded <paramref name="seams"/>, one join for each of its rings, and the pieces that cover it.</summary>
+    public static void Add(Reading reading, IEnumerable<Seam> seams, int rings, List<Piece> pieces, List<Use> uses, List<Notion> notions)
+    {
+        var cord = Needed(reading, seams, rings);
+        var covering = Covering(reading, cord);
+        pieces.Add(covering);
+        uses.AddRange(RawEdges(covering));
+        notions.Add(new("cord", "cord", cord));
+    }
+
+    private static Working Needed(Reading reading, IEnumerable<Seam> seams, int rings) =>
         (Sum.Of(seams.Where(seam => seam.Corded).Select(seam => seam.Drafted)) + (rings * (Working)new Allowance("j", AllowanceRole.Join, reading.Choice("cordJoin"))))
         .As("C", "cord");
 
     /// <summary>The block (bias) or the strips (across) that cover <paramref name="cord"/>, raw on all sides.</summary>
-    public static Piece Covering(Reading reading, Working cord)
+    private static Piece Covering(Reading reading, Working cord)
     {
         var diameter = Working.Of("cord diameter", "cord diameter", reading.Choice("cordDiameter"));
         var strip = (diameter.TimesPi() + (2 * reading.Allowance("s"))).UpTo(Length.Inches(0, 1, 8)).As("strip width", "width of the covering strip");
@@ -94,7 +103,7 @@ internal static class Cord
     private static int Strips(Length covered, Length each) => Math.Max(1, (int)((covered.Ticks + each.Ticks - 1) / each.Ticks));
 
     /// <summary>Raw edges of every instance of <paramref name="piece"/>.</summary>
-    public static IEnumerable<Use> RawEdges(Piece piece) =>
+    private static IEnumerable<Use> RawEdges(Piece piece) =>
         from instance in Enumerable.Range(1, piece.Quantity)
         from edge in piece.Stitch.Edges
         select new Use(EdgeUse.Raw, new Run(piece.Key, instance, edge.Name));

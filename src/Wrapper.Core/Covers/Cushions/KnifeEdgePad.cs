@@ -66,18 +66,12 @@ public sealed class KnifeEdgePad : BoxCushion
             Note = "One turned over, or both cut on the double away from the fold.",
         }.Measured(seat.Width, seat.Depth, more: seat.Diagonals(outline));
 
-        List<Seam> seams = [.. outline.Edges.Select(edge => edge.Name).Where(edge => edge != seat.Back).Select(edge => Usual.Join($"{edge} seam", ("panel", 1, edge), ("panel", 2, edge), seat.Lengths[edge]) with { Corded = corded }), .. Back(seat, opening, IsFoam(reading))];
-        if (corded) seams = [.. seams.Select(seam => seam with { Corded = true })];
+        List<Seam> seams = [.. outline.Edges.Select(edge => edge.Name).Where(edge => edge != seat.Back).Select(edge => Usual.Join($"{edge} seam", ("panel", 1, edge), ("panel", 2, edge), seat.Lengths[edge])), .. Back(seat, opening, IsFoam(reading))];
+        seams = [.. seams.Select(seam => seam with { Corded = corded })];
         List<Piece> pieces = [pad];
         List<Notion> notions = [];
         List<Use> uses = [];
-        if (corded)
-        {
-            var cord = Cord.Needed(reading, seams, rings: 1);
-            pieces.Add(Cord.Covering(reading, cord));
-            uses.AddRange(Cord.RawEdges(pieces[^1]));
-            notions.Add(new("cord", "cord", cord));
-        }
+        if (corded) Cord.Add(reading, seams, rings: 1, pieces, uses, notions);
         if (reading.Count("ties") > 0) notions.Add(new("ties", "tie tape", reading.Count("ties") * Working.Of("tie", "length of a tie", reading.Choice("tieLength")), Note: $"{reading.Count("ties")} ties, half of them at each back post"));
         notions.AddRange(IsFoam(reading) ? [.. Foam(reading), Making.Thread.Of(seams)] : [LooseFilling.Of(outline, reading.Measure("T").Value, reading.Count("density"), knifeEdge: true), Making.Thread.Of(seams)]);
         return new Pattern

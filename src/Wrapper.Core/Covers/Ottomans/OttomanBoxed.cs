@@ -49,13 +49,7 @@ public sealed class OttomanBoxed : Ottoman
         List<Piece> pieces = [top, .. Panels(reading, h, "side")];
         List<Use> uses = [.. Hems()];
         List<Notion> notions = [.. FasteningNotion(reading)];
-        if (corded)
-        {
-            var cord = Cord.Needed(reading, seams, rings: 1);
-            pieces.Add(Cord.Covering(reading, cord));
-            uses.AddRange(Cord.RawEdges(pieces[^1]));
-            notions.Add(new("cord", "cord", cord));
-        }
+        if (corded) Cord.Add(reading, seams, rings: 1, pieces, uses, notions);
         notions.Add(Making.Thread.Of(seams));
         return new Pattern
         {

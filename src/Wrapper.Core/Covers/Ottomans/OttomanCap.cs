@@ -63,13 +63,7 @@ public sealed class OttomanCap : Ottoman
         List<Piece> pieces = [cap with { Grain = Usual.GrainOf(reading.Option("panelGrain")) }, .. Panels(reading, apron, "apron")];
         List<Use> uses = [.. Hems()];
         List<Notion> notions = [.. FasteningNotion(reading)];
-        if (corded)
-        {
-            var cord = Cord.Needed(reading, seams, rings: 1);
-            pieces.Add(Cord.Covering(reading, cord));
-            uses.AddRange(Cord.RawEdges(pieces[^1]));
-            notions.Add(new("cord", "cord", cord));
-        }
+        if (corded) Cord.Add(reading, seams, rings: 1, pieces, uses, notions);
         notions.Add(new("label", "label", null, Note: $"in the {reading.Option("label").Replace('-', ' ')} corner"));
         notions.Add(Making.Thread.Of(seams));
         var right = reading.Chosen("diagonal", "front-right");
