@@ -2,6 +2,7 @@ using System.Reflection;
 using System.Text.Json.Serialization;
 using Serilog;
 using Wrapper.Core.Covers;
+using Wrapper.Core.Lay;
 using Wrapper.Server.Api;
 using Wrapper.Server.Demo;
 using Wrapper.Store;
@@ -29,8 +30,12 @@ public static class WrapperServer
         });
         builder.Services.AddProblemDetails();
         builder.Services.AddOpenApi("v1", openApi => openApi.AddSchemaTransformer<RequiredMembers>());
+        // Laying blocks its request while it works on other threads of the pool: with one thread a core, a few requests at once would wait for threads that they hold themselves.
+        ThreadPool.SetMinThreads(32, 32);
         builder.Services.AddSingleton(Drafting.Standard(more));
         builder.Services.AddSingleton(TimeProvider.System);
+        builder.Services.AddSingleton<LayCache>();
+        builder.Services.AddSingleton<RunningSearch>();
         AddStore(builder, options);
 
         var app = builder.Build();
@@ -44,7 +49,11 @@ public static class WrapperServer
         api.MapPost("/backups", (Database database, TimeProvider clock) => new Backup(Path.GetFileName(database.BackUp(clock.GetUtcNow()))))
             .Produces<Backup>().WithName("backUp").WithSummary("Copies everything, as of now, into the folder backups beside the database.");
         PlanEndpoints.Map(api);
+        SearchEndpoints.Map(api);
+        ClothEndpoints.Map(api);
+        PinEndpoints.Map(api);
         JobEndpoints.Map(api);
+        PhotoEndpoints.Map(api);
         api.MapFallback(() => Problems.NotFound("there is nothing at this address"));
         FrontEnd.Map(app);
         return app;
@@ -58,6 +67,7 @@ public static class WrapperServer
         if (IsDescribing())
         {
             builder.Services.AddSingleton<JobStore>(_ => throw new InvalidOperationException("no database while the API is described"));
+            builder.Services.AddSingleton<PhotoStore>(_ => throw new InvalidOperationException("no database while the API is described"));
             builder.Services.AddSingleton<Database>(_ => throw new InvalidOperationException("no database while the API is described"));
             return;
         }
@@ -66,6 +76,7 @@ public static class WrapperServer
         var store = new JobStore(database, TimeProvider.System);
         if (options.Demo) DemoJobs.Seed(store);
         builder.Services.AddSingleton(store);
+        builder.Services.AddSingleton(new PhotoStore(database, TimeProvider.System));
     }
 
     private sealed record Health(string Status);

@@ -1,6 +1,7 @@
 using System.Globalization;
 using System.Text.Json;
 using Microsoft.Data.Sqlite;
+using static Wrapper.Store.Sql;
 
 namespace Wrapper.Store;
 
@@ -126,25 +127,4 @@ public sealed class JobStore(Database database, TimeProvider clock)
             ("$before", (object?)place.Before ?? DBNull.Value), ("$redo", JsonSerializer.Serialize(place.Redo)), ("$step", change.Step), ("$at", Now()));
 
     private string Now() => clock.GetUtcNow().ToString("O", CultureInfo.InvariantCulture);
-
-    private static SqliteCommand Command(SqliteConnection connection, SqliteTransaction? transaction, string sql, params (string Name, object Value)[] values)
-    {
-        var command = connection.CreateCommand();
-        command.Transaction = transaction;
-        command.CommandText = sql;
-        foreach (var (name, value) in values) command.Parameters.AddWithValue(name, value);
-        return command;
-    }
-
-    private static object? Scalar(SqliteConnection connection, SqliteTransaction? transaction, string sql, params (string, object)[] values)
-    {
-        using var command = Command(connection, transaction, sql, values);
-        return command.ExecuteScalar();
-    }
-
-    private static void Execute(SqliteConnection connection, SqliteTransaction transaction, string sql, params (string, object)[] values)
-    {
-        using var command = Command(connection, transaction, sql, values);
-        command.ExecuteNonQuery();
-    }
 }

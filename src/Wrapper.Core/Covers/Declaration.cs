@@ -26,6 +26,9 @@ public sealed record Measure(string Key, string Name, string HoldTape, LengthLim
     /// <summary>When it is asked; always if null.</summary>
     public Condition? ShownWhen { get; init; }
 
+    /// <summary>By how much the cover may be made smaller here where that saves cloth; zero where it may not.</summary>
+    public Length Adjustable { get; init; }
+
     /// <summary>The same measure, asked only while <paramref name="choice"/> has one of these answers.</summary>
     public Measure When(string choice, params string[] answers) => this with { ShownWhen = new Condition(choice, answers) };
 }
@@ -86,6 +89,9 @@ public sealed record Choice(string Key, string Name, ChoiceKind Kind)
     /// <summary>Under which heading it stands.</summary>
     public string Group { get; init; } = "";
 
+    /// <summary>By how much it may be less without harm, where a little less can save cloth; zero where it may not.</summary>
+    public Length Adjustable { get; init; }
+
     /// <summary>Whether it decides what is measured, and so is asked beside the measuring drawing.</summary>
     public bool OnMeasure { get; init; }
 
@@ -106,4 +112,8 @@ public sealed record Choice(string Key, string Name, ChoiceKind Kind)
 }
 
 /// <summary>An allowance that a make-up uses, by its letter (<c>s</c>, <c>z</c>), with the default of the workroom (handbook §3).</summary>
-public sealed record AllowanceDeclaration(string Symbol, string Name, AllowanceRole Role, Length InchDefault, Length MetricDefault);
+public sealed record AllowanceDeclaration(string Symbol, string Name, AllowanceRole Role, Length InchDefault, Length MetricDefault)
+{
+    /// <summary>By how much it may be less where that saves cloth; zero where it may not.</summary>
+    public Length Adjustable { get; init; }
+}

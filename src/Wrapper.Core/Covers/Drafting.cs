@@ -33,15 +33,15 @@ public sealed class Drafting
     /// <summary>The make-up of a key, or null.</summary>
     public MakeUp? Find(string key) => byKey.GetValueOrDefault(key);
 
-    /// <summary>Drafts <paramref name="item"/> and checks the seams on what was drawn.</summary>
-    public Draft Draft(Item item, JobUnit unit)
+    /// <summary>Drafts <paramref name="item"/>, to the <paramref name="usable"/> widths of its cloths where it matters, and checks the seams on what was drawn.</summary>
+    public Draft Draft(Item item, JobUnit unit, Func<ClothRole, Working>? usable = null)
     {
         if (Find(item.MakeUp) is not { } makeUp)
             return new Draft(null, null, null, [new Problem("makeUp", item.MakeUp, 0, "no such make-up", MakeUps[0].Key)]);
-        var reading = new Reading(makeUp, item, unit);
+        var reading = new Reading(makeUp, item, unit, usable);
         if (reading.Problems.Count == 0) reading.Problems.AddRange(makeUp.Check(reading));
         if (reading.Problems.Count > 0) return new Draft(null, null, reading, reading.Problems);
-        var pattern = makeUp.Draft(reading);
+        var pattern = WidthJoins.Apply(makeUp.Draft(reading), reading);
         if (Unsound(pattern, makeUp, reading) is { } unsound) return new Draft(null, null, reading, [unsound]);
         return new Draft(pattern, SeamCheck.Of(pattern, unit), reading, []);
     }

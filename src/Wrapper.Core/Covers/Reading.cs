@@ -1,4 +1,5 @@
 using System.Globalization;
+using Wrapper.Core.Cloth;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Patterns;
@@ -19,11 +20,16 @@ public sealed class Reading
     private readonly Dictionary<string, Outline> outlines = [];
     private readonly MakeUp makeUp;
     private readonly Item item;
+    private readonly Func<ClothRole, Working> usable;
 
-    /// <summary>Reads every field of <paramref name="item"/>; what cannot be read stands in <see cref="Problems"/>.</summary>
-    public Reading(MakeUp makeUp, Item item, JobUnit unit)
+    /// <summary>
+    /// Reads every field of <paramref name="item"/>; what cannot be read stands in <see cref="Problems"/>. <paramref name="usable"/> tells the usable
+    /// width of the cloth that a role is cut from, for covers that are drafted to it; 53 in (54 less selvedges) if left out.
+    /// </summary>
+    public Reading(MakeUp makeUp, Item item, JobUnit unit, Func<ClothRole, Working>? usable = null)
     {
         (this.makeUp, this.item, Unit) = (makeUp, item, unit);
+        this.usable = usable ?? (_ => new ClothReading(JobCloth.Usual("", "", JobUnit.Inch), JobUnit.Inch).Usable);
         Quantity = ReadWhole("quantity", item.Quantity, 1, 500, "1") ?? 0;
         ReadChoices();
         ReadMeasures();
@@ -49,6 +55,9 @@ public sealed class Reading
     public Working MeasureOrZero(string key) =>
         Working.Of(key, makeUp.Measures.First(m => m.Key == key).Name, lengths.GetValueOrDefault($"measures.{key}"));
 
+    /// <summary>Usable width U of the cloth that pieces of <paramref name="role"/> are cut from (handbook §10); of usual cloth while none is known.</summary>
+    public Working Usable(ClothRole role = ClothRole.Face) => usable(role).As("U", "usable width");
+
     /// <summary>Whether an optional measure was entered.</summary>
     public bool Has(string key) => lengths.ContainsKey($"measures.{key}");
 
@@ -58,6 +67,9 @@ public sealed class Reading
     /// <summary>Whether a measure is asked for, as things stand.</summary>
     public bool Asks(string key) => makeUp.Measures.Any(measure => measure.Key == key && IsShown(measure.ShownWhen));
 
+    /// <summary>Whether a choice is shown, as things stand.</summary>
+    public bool Shows(Choice choice) => IsShown(choice.ShownWhen);
+
     /// <summary>A traced outline that was entered; null while it cannot be read.</summary>
     public Outline? Traced(string key) => outlines.GetValueOrDefault(key);
 
@@ -66,6 +78,9 @@ public sealed class Reading
 
     /// <summary>The key of the option chosen; the usual one where none could be read.</summary>
     public string Option(string key) => answers.GetValueOrDefault(key) ?? makeUp.Choices.First(choice => choice.Key == key).Default;
+
+    /// <summary>Whether the make-up has such a choice.</summary>
+    public bool Offers(string choice) => makeUp.Choices.Any(each => each.Key == choice);
 
     /// <summary>Whether this option is chosen.</summary>
     public bool Chosen(string choice, string option) => Option(choice) == option;
@@ -80,6 +95,10 @@ public sealed class Reading
     /// <summary>The allowance of one edge of one piece: its own where one was entered, else that of <paramref name="symbol"/>.</summary>
     public Working EdgeAllowance(string symbol, string piece, string edge) =>
         lengths.TryGetValue($"allowances.{piece}/{edge}", out var own) ? new Allowance($"{symbol}({edge})", makeUp.Allowances.First(a => a.Symbol == symbol).Role, own) : Allowance(symbol);
+
+    /// <summary>The allowance of one edge of one piece where it has one of its own, else the <paramref name="usual"/> one.</summary>
+    public Working Own(string piece, string edge, Working usual) =>
+        lengths.TryGetValue($"allowances.{piece}/{edge}", out var own) ? new Allowance(edge, (usual as Allowance)?.Role ?? AllowanceRole.Seam, own) : usual;
 
     /// <summary>A problem with a field that can be read but cannot be made.</summary>
     public Problem Refuse(string field, string reason, string example)

@@ -28,6 +28,12 @@ internal static class Usual
     /// <summary>Old fillings and heavy furniture, where a cover comes off and goes on.</summary>
     public static readonly Remark OldFurniture = new("Old fillings shed dust and mould, some with flame retardants: ventilate and wear a mask. Lift and turn furniture with a second person. Upholstery must meet the local fire rules: ask a qualified upholsterer where in doubt.", Caution: true);
 
+    /// <summary>Wherever pressing follows close (handbook §12).</summary>
+    public static readonly Remark HotIron = new("Irons, steam and hot boards burn: keep hands clear of the steam, and let the board cool before its cover is changed.", Caution: true);
+
+    /// <summary>The answers of a count that are <paramref name="n"/> or more.</summary>
+    public static string[] AtLeast(int n, int most) => [.. Enumerable.Range(n, most - n + 1).Select(count => $"{count}")];
+
     /// <summary>Limits from one count (or zero) to so many inches, with an example in each unit.</summary>
     public static LengthLimits UpTo(int inches, string inchExample, string metricExample, bool zero = false) =>
         new(zero ? Length.Zero : new Length(1), Length.Inches(inches), inchExample, metricExample);

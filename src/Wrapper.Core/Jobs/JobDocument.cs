@@ -1,6 +1,7 @@
 namespace Wrapper.Core.Jobs;
 
 using Wrapper.Core.Lengths;
+using Wrapper.Core.Patterns;
 
 /// <summary>One cover to be made, in its maker's words: which make-up, how many, and what was entered for it, all as typed.</summary>
 public sealed record Item(
@@ -15,6 +16,9 @@ public sealed record Item(
 {
     /// <summary>What was seen while measuring: what is in the way, what comes off, which details are kept.</summary>
     public string Notes { get; init; } = "";
+
+    /// <summary>The cloths of pieces that are not cut from the item's own, by their role.</summary>
+    public IReadOnlyDictionary<ClothRole, string> OtherCloths { get; init; } = new Dictionary<ClothRole, string>();
 }
 
 /// <summary>
@@ -33,6 +37,39 @@ public sealed record JobCloth(
     string PricedBy,
     string Tone)
 {
+    /// <summary>What washing takes of its width, in per cent, as typed; empty for nothing.</summary>
+    public string ShrinksAcross { get; init; } = "";
+
+    /// <summary>What washing takes of its length, in per cent, as typed; empty for nothing.</summary>
+    public string ShrinksAlong { get; init; } = "";
+
+    /// <summary>
+    /// The length of one ready-made article (a washed sheet, a towel), edge to edge; null for cloth off the roll. Of an article
+    /// <see cref="Selvedge"/> is what is cut off along every edge, 0 where its finished edges are used, and the price is for one.
+    /// </summary>
+    public Entry? ArticleLength { get; init; }
+
+    /// <summary>Left free between raw edges; null for nothing.</summary>
+    public Entry? Gap { get; init; }
+
+    /// <summary>The repeat along the roll; null for cloth without one.</summary>
+    public Entry? RepeatAlong { get; init; }
+
+    /// <summary>The repeat across the cloth; null where only drops are matched.</summary>
+    public Entry? RepeatAcross { get; init; }
+
+    /// <summary>Whether every second repeat across stands half a repeat higher.</summary>
+    public bool HalfDrop { get; init; }
+
+    /// <summary>Pieces that stay where they were put by hand.</summary>
+    public IReadOnlyList<JobPin> Pins { get; init; } = [];
+
+    /// <summary>Pieces that are cut already; their places are pins.</summary>
+    public IReadOnlyList<JobCut> Cut { get; init; } = [];
+
+    /// <summary>Places that nothing may be cut from.</summary>
+    public IReadOnlyList<JobFlaw> Flaws { get; init; } = [];
+
     /// <summary>A plain cloth as most shops have it: 54 in or 140 cm wide, cut in eighths of a yard or tens of centimetres, unpriced.</summary>
     public static JobCloth Usual(string id, string name, JobUnit unit)
     {
@@ -40,6 +77,18 @@ public sealed record JobCloth(
         return new JobCloth(id, name, Of("54", "140"), Of("1/2", "1.5"), false, Of("1/8 yd", "10 cm"), Of("0", "0"), "", unit.IsInches() ? "yd" : "m", "#5d7284");
     }
 }
+
+/// <summary>A flaw in a cloth: where it begins, from the squared end and from the first selvedge, and how far it reaches along the roll and across it.</summary>
+public sealed record JobFlaw(Entry FromEnd, Entry FromSelvedge, Entry Along, Entry Across);
+
+/// <summary>
+/// A piece that stays where it was put: its identity <c>item/piece/instance</c>, quarter turns to the left, and where its box begins, in counts of 1/3840 mm from the
+/// first selvedge and from the squared end.
+/// </summary>
+public sealed record JobPin(string Piece, int Turns, long X, long Y);
+
+/// <summary>A piece that has been cut, and how large its box was when it was: across and along the grain, in counts of 1/3840 mm.</summary>
+public sealed record JobCut(string Piece, long Across, long Along);
 
 /// <summary>
 /// A job as it is stored, sent and exported: one versioned document. <paramref name="Version"/> is the format's,

@@ -17,7 +17,20 @@ public sealed record ItemPlan(Item Item, int Number, Draft Draft, IReadOnlyDicti
 }
 
 /// <summary>One cloth's lay and purchase within a plan; both null while the cloth or its width is in doubt, or nothing is cut from it.</summary>
-public sealed record ClothPlan(ClothReading Reading, IReadOnlyList<LayPiece> Pieces, ClothLay? Lay, Buying? Buying, IReadOnlyList<Problem> Problems);
+public sealed record ClothPlan(ClothReading Reading, IReadOnlyList<LayPiece> Pieces, ClothLay? Lay, Buying? Buying, IReadOnlyList<Problem> Problems)
+{
+    /// <summary>What a maker gets who counts whole widths for every joined piece, and rows for the rest; null where nothing is joined.</summary>
+    public Length? ByWidths { get; init; }
+
+    /// <summary>Pins that could not be kept, with the reason.</summary>
+    public IReadOnlyList<(Placement Pin, string Reason)> RefusedPins { get; init; } = [];
+
+    /// <summary>What has been cut and is drafted otherwise now, or no longer at all.</summary>
+    public IReadOnlyList<string> CutOtherwise { get; init; } = [];
+
+    /// <summary>The cloth as it is laid: with the pins that can be kept.</summary>
+    public required LayCloth ForLay { get; init; }
+}
 
 /// <summary>A whole job planned: every item drafted, every cloth laid and bought. Items in doubt are left out of the lays.</summary>
 public sealed record Plan(IReadOnlyList<ItemPlan> Items, IReadOnlyList<ClothPlan> Cloths, IReadOnlyList<Problem> Problems);
@@ -28,52 +41,101 @@ public static class Planning
     /// <summary>The most pieces that are laid on one cloth; more is a slip of the pen, or several jobs.</summary>
     public const int MostPieces = 5000;
 
-    /// <summary>Drafts every item of <paramref name="job"/>, and lays and buys each cloth if <paramref name="lay"/>, unless it is <paramref name="superseded"/> meanwhile.</summary>
-    public static Plan Of(JobDocument job, Drafting drafting, bool lay, CancellationToken superseded = default)
+    /// <summary>Drafts every item of <paramref name="job"/>, and lays and buys each cloth if <paramref name="lay"/>, unless it is <paramref name="superseded"/> meanwhile; lays that are <paramref name="kept"/> are not laid again.</summary>
+    public static Plan Of(JobDocument job, Drafting drafting, bool lay, LayCache? kept = null, CancellationToken superseded = default)
     {
-        var items = job.Items.Select((item, at) => Item(item, at + 1, drafting, job.Unit)).ToList();
-        var cloths = job.Cloths.Select(cloth => Cloth(cloth, items, job, lay, superseded)).ToList();
-        var lost = items.Where(item => item.Item.Cloth is { } id && job.Cloths.All(cloth => cloth.Id != id))
-            .Select(item => new Problem($"items.{item.Item.Id}.cloth", item.Item.Cloth!, 0, "this job has no such cloth", job.Cloths.Count > 0 ? job.Cloths[0].Id : ""));
-        return new Plan(items, cloths, [.. lost]);
+        var items = job.Items.Select((item, at) => Item(item, at + 1, drafting, job)).ToList();
+        var cloths = job.Cloths.Select(cloth => Cloth(cloth, items, job, lay, kept, superseded)).ToList();
+        return new Plan(items, cloths, [.. items.SelectMany(item => Lost(item, job))]);
     }
 
-    /// <summary>Lays one item alone on <paramref name="cloth"/>, for comparing make-ups; null when either is in doubt or too wide.</summary>
-    public static ClothLay? Alone(ItemPlan item, ClothReading cloth, CancellationToken superseded = default)
+    /// <summary>The cloth that one item takes, laid alone, all its cloths together; null when it or a cloth of it is in doubt, or a piece too wide.</summary>
+    public static Length? Alone(ItemPlan item, JobDocument job, CancellationToken superseded = default)
     {
-        if (item.Draft.Pattern is null || !cloth.CanBeLaid) return null;
-        var lay = LayTable.Of([.. PiecesOf(item)], cloth.Usable.Value, cloth.Cloth.OneWay, superseded);
-        return lay.Misfits.Count == 0 ? lay : null;
+        if (item.Draft.Pattern is null || job.Cloths.Count == 0 || Lost(item, job).Any()) return null;
+        var sum = Length.Zero;
+        foreach (var pieces in PiecesOf(item).GroupBy(piece => ClothOf(item.Item, piece.Role, job)))
+        {
+            var cloth = new ClothReading(job.Cloths.First(cloth => cloth.Id == pieces.Key), job.Unit);
+            if (!cloth.CanBeLaid || LayTable.Of([.. pieces], cloth.ForLay, superseded) is not { Misfits.Count: 0 } lay) return null;
+            sum += lay.Best.Length;
+        }
+        return sum;
     }
 
-    /// <summary>Drafts one item as number <paramref name="number"/> of its job.</summary>
-    public static ItemPlan Item(Item item, int number, Drafting drafting, JobUnit unit)
+    /// <summary>The id of the cloth that pieces of <paramref name="role"/> are cut from: the role's own, else the item's, else the first of the job.</summary>
+    public static string ClothOf(Item item, ClothRole role, JobDocument job) =>
+        item.OtherCloths.GetValueOrDefault(role) ?? item.Cloth ?? job.Cloths[0].Id;
+
+    // A cloth that is lost or cannot be read has a problem of its own; pieces are drafted to usual cloth meanwhile.
+    private static Working Usable(Item item, ClothRole role, JobDocument job)
     {
-        var draft = drafting.Draft(item, unit);
+        var cloth = job.Cloths.Count == 0 ? null : job.Cloths.FirstOrDefault(cloth => cloth.Id == ClothOf(item, role, job));
+        return cloth is not null && new ClothReading(cloth, job.Unit) is { CanBeLaid: true } reading ? reading.Usable : new ClothReading(JobCloth.Usual("", "", JobUnit.Inch), JobUnit.Inch).Usable;
+    }
+
+    private static IEnumerable<Problem> Lost(ItemPlan item, JobDocument job) =>
+        from id in item.Item.OtherCloths.Values.Prepend(item.Item.Cloth).Distinct()
+        where id is not null && job.Cloths.All(cloth => cloth.Id != id)
+        select new Problem($"items.{item.Item.Id}.cloth", id, 0, "this job has no such cloth", job.Cloths.Count > 0 ? job.Cloths[0].Id : "");
+
+    /// <summary>Drafts one item as number <paramref name="number"/> of <paramref name="job"/>, to the cloths that it is cut from.</summary>
+    public static ItemPlan Item(Item item, int number, Drafting drafting, JobDocument job)
+    {
+        var draft = drafting.Draft(item, job.Unit, role => Usable(item, role, job));
         var letters = (draft.Pattern?.Pieces ?? []).Select((piece, at) => (piece.Key, Letter: Letter(at))).ToDictionary(pair => pair.Key, pair => pair.Letter);
         return new ItemPlan(item, number, draft, letters);
     }
 
-    private static ClothPlan Cloth(JobCloth cloth, List<ItemPlan> items, JobDocument job, bool lay, CancellationToken superseded)
+    internal static ClothPlan Cloth(JobCloth cloth, List<ItemPlan> items, JobDocument job, bool lay, LayCache? kept, CancellationToken superseded)
     {
         var reading = new ClothReading(cloth, job.Unit);
-        // An item without a cloth of its own is cut from the first.
-        var pieces = items.Where(item => (item.Item.Cloth ?? job.Cloths[0].Id) == cloth.Id).SelectMany(PiecesOf).Take(MostPieces + 1).ToList();
+        var pieces = (from item in items from piece in PiecesOf(item) where ClothOf(item.Item, piece.Role, job) == cloth.Id select piece).Take(MostPieces + 1).ToList();
         if (pieces.Count > MostPieces)
             reading.Problems.Add(new Problem($"cloths.{cloth.Id}.pieces", $"over {MostPieces}", 0, $"more than {MostPieces} pieces are cut from this cloth: lower the quantities, or make several jobs of it", $"{MostPieces}"));
-        if (!lay || !reading.CanBeLaid || pieces.Count is 0 or > MostPieces) return new ClothPlan(reading, pieces, null, null, reading.Problems);
-        var laid = LayTable.Of(pieces, reading.Usable.Value, cloth.OneWay, superseded);
+        if (!reading.CanBeLaid || pieces.Count is 0 or > MostPieces) return new ClothPlan(reading, pieces, null, null, reading.Problems) { ForLay = reading.ForLay, CutOtherwise = CutOtherwise(cloth, pieces, job.Unit) };
+        var (pins, refused) = Pinning.Sort(cloth.Pins.Select(pin => new Placement(pin.Piece, pin.Turns, new Length(pin.X), new Length(pin.Y))), pieces, reading.ForLay);
+        var pinned = reading.ForLay with { Pins = pins };
+        if (!lay) return new ClothPlan(reading, pieces, null, null, reading.Problems) { ForLay = pinned, RefusedPins = refused, CutOtherwise = CutOtherwise(cloth, pieces, job.Unit) };
+        var laid = kept is null ? LayTable.Of(pieces, pinned, superseded) : kept.Of(pieces, pinned, superseded);
         List<Problem> problems = [.. reading.Problems, .. laid.Misfits.DistinctBy(misfit => misfit.Label).Select(misfit => TooWide(misfit, reading, job.Unit))];
-        return new ClothPlan(reading, pieces, laid, problems.Count == 0 ? Buying.Of(laid.Best.Length, reading) : null, problems);
+        return new ClothPlan(reading, pieces, laid, problems.Count == 0 ? Buying.Of(laid.Best.Length, reading) : null, problems) { ByWidths = ByWidths(pieces, items, job, reading), RefusedPins = refused, ForLay = pinned, CutOtherwise = CutOtherwise(cloth, pieces, job.Unit) };
+    }
+
+    // Cloth that is cut does not grow again: a change of more than a thread is told, not made.
+    private static List<string> CutOtherwise(JobCloth cloth, List<LayPiece> pieces, JobUnit unit)
+    {
+        if (cloth.Cut.Count == 0) return [];
+        var now = pieces.ToDictionary(piece => piece.Id);
+        string Size(Length across, Length along) => $"{LengthPrinter.Cut(across, unit).Text} x {LengthPrinter.Cut(along, unit).Text} {LengthPrinter.Word(unit)}";
+        List<string> told = [];
+        foreach (var cut in cloth.Cut)
+        {
+            var (across, along) = (new Length(cut.Across), new Length(cut.Along));
+            if (!now.TryGetValue(cut.Piece, out var piece)) told.Add($"a piece of {Size(across, along)} was cut that is no longer in the job");
+            else if (Length.Max((piece.Across(0) - across).Abs(), (piece.Along(0) - along).Abs()) > Length.Inches(0, 1, 32)) told.Add($"{piece.Label} was cut {Size(across, along)} and is drafted {Size(piece.Across(0), piece.Along(0))} now");
+        }
+        return told;
+    }
+
+    // Handbook §8.2: whole widths are counted for each joined piece, as if nothing else could lie beside its sides.
+    private static Length? ByWidths(List<LayPiece> pieces, List<ItemPlan> items, JobDocument job, ClothReading cloth)
+    {
+        var joined = (from item in items from counted in item.Draft.Pattern?.Counted ?? [] where ClothOf(item.Item, counted.Role, job) == cloth.Cloth.Id select (Item: item, Counted: counted)).ToList();
+        if (joined.Count == 0) return null;
+        var parts = joined.SelectMany(each => each.Counted.Parts.Select(part => (each.Item.Item.Id, part))).ToHashSet();
+        return joined.Aggregate(LayTable.ByHand([.. pieces.Where(piece => !parts.Contains((piece.Item, piece.Piece)))], cloth.ForLay),
+            (sum, each) => sum + (each.Item.Quantity * each.Counted.Quantity * each.Counted.Widths * each.Counted.Cut));
     }
 
     private static Problem TooWide(Misfit misfit, ClothReading cloth, JobUnit unit)
     {
         string Say(Length length) => $"{LengthPrinter.Cut(length, unit).Text} {LengthPrinter.Word(unit)}";
-        var selvedges = cloth.Lengths[$"cloths.{cloth.Cloth.Id}.width"] - cloth.Usable.Value;
+        if (cloth.Article is { } article && misfit.Across <= cloth.Usable.Value)
+            return new Problem($"cloths.{cloth.Cloth.Id}.articleLength", cloth.Cloth.ArticleLength!.Typed, 0, $"piece {misfit.Label} is cut {Say(misfit.Along)} long and one article has {Say(article.Value)}: take a longer one, or cloth off the roll", LengthPrinter.Cut(misfit.Along + (2 * cloth.Selvedge), unit).Text);
         return new Problem($"cloths.{cloth.Cloth.Id}.width", cloth.Cloth.Width.Typed, 0,
             $"piece {misfit.Label} is cut {Say(misfit.Across)} across and the cloth has {Say(cloth.Usable.Value)} between its selvedges: take wider cloth, or another make-up, grain or number of lengths",
-            LengthPrinter.Cut(misfit.Across + selvedges, unit).Text);
+            LengthPrinter.Cut(cloth.WidthFor(misfit.Across), unit).Text);
     }
 
     // Of pieces that are turned over every second one is the mirror image; in pairs, every second cover is too.
@@ -83,7 +145,7 @@ public static class Planning
         from instance in Enumerable.Range(1, piece.Quantity * item.Quantity)
         let turned = piece.TurnedOver && instance % 2 == 0
         let other = item.Draft.Pattern!.InPairs && (instance - 1) / piece.Quantity % 2 == 1
-        select new LayPiece($"{item.Item.Id}/{piece.Key}/{instance}", item.Item.Id, piece.Key, item.Label(piece.Key), turned != other ? mirrored : piece.Cut, piece.Grain);
+        select new LayPiece($"{item.Item.Id}/{piece.Key}/{instance}", item.Item.Id, piece.Key, item.Label(piece.Key), turned != other ? mirrored : piece.Cut, piece.Grain, piece.Role);
 
     private static string Letter(int at) => at < 26 ? $"{(char)('a' + at)}" : $"{Letter((at / 26) - 1)}{(char)('a' + (at % 26))}";
 }

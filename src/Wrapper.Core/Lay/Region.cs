@@ -35,13 +35,16 @@ internal sealed class Region
 
     public long Height { get; }
 
-    /// <summary>The region of <paramref name="cut"/> after quarter turns to the left.</summary>
-    public static Region Of(Outline cut, int turns)
+    /// <summary>The region of <paramref name="cut"/> after quarter turns to the left, with <paramref name="gap"/> counts more to the right and upward.</summary>
+    public static Region Of(Outline cut, int turns, long gap = 0)
     {
         var points = Polygon(cut).Select(p => Turn(p, turns)).ToArray();
         var (left, bottom) = (points.Min(p => p.X), points.Min(p => p.Y));
-        return new Region([.. Merge(Slices([.. points.Select(p => (p.X - left, p.Y - bottom))]))]);
+        return new Region([.. Merge(Slices([.. points.Select(p => (p.X - left, p.Y - bottom))])).Select(cell => cell with { Right = cell.Right + gap, Top = cell.Top + gap })]);
     }
+
+    /// <summary>A plain rectangle.</summary>
+    public static Region Rectangle(long width, long height) => new([new Cell(0, 0, width, height)]);
 
     /// <summary>Whether the other region is this one, but for the rounding of slants.</summary>
     public bool SameAs(Region other) => Cells.Length == other.Cells.Length && Cells.Zip(other.Cells).All(pair => Near(pair.First, pair.Second));

@@ -54,6 +54,7 @@ internal static class Extents
     {
         var (start, end) = (outline.Edges[at].Start, outline.Edges[(at + 1) % outline.Edges.Count].Start);
         bool Touches(Point p) => (along(p) - extreme).Abs().Ticks <= Rounding;
-        return outline.Edges[at].Radius is not null || (Touches(start) && Touches(end));
+        // An arc reaches it where it turns there, not where it only ends.
+        return outline.Edges[at].Radius is null ? Touches(start) && Touches(end) : outline.Curve(at).Extremes().Skip(2).Any(v => Touches(new(Length.Snap(v.X), Length.Snap(v.Y))));
     }
 }

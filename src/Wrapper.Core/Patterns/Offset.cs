@@ -26,12 +26,15 @@ internal static class Offset
             var (own, previous) = (allowance(edge.Name), allowance(outline.Edges[before].Name));
             var (end, start) = Corner(outline.Curve(before), previous.ToMillimetres(), outline.Curve(at), own.ToMillimetres());
             // Smooth neighbours with unequal allowances: the raw edge steps straight out from the one to the other.
-            if (end != start) edges.Add(new Edge(outline.Has($"step to {edge.Name}") ? $"second step to {edge.Name}" : $"step to {edge.Name}", end));
+            if (end != start) edges.Add(new Edge(Unused($"step to {edge.Name}", outline), end));
             var radius = edge.Radius is { } r ? (edge.Outward ? r + own : r - own) : (Length?)null;
             edges.Add(edge with { Start = start, Radius = radius });
         }
         return new Outline(edges);
     }
+
+    // An outline that is offset again has steps already: each gets a name of its own.
+    private static string Unused(string step, Outline outline) => outline.Has(step) ? Unused($"another {step}", outline) : step;
 
     // Where the offset of a ends and that of b starts: one point, or two when they meet smoothly at unequal distances.
     private static (Point End, Point Start) Corner(Curve a, double byA, Curve b, double byB)

@@ -17,7 +17,16 @@ public sealed record Remark(string Text, bool Caution = false)
 {
     /// <summary>Whether it is about the measurements, and so is shown beside them too.</summary>
     public bool OnMeasure { get; init; }
+
+    /// <summary>Whether it stands on every print and cannot be hidden.</summary>
+    public bool Always { get; init; }
 }
+
+/// <summary>
+/// A piece that was joined of several widths, as a maker counts it by hand: so many whole widths of cloth, each <paramref name="Cut"/> long, whatever
+/// is left beside a side panel (handbook §8.2). <paramref name="Parts"/> are the keys of the pieces that it became.
+/// </summary>
+public sealed record CountedWidths(IReadOnlyList<string> Parts, ClothRole Role, int Quantity, int Widths, Length Cut);
 
 /// <summary>A drafted cover: pieces, the seams that join them, and everything that is read off them.</summary>
 public sealed record Pattern
@@ -39,6 +48,9 @@ public sealed record Pattern
 
     /// <summary>Making steps in order.</summary>
     public IReadOnlyList<Step> Steps { get; init; } = [];
+
+    /// <summary>What was joined of several widths.</summary>
+    public IReadOnlyList<CountedWidths> Counted { get; init; } = [];
 
     /// <summary>Remarks and cautions.</summary>
     public IReadOnlyList<Remark> Remarks { get; init; } = [];

@@ -58,6 +58,7 @@ public sealed record Piece
         (Key, Name, Quantity, Dimensions, Shape) = (other.Key, other.Name, other.Quantity, other.Dimensions, other.Shape);
         (Allowances, UncutShape, Notches, Lines, Sizes) = (other.Allowances, other.UncutShape, other.Notches, other.Lines, other.Sizes);
         (Grain, TurnedOver, Note, Corners) = (other.Grain, other.TurnedOver, other.Note, other.Corners);
+        (Role, Meeting, MayBeJoined) = (other.Role, other.Meeting, other.MayBeJoined);
         drawn = new(Draw);
     }
 
@@ -93,6 +94,15 @@ public sealed record Piece
 
     /// <summary>How it may lie.</summary>
     public Grain Grain { get; init; } = Grain.Along;
+
+    /// <summary>Which of the item's cloths it is cut from.</summary>
+    public ClothRole Role { get; init; }
+
+    /// <summary>Points where three pieces or more meet, by name, each so far from the start of an edge: to be matched when the seams are sewn.</summary>
+    public IReadOnlyList<(string Name, string Edge, Length At)> Meeting { get; init; } = [];
+
+    /// <summary>Whether it may be joined of several widths where the cloth is narrower.</summary>
+    public bool MayBeJoined { get; init; }
 
     /// <summary>Whether every second one is turned over (left and right).</summary>
     public bool TurnedOver { get; init; }

@@ -5,7 +5,7 @@ namespace Wrapper.Server.Api;
 /// <summary>What a job document may hold: bounds that no real job meets, so that a broken or hostile file is refused at the door.</summary>
 internal static class JobLimits
 {
-    private const int MostItems = 500, MostCloths = 50, LongestName = 200, LongestEntry = 4000, MostEntries = 300, LongestNotes = 4000;
+    private const int MostItems = 500, MostCloths = 50, LongestName = 200, LongestEntry = 4000, MostEntries = 300, LongestNotes = 4000, MostFlaws = 60;
 
     public static IEnumerable<Problem> Check(JobDocument job)
     {
@@ -23,6 +23,8 @@ internal static class JobLimits
         if (job.Cloths.Count > MostCloths) yield return new Problem("cloths", $"{job.Cloths.Count}", 0, $"a job holds at most {MostCloths} cloths", $"{MostCloths}");
         foreach (var twice in job.Items.Select(item => item.Id).Concat(job.Cloths.Select(cloth => cloth.Id)).GroupBy(id => id).Where(ids => ids.Count() > 1))
             yield return new Problem("id", twice.Key, 0, "used twice; every item and cloth needs its own", "bench-left");
+        foreach (var flawed in job.Cloths.Where(cloth => cloth.Flaws.Count > MostFlaws || cloth.Flaws.Any(flaw => flaw is null) || cloth.Pins.Count > Planning.MostPieces || cloth.Pins.Any(pin => pin is null) || cloth.Cut.Count > Planning.MostPieces || cloth.Cut.Any(cut => cut is null)))
+            yield return new Problem($"cloths.{flawed.Id}.flaws", $"{flawed.Flaws.Count}", 0, $"a cloth has at most {MostFlaws} flaws here (cut it apart where there are more), and no more pins than pieces", $"{MostFlaws}");
         foreach (var problem in job.Items.SelectMany(Check)) yield return problem;
     }
 
@@ -38,5 +40,5 @@ internal static class JobLimits
 
     private static IEnumerable<(string, string?)> Names(JobDocument job) =>
         job.Items.Select(item => ($"items.{item.Id}.name", (string?)item.Name)).Concat(job.Cloths.Select(cloth => ($"cloths.{cloth.Id}.name", (string?)cloth.Name)))
-            .Concat(job.Cloths.Select(cloth => ($"cloths.{cloth.Id}.price", (string?)cloth.Price)));
+            .Concat(job.Cloths.SelectMany(cloth => new[] { ("price", (string?)cloth.Price), ("shrinksAcross", cloth.ShrinksAcross), ("shrinksAlong", cloth.ShrinksAlong) }.Select(field => ($"cloths.{cloth.Id}.{field.Item1}", field.Item2))));
 }

@@ -1,13 +1,17 @@
-using Wrapper.Core.Cloth;
 using Wrapper.Core.Covers;
 using Wrapper.Core.Jobs;
+using Wrapper.Core.Lay;
 using Wrapper.Core.Lengths;
 using Wrapper.Server.Views;
 
 namespace Wrapper.Server.Api;
 
 /// <summary>An item to draft, and the unit to read bare numbers and print sizes in.</summary>
-public sealed record DraftRequest(Item Item, JobUnit Unit);
+public sealed record DraftRequest(Item Item, JobUnit Unit)
+{
+    /// <summary>The cloths that it may be cut from, for covers that are drafted to their width; a usual one if none.</summary>
+    public IReadOnlyList<JobCloth> Cloths { get; init; } = [];
+}
 
 /// <summary>A job, and the item of it to try the make-ups of its family on.</summary>
 public sealed record CompareRequest(JobDocument Job, string Item);
@@ -25,8 +29,8 @@ internal static class PlanEndpoints
     {
         api.MapPost("/draft", (DraftRequest request, Drafting drafting) =>
             {
-                if (JobLimits.Check(request.Item).ToList() is { Count: > 0 } refused) return Problems.Fields(refused);
-                var plan = Planning.Item(request.Item, 1, drafting, request.Unit);
+                if (JobLimits.Check(request.Item).Concat(request.Cloths.Any(cloth => cloth is null) ? [new Problem("cloths", "null", 0, "a cloth cannot be null", "[]")] : []).ToList() is { Count: > 0 } refused) return Problems.Fields(refused);
+                var plan = Planning.Item(request.Item, 1, drafting, JobDocument.Empty("draft", request.Unit) with { Cloths = request.Cloths });
                 return plan.Draft.Problems.Count > 0 ? Problems.Fields(plan.Draft.Problems) : Results.Ok(DraftView.Of(plan, drafting, request.Unit));
             })
             .Produces<DraftView>().ProducesProblem(422).WithName("draft").WithSummary("An item drafted: pattern, workings, seam check, notions and steps.");
@@ -40,15 +44,21 @@ internal static class PlanEndpoints
             })
             .Produces<TracedPath>().ProducesProblem(422).WithName("readOutline").WithSummary("The first path of an SVG drawing, to be entered as a traced outline.");
 
-        api.MapPost("/plan", (JobDocument job, Drafting drafting, string? lay, long? before, CancellationToken superseded) =>
+        api.MapPost("/plan", (JobDocument job, Drafting drafting, LayCache kept, string? lay, string? side, long? before, CancellationToken superseded) =>
             {
                 if (lay is not (null or "none" or "instant"))
                     return Problems.Fields([new Problem("lay", lay, 0, "none or instant is needed", "instant")]);
+                if (side is not (null or "right" or "wrong"))
+                    return Problems.Fields([new Problem("side", side, 0, "right or wrong is needed: which side of the cloth lies up", "right")]);
                 var refused = JobLimits.Check(job).ToList();
                 if (refused.Count > 0) return Problems.Fields(refused);
-                return Results.Ok(PlanView.Of(Planning.Of(job, drafting, lay is not "none", superseded), job, drafting, before));
+                return Results.Ok(PlanView.Of(Planning.Of(job, drafting, lay is not "none", kept, superseded), job, drafting, before, side is "wrong"));
             })
             .Produces<PlanView>().ProducesProblem(422).WithName("plan").WithSummary("A whole job: drafts, lays, purchases and totals. Items in doubt carry their problems; the rest is planned.");
+
+        api.MapPost("/savings", (JobDocument job, Drafting drafting, LayCache kept, CancellationToken superseded) =>
+                JobLimits.Check(job).ToList() is { Count: > 0 } refused ? Problems.Fields(refused) : Results.Ok(Savings.Of(job, drafting, kept, superseded).Select(saving => SavingView.Of(saving, job))))
+            .Produces<IEnumerable<SavingView>>().ProducesProblem(422).WithName("savings").WithSummary("Sizes that could be a little less and so take less cloth, found by drafting and laying anew.");
 
         api.MapPost("/compare", (CompareRequest request, Drafting drafting, CancellationToken superseded) =>
             {
@@ -56,14 +66,12 @@ internal static class PlanEndpoints
                 var item = request.Job.Items.FirstOrDefault(i => i.Id == request.Item);
                 if (item is null || drafting.Find(item.MakeUp) is not { } current)
                     return Problems.Fields([new Problem("item", request.Item, 0, "this job has no such item", request.Job.Items is [var first, ..] ? first.Id : "")]);
-                var cloth = request.Job.Cloths.FirstOrDefault(c => c.Id == item.Cloth) ?? (request.Job.Cloths is [var only, ..] ? only : null);
-                var reading = cloth is null ? null : new ClothReading(cloth, request.Job.Unit);
                 // Schools that fit the item come first; the others say why they do not.
                 return Results.Ok(drafting.MakeUps.Where(makeUp => makeUp.Family == current.Family).Select(makeUp =>
                 {
                     var tried = makeUp.Key == current.Key ? item : makeUp.NewItem(item.Id, item.Name, request.Job.Unit, item);
-                    var plan = Planning.Item(tried, 1, drafting, request.Job.Unit);
-                    return ComparisonView.Of(makeUp, makeUp.Key == current.Key, plan, reading is null ? null : Planning.Alone(plan, reading, superseded), request.Job.Unit);
+                    var plan = Planning.Item(tried, 1, drafting, request.Job);
+                    return ComparisonView.Of(makeUp, makeUp.Key == current.Key, plan, Planning.Alone(plan, request.Job, superseded), request.Job.Unit);
                 }).OrderBy(school => school.Problems.Count > 0).ToList());
             })
             .Produces<IEnumerable<ComparisonView>>().ProducesProblem(422).WithName("compare").WithSummary("The make-ups of an item's family side by side, each drafted and laid alone.");

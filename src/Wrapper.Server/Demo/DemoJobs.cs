@@ -5,6 +5,7 @@ using Wrapper.Core.Covers.Cushions;
 using Wrapper.Core.Covers.Ottomans;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
+using Wrapper.Core.Patterns;
 using Wrapper.Store;
 
 namespace Wrapper.Server.Demo;
@@ -21,6 +22,8 @@ internal static class DemoJobs
 
     private static IEnumerable<(string Id, JobDocument Job)> Jobs()
     {
+        yield return ("demo-tables", DemoTables.Job());
+        yield return ("demo-bunks", DemoBeds.Job());
         yield return ("demo-reading-room", ReadingRoom());
         yield return ("demo-lodge-seats", LodgeSeats());
         yield return ("demo-marigold", Marigold());
@@ -61,21 +64,22 @@ internal static class DemoJobs
             Cloths =
             [
                 new("plum", "Plum linen union", E("54"), E("1/2"), false, E("1/8 yd"), E("0"), "31", "yd", "#6d5268"),
-                new("star", "Star-chart cotton", E("58"), E("3/4"), false, E("1/4 yd"), E("0"), "22.50", "yd", "#3f5d74"),
+                new("star", "Star-chart cotton", E("58"), E("3/4"), false, E("1/4 yd"), E("0"), "22.50", "yd", "#3f5d74") { RepeatAlong = E("6 1/2"), RepeatAcross = E("5"), HalfDrop = true, Flaws = [new(E("41"), E("22"), E("2"), E("3"))] },
             ],
             Items =
             [
                 Of(new KnifeEdgePad(), "chair-pad", "Reading chair pad", "star", [("W", "17 1/2"), ("B", "14 1/4"), ("L", "16 3/4"), ("f1", "8"), ("w1", "17 1/4"), ("T", "1 1/2")], ("shape", "tapered"), ("sides", "smooth")) with { Quantity = "4" },
-                Of(new ChairBackSlipOver(), "chair-back", "Reading chair back", "star", [("W", "16 1/2"), ("B", "14 1/2"), ("H", "19 3/4"), ("b", "1 1/2"), ("D", "2")], ("back", "arched")) with { Quantity = "4" },
+                Of(new ChairBackSlipOver(), "chair-back", "Reading chair back", "star", [("W", "16 1/2"), ("B", "14 1/2"), ("H", "19 3/4"), ("b", "1 1/2"), ("D", "2")], ("back", "arched")) with { Quantity = "4", OtherCloths = From(ClothRole.SecondFace, "plum") },
                 Of(new ChairSlipcover(), "armchair", "Armchair by the stove", "plum", [("W", "22"), ("S", "21 1/2"), ("F", "11 3/4"), ("A", "8 1/2"), ("B", "4 3/4"), ("U", "6"), ("x", "3/4"), ("H", "27"), ("K", "4 1/2"), ("C", "5")], ("lean", "in"), ("armTop", "rolled")),
                 Of(new BoxCushionStrip(), "armchair-seat", "Its seat cushion", "plum", [("W", "28"), ("N", "21 3/4"), ("L", "24"), ("E", "5 1/2"), ("T", "4 1/2")], ("shape", "tee")),
                 Of(new OttomanCap(), "footstool", "Footstool", "plum", [("W", "21"), ("L", "17 1/4"), ("H", "14")], ("fall", "3 1/2"), ("capCorners", "pleated")),
-                Of(new CubeBanded(), "cube", "Star cube", "star", [("W", "19"), ("L", "19"), ("H", "19")]),
+                Of(new CubeBanded(), "cube", "Star cube", "star", [("W", "19"), ("L", "19"), ("H", "19")]) with { OtherCloths = From(ClothRole.Contrast, "plum") },
                 Of(new ChairBackSlipOver(), "desk-back", "Desk chair back, traced", "star", [("O", "0, 0; 16, 0; 15, 19 ; 8, 21 1/2 arc 9; 1, 19 arc 9"), ("D", "1 3/4")], ("back", "traced"), ("lining", "single")),
             ],
         };
 
         static Entry E(string typed) => new(typed, JobUnit.Inch);
+        static Dictionary<ClothRole, string> From(ClothRole role, string cloth) => new() { [role] = cloth };
     }
 
     // Metric: a sofa with a curved end, its bolsters, round stools and a bow-fronted window pad.
@@ -119,7 +123,7 @@ internal static class DemoJobs
         static Entry E(string typed) => new(typed, JobUnit.Centimetre);
     }
 
-    private static Item Item(MakeUp makeUp, string id, string name, string cloth, JobUnit unit, (string Key, string Typed)[] measures, (string Key, string Typed)[] choices)
+    internal static Item Item(MakeUp makeUp, string id, string name, string cloth, JobUnit unit, (string Key, string Typed)[] measures, (string Key, string Typed)[] choices)
     {
         var item = makeUp.NewItem(id, name, unit);
         var chosen = new Dictionary<string, Entry>(item.Choices);

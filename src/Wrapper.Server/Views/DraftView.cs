@@ -86,20 +86,23 @@ public sealed record PieceView(
     int Quantity,
     Grain Grain,
     bool TurnedOver,
+    ClothRole Role,
     string Note,
     BoxView Box,
     string Cut,
     string Stitch,
     IReadOnlyList<LineView> Lines,
     IReadOnlyList<NotchView> Notches,
+    IReadOnlyList<MeetingView> Meeting,
     IReadOnlyList<SizeView> Sizes,
     IReadOnlyList<EdgeView> Edges)
 {
     internal static PieceView Of(Piece piece, ItemPlan plan, JobUnit unit) => new(
-        piece.Key, plan.Label(piece.Key), piece.Name, piece.Quantity * plan.Quantity, piece.Grain, piece.TurnedOver, piece.Note,
+        piece.Key, plan.Label(piece.Key), piece.Name, piece.Quantity * plan.Quantity, piece.Grain, piece.TurnedOver, piece.Role, piece.Note,
         Drawing.Box(piece.Cut), Drawing.Path(piece.Cut), Drawing.Path(piece.Stitch),
         [.. piece.Lines.Select(line => new LineView(line.Kind, SketchView.Span(line.From, line.To)))],
         [.. piece.Notches.Select(notch => NotchView.Of(piece, notch))],
+        [.. piece.Meeting.Select(point => MeetingView.Of(point.Name, piece.Stitch.Mark(point.Edge, point.At, Length.Zero).On))],
         [.. piece.Sizes.Select(size => SizeOf(size, unit))],
         [.. piece.Allowances.Where(edge => piece.Stitch.Has(edge.Key)).Select(edge => new EdgeView(edge.Key, $"{piece.Key}/{edge.Key}", LengthView.Finished(edge.Value.Value, unit)))]);
 
@@ -122,6 +125,16 @@ public sealed record NotchView(bool Clip, SpanView Span)
         var reach = piece.Allowances.TryGetValue(notch.Edge, out var allowance) ? allowance.Value : Length.Millimetres(6);
         var (on, outward) = piece.Stitch.Mark(notch.Edge, notch.At, reach);
         return new NotchView(notch.Clip, SketchView.Span(on, outward));
+    }
+}
+
+/// <summary>A named point where three pieces or more meet.</summary>
+public sealed record MeetingView(string Name, long X, long Y)
+{
+    internal static MeetingView Of(string name, Point at)
+    {
+        var (x, y) = Drawing.Upright(at);
+        return new MeetingView(name, x, y);
     }
 }
 

@@ -39,14 +39,14 @@ public sealed record ComparisonView(
     string? Filling,
     IReadOnlyList<PieceShape> Shapes)
 {
-    /// <summary>The view of one make-up's draft and its lay alone on the item's cloth.</summary>
-    public static ComparisonView Of(MakeUp makeUp, bool current, ItemPlan plan, Core.Lay.ClothLay? lay, JobUnit unit)
+    /// <summary>The view of one make-up's draft and the cloth that it takes laid alone.</summary>
+    public static ComparisonView Of(MakeUp makeUp, bool current, ItemPlan plan, Core.Lengths.Length? cloth, JobUnit unit)
     {
         var pattern = plan.Draft.Pattern;
         var zip = pattern?.Notions.FirstOrDefault(notion => notion.Key == "zip")?.Length;
         return new ComparisonView(
             makeUp.Key, makeUp.Name, makeUp.When, current, plan.Draft.Problems,
-            lay is null ? null : LengthView.Cloth(lay.Best.Length, unit),
+            cloth is { } taken ? LengthView.Cloth(taken, unit) : null,
             pattern is null ? null : LengthView.Finished(Core.Making.Thread.Stitched(pattern.Seams).Value, unit),
             zip is null ? null : LengthView.Cut(zip.Value, unit),
             pattern?.Pieces.Sum(piece => piece.Quantity),

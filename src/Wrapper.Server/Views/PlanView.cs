@@ -10,9 +10,9 @@ namespace Wrapper.Server.Views;
 public sealed record PlanView(IReadOnlyList<ItemView> Items, IReadOnlyList<ClothView> Cloths, TotalsView? Totals, IReadOnlyList<Problem> Problems)
 {
     /// <summary>The view of <paramref name="plan"/>; differences are told against <paramref name="before"/>, the cloth bought before, in counts.</summary>
-    public static PlanView Of(Plan plan, JobDocument job, Drafting drafting, long? before) => new(
+    public static PlanView Of(Plan plan, JobDocument job, Drafting drafting, long? before, bool wrongSideUp = false) => new(
         [.. plan.Items.Select(item => new ItemView(item.Item.Id, item.Number, DraftView.Of(item, drafting, job.Unit)))],
-        [.. plan.Cloths.Select(cloth => ClothView.Of(cloth, job))],
+        [.. plan.Cloths.Select(cloth => ClothView.Of(cloth, job, wrongSideUp))],
         TotalsView.Of(plan, job, before),
         plan.Problems);
 }
@@ -28,10 +28,11 @@ public sealed record ClothView(
     LengthView? Usable,
     IReadOnlyList<string> UsableWorking,
     int Pieces,
+    IReadOnlyList<string> CutOtherwise,
     LayView? Lay,
     BuyingView? Buying)
 {
-    internal static ClothView Of(ClothPlan plan, JobDocument job)
+    internal static ClothView Of(ClothPlan plan, JobDocument job, bool wrongSideUp)
     {
         var readable = plan.Reading.CanBeLaid;
         return new ClothView(
@@ -41,8 +42,9 @@ public sealed record ClothView(
             readable ? LengthView.Finished(plan.Reading.Usable.Value, job.Unit) : null,
             readable ? WorkingText.Lines(plan.Reading.Usable, "usable width", job.Unit) : [],
             plan.Pieces.Count,
-            plan.Lay is { } lay ? LayView.Of(lay, plan, job.Unit) : null,
-            plan.Buying is { } buying ? BuyingView.Of(buying, job) : null);
+            plan.CutOtherwise,
+            plan.Lay is { } lay ? LayView.Of(lay, plan, job.Unit, wrongSideUp) : null,
+            plan.Buying is { } buying ? BuyingView.Of(buying, plan.Reading, job) : null);
     }
 }
 
@@ -51,28 +53,52 @@ public sealed record ClothView(
 /// </summary>
 public sealed record LayView(
     LengthView Length,
+    LengthView OnTape,
     LengthView ByHand,
+    LengthView? ByWidths,
+    LengthView? SavedOnWidths,
     LengthView ShortestPossible,
     BoxView Cloth,
     BoxView Usable,
     IReadOnlyList<PlacedView> Placed,
-    IReadOnlyList<TickView> Ruler)
+    IReadOnlyList<TickView> Ruler,
+    IReadOnlyList<long> ArticleEnds,
+    bool Proven,
+    IReadOnlyList<string> RefusedPins,
+    IReadOnlyList<BoxView> Flaws,
+    RepeatView? Repeat)
 {
-    internal static LayView Of(ClothLay lay, ClothPlan plan, JobUnit unit)
+    internal static LayView Of(ClothLay lay, ClothPlan plan, JobUnit unit, bool wrongSideUp)
     {
         var pieces = plan.Pieces.ToDictionary(piece => piece.Id);
         var usable = plan.Reading.Usable.Value;
-        var width = plan.Reading.Lengths[$"cloths.{plan.Reading.Cloth.Id}.width"];
-        var selvedge = (width - usable).Over(2);
-        var length = Drawing.Hundredths(lay.Best.Length);
+        var laid = lay.Best;
+        if (wrongSideUp)
+        {
+            laid = laid.TurnedOver(pieces, usable);
+            pieces = pieces.ToDictionary(pair => pair.Key, pair => pair.Value with { Cut = pair.Value.Cut.Mirrored() });
+        }
+        Length Seen(Flaw flaw) => wrongSideUp ? usable - flaw.FromSelvedge - flaw.Across : flaw.FromSelvedge;
+        var selvedge = plan.Reading.Selvedge;
+        // Articles are drawn whole, cloth off the roll as far as it is used.
+        var shown = plan.Buying is { Articles: not null } buying ? buying.Bought : lay.Best.Length;
+        var length = Drawing.Hundredths(shown);
         return new LayView(
             LengthView.Cloth(lay.Best.Length, unit),
+            LengthView.Cut(lay.Best.Length, unit),
             LengthView.Cloth(lay.Hand.Length, unit),
+            plan.ByWidths is { } counted ? LengthView.Cloth(counted, unit) : null,
+            plan.ByWidths is { } widths && widths > lay.Best.Length ? LengthView.Cloth(widths - lay.Best.Length, unit) : null,
             LengthView.Cloth(lay.ShortestPossible, unit),
-            new BoxView(0, -Drawing.Hundredths(selvedge), length, Drawing.Hundredths(width)),
+            new BoxView(0, -Drawing.Hundredths(selvedge), length, Drawing.Hundredths(usable + (2 * selvedge))),
             new BoxView(0, 0, length, Drawing.Hundredths(usable)),
-            [.. lay.Best.Placements.Select(at => PlacedView.Of(pieces[at.Id], at, unit))],
-            [.. Ticks(lay.Best.Length, unit)]);
+            [.. laid.Placements.OrderBy(at => at.Y).ThenBy(at => at.X).Select(at => PlacedView.Of(pieces[at.Id], at, unit, plan))],
+            [.. Ticks(shown, unit)],
+            plan.Reading.Article is { } article ? [.. Enumerable.Range(1, plan.Buying?.Articles ?? 1).Select(n => Drawing.Hundredths(n * article.Value))] : [],
+            lay.IsProven,
+            [.. plan.RefusedPins.Select(refused => $"{(pieces.TryGetValue(refused.Pin.Id, out var lost) ? lost.Label : "A piece")} is no longer pinned: {refused.Reason}.")],
+            [.. plan.Reading.ForLay.Flaws.Select(flaw => new BoxView(Drawing.Hundredths(flaw.FromEnd), Drawing.Hundredths(Seen(flaw)), Drawing.Hundredths(flaw.Along), Drawing.Hundredths(flaw.Across)))],
+            plan.Reading.ForLay.Repeat is { } repeat ? new RepeatView(Drawing.Hundredths(repeat.Along), Drawing.Hundredths(repeat.Across), repeat.HalfDrop, wrongSideUp) : null);
     }
 
     // The ruler along the cloth: every inch or centimetre, with a figure at every foot or half metre.
@@ -84,46 +110,65 @@ public sealed record LayView(
     }
 }
 
+/// <summary>A repeat along the roll and across it, 0 where there is none, in hundredths of a millimetre.</summary>
+public sealed record RepeatView(long Along, long Across, bool HalfDrop, bool FromFarSelvedge);
+
 /// <summary>A mark of the ruler; a figure at the long ones.</summary>
 public sealed record TickView(long At, string? Figure);
 
-/// <summary>One piece on the cloth: its label, its path, and where its box starts from the squared end and from the selvedge.</summary>
-public sealed record PlacedView(string Id, string Item, string Label, int Turns, string Path, BoxView Box, LengthView AlongRoll, LengthView FromSelvedge)
+/// <summary>
+/// One piece on the cloth: its label, its path, and the marks where its box begins and ends from the squared end and from the selvedge, each rounded once to the tape mark.
+/// Pieces come in cutting order: from the squared end, then from the selvedge.
+/// </summary>
+public sealed record PlacedView(string Id, string Item, string Label, int Turns, string Path, BoxView Box, LengthView AlongRoll, LengthView ToAlongRoll, LengthView FromSelvedge, LengthView ToSelvedge, JobPin Here, bool Pinned, JobCut Size, bool IsCut)
 {
-    internal static PlacedView Of(LayPiece piece, Placement at, JobUnit unit)
+    internal static PlacedView Of(LayPiece piece, Placement at, JobUnit unit, ClothPlan plan)
     {
+        var marks = piece.MarksAt(at);
         var (path, box) = Drawing.OnCloth(piece.Cut, at.Turns, at.X, at.Y);
-        return new PlacedView(piece.Id, piece.Item, piece.Label, at.Turns, path, box, LengthView.Finished(at.Y, unit), LengthView.Finished(at.X, unit));
+        return new PlacedView(piece.Id, piece.Item, piece.Label, at.Turns, path, box, Mark(marks.FromEnd), Mark(marks.ToEnd), Mark(marks.FromSelvedge), Mark(marks.ToSelvedge), new JobPin(at.Id, at.Turns, at.X.Ticks, at.Y.Ticks), plan.ForLay.Pins.Any(pin => pin.Id == at.Id),
+            new JobCut(piece.Id, piece.Across(0).Ticks, piece.Along(0).Ticks), plan.Reading.Cloth.Cut.Any(cut => cut.Piece == at.Id));
+
+        LengthView Mark(Length length) => LengthView.Finished(length, unit);
     }
 }
 
 /// <summary>What is bought of one cloth; lengths in yards and in metres (yards x 0.9144).</summary>
-public sealed record BuyingView(LengthView Needed, LengthView Margin, LengthView Bought, LengthView LeftOver, string BoughtYards, string BoughtMetres, string? Cost)
+public sealed record BuyingView(LengthView Needed, bool BeforeWashing, LengthView Margin, LengthView Bought, LengthView LeftOver, string BoughtYards, string BoughtMetres, string? Cost, string? Articles, LengthView? ToStart)
 {
-    internal static BuyingView Of(Buying buying, JobDocument job) => new(
-        LengthView.Cloth(buying.Needed, job.Unit),
+    internal static BuyingView Of(Buying buying, ClothReading cloth, JobDocument job)
+    {
+        return new(
+        buying.Articles is null ? LengthView.Cloth(buying.Needed, job.Unit) : LengthView.Cut(buying.Needed, job.Unit),
+        cloth.Shrinks,
         LengthView.Cloth(buying.Margin, job.Unit),
         LengthView.Cloth(buying.Bought, job.Unit),
-        new LengthView(buying.LeftOver.Ticks, LengthPrinter.ClothLength(buying.LeftOver, job.Unit, down: true), ""),
+        buying.Articles is null ? new LengthView(buying.LeftOver.Ticks, LengthPrinter.ClothLength(buying.LeftOver, job.Unit, down: true), "") : LengthView.Finished(buying.LeftOver, job.Unit),
         LengthPrinter.ClothLength(buying.Bought, JobUnit.Inch),
         LengthPrinter.ClothLength(buying.Bought, JobUnit.Centimetre),
-        buying.Cost is { } cost ? Money(cost, job) : null);
+        buying.Cost is { } cost ? Money(cost, job) : null,
+        buying.Articles is { } count ? $"{count} of {Side("width")} x {Side("articleLength")} {LengthPrinter.Word(job.Unit)}" : null,
+            buying.ToStart.IsPositive ? LengthView.Cloth(buying.ToStart, job.Unit) : null);
+
+        string Side(string name) => LengthPrinter.Finished(cloth.Lengths[$"cloths.{cloth.Cloth.Id}.{name}"], job.Unit).Text;
+    }
 
     internal static string Money(decimal amount, JobDocument job) => job.Currency + amount.ToString("N2", System.Globalization.CultureInfo.InvariantCulture);
 }
 
-/// <summary>The figures along the foot of a job; each is null until there is something to show.</summary>
-public sealed record TotalsView(LengthView Bought, string? Cost, string? Minutes, string? Change, string Doubt)
+/// <summary>The figures along the foot of a job; each is null until there is something to show. Ready-made articles are counted apart from cloth off the roll.</summary>
+public sealed record TotalsView(LengthView Bought, int Articles, string? Cost, string? Minutes, string? Change, string Doubt)
 {
     internal static TotalsView? Of(Plan plan, JobDocument job, long? before)
     {
         var bought = plan.Cloths.Where(cloth => cloth.Buying is not null).Select(cloth => cloth.Buying!).ToList();
         if (bought.Count == 0) return null;
-        var total = bought.Aggregate(Length.Zero, (sum, buying) => sum + buying.Bought);
+        var total = bought.Where(buying => buying.Articles is null).Aggregate(Length.Zero, (sum, buying) => sum + buying.Bought);
         var minutes = plan.Items.Where(item => item.Draft.Pattern is not null).Sum(item => Core.Making.Minutes.Of(item.Draft.Pattern!) * item.Quantity);
         var inDoubt = plan.Items.Count(item => item.Draft.Pattern is null) + plan.Cloths.Count(cloth => cloth.Problems.Count > 0);
         return new TotalsView(
             LengthView.Cloth(total, job.Unit),
+            bought.Sum(buying => buying.Articles ?? 0),
             bought.All(buying => buying.Cost is not null) ? BuyingView.Money(bought.Sum(buying => buying.Cost!.Value), job) : null,
             minutes == 0 ? null : $"{minutes / 60} h {minutes % 60:00} min",
             before is { } ticks && ticks != total.Ticks ? LengthPrinter.ClothDifference(total - new Length(ticks), job.Unit) : null,

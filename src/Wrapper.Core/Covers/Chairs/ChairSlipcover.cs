@@ -62,7 +62,7 @@ public sealed class ChairSlipcover : MakeUp
         Choice.OfLength("zipClosed", "Seam left closed above the zip", "Zip", Length.Inches(2), 50, Usual.UpTo(60, "2", "5", zero: true)),
         Choice.Of("skirt", "Skirt", "Skirt", new Option("flaps", "With flaps", "One width to each face, flaps behind the corners; hung from a cord line that covers the lower edge of the body."), new Option("none", "None", "The lower edge is hemmed.")),
         Choice.OfLength("skirtDrop", "Skirt, finished", "Skirt", Length.Inches(7), 180, Usual.UpTo(40, "7", "18")).When("skirt", "flaps"),
-        Choice.OfLength("flap", "Flap, each way from the corner", "Skirt", Length.Inches(6), 150, Usual.UpTo(24, "6", "15")).When("skirt", "flaps"),
+        Choice.OfLength("flap", "Flap, each way from the corner", "Skirt", Length.Inches(6), 150, Usual.UpTo(24, "6", "15")).When("skirt", "flaps") with { Adjustable = Length.Inches(1) },
         .. Cushions.Cord.ChoicesFor("cord", new("both", "Cord on all cord lines", "Arm fronts, top of the back, front edge of the seat, skirt line."), new("none", "No cord", "Plain seams.")),
         Usual.PanelGrain,
     ];
@@ -131,7 +131,7 @@ public sealed class ChairSlipcover : MakeUp
             ],
             Notions = notions,
             Steps = SlipcoverSteps.Of(reading, body, seams),
-            Remarks = [.. SlipcoverSteps.Points(body), Usual.Blades, Usual.OldFurniture],
+            Remarks = [.. new SlipcoverPoints(body).Remarks(), Usual.Blades, Usual.OldFurniture],
         };
     }
 }

@@ -13,7 +13,10 @@ internal sealed class SlipcoverPieces(Reading reading, ChairBody body)
     private readonly Working ease = new Allowance("e", AllowanceRole.Ease, reading.Choice("pinEase")) / 2;
     private readonly Grain grain = Usual.GrainOf(reading.Option("panelGrain"));
 
-    public IEnumerable<Piece> All()
+    /// <summary>Every piece, with the points where three or more of them meet.</summary>
+    public IEnumerable<Piece> All() => Cut().Select(piece => piece with { Meeting = [.. new SlipcoverPoints(body).On(piece)] });
+
+    private IEnumerable<Piece> Cut()
     {
         yield return Shaped("inside-back", "inside back", 1, body.InsideBack, [("width", body.Width), ("lean", body.Lean), ("arm", body.Arm), ("top", body.ArmTop), ("roll", body.Roll), ("side", body.Above + body.Thick)],
             body.Across, body.Arm + body.Above + body.Thick, "crevice", Crevice);
@@ -69,6 +72,6 @@ internal sealed class SlipcoverPieces(Reading reading, ChairBody body)
             ("skirt-front", "skirt, front and back", 2, body.Foot), ("skirt-side", "skirt, sides", 2, body.Seat + body.Thick), ("skirt-flap", "skirt flap", 4, 2 * flap),
         })
             // The skirt is cut to size: it is not pinned on the chair.
-            yield return Usual.Rectangle(key, name, quantity, width, drop, edge => reading.EdgeAllowance(edge == "upper" ? "s" : "h", key, edge), "width", "height") with { Grain = grain };
+            yield return Usual.Rectangle(key, name, quantity, width, drop, edge => reading.EdgeAllowance(edge == "upper" ? "s" : "h", key, edge), "width", "height") with { Grain = grain, Role = ClothRole.Contrast };
     }
 }

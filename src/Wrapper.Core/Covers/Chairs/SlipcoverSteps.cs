@@ -2,7 +2,7 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Chairs;
 
-/// <summary>The making order of a slipcover, and the points where three pieces or more meet (handbook §6.2).</summary>
+/// <summary>The making order of a slipcover (handbook §6.2).</summary>
 internal static class SlipcoverSteps
 {
     public static IReadOnlyList<Step> Of(Reading reading, ChairBody body, IReadOnlyList<Seam> seams)
@@ -25,16 +25,5 @@ internal static class SlipcoverSteps
         if (reading.Chosen("skirt", "flaps")) steps.Add(new("Hem the skirt's faces and flaps. Cord the line that covers the lower edge of the body; sew the faces to it, a flap behind each corner. Close the foot of the zip.", Named("skirt")));
         steps.Add(new("Try on, right side out, push in the tuck-ins, and press on the chair.", []));
         return steps;
-    }
-
-    /// <summary>Some seams stop at such a point and go on with another piece.</summary>
-    public static IEnumerable<Remark> Points(ChairBody body)
-    {
-        var wing = body.HasWings ? "outside wing" : "back corner";
-        yield return new("Point A, end of the back crevice: deck, inside back and inside arm. Tuck-ins end here.");
-        yield return new("Point B, front end of the side crevice: deck, inside arm, front band and arm front.");
-        yield return new($"Point C, where the arm meets the back: inside back, inside arm{(body.HasWings ? ", inside wing" : "")}, outside arm and {wing}.");
-        yield return new($"Point D, top corner of the back: inside back, outside back and {wing}.");
-        yield return new("Fitted inside out on the chair: left and right change places when it is turned.");
     }
 }

@@ -48,6 +48,9 @@ public abstract class BoxCushion : MakeUp
         return problems;
     }
 
+    /// <summary>Whether its panels are joined of several widths where the cloth is narrower.</summary>
+    private protected virtual bool JoinsPanels => false;
+
     /// <summary>Whether it has a boxing that must hold a zip beside a seam.</summary>
     private protected virtual bool IsBoxed => true;
 
@@ -70,6 +73,8 @@ public abstract class BoxCushion : MakeUp
         foreach (var remark in OutlineShapes.Remarks(reading)) yield return remark;
         if (reading.Chosen("ease", "pinfit"))
             yield return new Remark("Pin on the furniture, wrong side out. Trim to three seam allowances, fit again, then trim to one.");
+        if (reading.Offers("for"))
+            foreach (var caution in Beds.Bedding.Cautions(reading.Chosen("for", "cot"), corded: reading.Offers("cord") && Cord.IsChosen(reading))) yield return caution;
         yield return Usual.Blades;
     }
 

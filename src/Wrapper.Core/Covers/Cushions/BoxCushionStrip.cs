@@ -6,7 +6,7 @@ using Wrapper.Core.Patterns;
 namespace Wrapper.Core.Covers.Cushions;
 
 /// <summary>A box cushion with a separate boxing strip and zip strip: the tailored school (handbook §4.1).</summary>
-public sealed class BoxCushionStrip : BoxCushion
+public class BoxCushionStrip : BoxCushion
 {
     /// <inheritdoc/>
     public override string Key => "box-cushion-strip";
@@ -18,7 +18,10 @@ public sealed class BoxCushionStrip : BoxCushion
     public override string When => "The tailored look: crisp edges, cord if wanted, rounded corners, and a zip that turns the back corners so that foam goes in easily.";
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Choice> Choices { get; } =
+    public override IReadOnlyList<Choice> Choices => BoxedChoices;
+
+    /// <summary>The choices of this school.</summary>
+    private protected static IReadOnlyList<Choice> BoxedChoices { get; } =
     [
         .. OutlineShapes.Choices,
         .. EaseSchools.Choices,
@@ -30,7 +33,7 @@ public sealed class BoxCushionStrip : BoxCushion
             new Option("one", "At one end", "Hides the slider where the zip closes."),
             new Option("both", "At both ends", "Both ends of the zip look alike."),
             new Option("none", "None", "The slider shows.")) with { ShownWhen = new Condition("assembly", ["ring"]) },
-        Choice.OfLength("lap", "Lap", "Boxing", Length.Inches(0, 3, 4), 20, new LengthLimits(Length.Zero, Length.Inches(4), "3/4", "2")) with { Note = "A tuck, out and back: it takes twice its length of the strip." },
+        Choice.OfLength("lap", "Lap", "Boxing", Length.Inches(0, 3, 4), 20, new LengthLimits(Length.Zero, Length.Inches(4), "3/4", "2")) with { Adjustable = Length.Inches(0, 1, 4), Note = "A tuck, out and back: it takes twice its length of the strip." },
         new Choice("lengths", "Boxing in lengths", ChoiceKind.Count) { Default = "1", Group = "Boxing", Note = "More lengths where the cloth is not long or wide enough for one." },
         Choice.Of("joins", "Joins of the boxing", "Boxing",
             new Option("corners", "At the front corners", "The join disappears in the corner; at most three lengths."),
@@ -57,7 +60,7 @@ public sealed class BoxCushionStrip : BoxCushion
     public override Pattern Draft(Reading reading)
     {
         var plan = new BoxedPlan(reading);
-        var panel = Panel(reading, plan);
+        var panel = Panel(reading, plan) with { MayBeJoined = JoinsPanels };
         var boxing = new BoxingStrip(reading, plan, Usual.GrainOf(reading.Option("stripGrain")));
         var zipStrip = ZipStrip(reading, plan);
         var corded = Cord.IsChosen(reading);
@@ -90,7 +93,7 @@ public sealed class BoxCushionStrip : BoxCushion
             Uses = uses,
             Finished = [.. FinishedSizes(plan.Seat.Width, plan.Seat.Depth, plan.Depth), ("perimeter", plan.Perimeter), ("zip run", plan.ZipRun), ("boxing run", plan.BoxingRun)],
             Notions = [.. notions, .. Basics(reading, seams)],
-            Steps = BoxedSteps.Of(reading, corded),
+            Steps = BoxedSteps.Of(reading, seams, corded),
             Remarks = [.. EaseRemarks(reading)],
             InPairs = OutlineShapes.InPairs(reading),
         };

@@ -5,7 +5,7 @@ using Wrapper.Core.Patterns;
 namespace Wrapper.Core.Covers.Cushions;
 
 /// <summary>A box cushion from two panels with boxed corners, seamed at mid-depth, zip across the back (handbook §4.3).</summary>
-public sealed class BoxCushionTwoPanels : BoxCushion
+public class BoxCushionTwoPanels : BoxCushion
 {
     /// <inheritdoc/>
     public override string Key => "box-cushion-two-panels";
@@ -17,7 +17,10 @@ public sealed class BoxCushionTwoPanels : BoxCushion
     public override string When => "Two pieces and no strips: a seam at mid-depth all round. Pile and print run the same way on both faces, and any straight-sided outline can be followed.";
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Choice> Choices { get; } = [.. OutlineShapes.Choices, .. EaseSchools.Choices, BoxedSheet.Corners, Usual.PanelGrain];
+    public override IReadOnlyList<Choice> Choices => PanelChoices;
+
+    /// <summary>The choices of this school.</summary>
+    private protected static IReadOnlyList<Choice> PanelChoices { get; } = [.. OutlineShapes.Choices, .. EaseSchools.Choices, BoxedSheet.Corners, Usual.PanelGrain];
 
     /// <inheritdoc/>
     public override IEnumerable<Problem> Check(Reading reading)
@@ -40,6 +43,7 @@ public sealed class BoxCushionTwoPanels : BoxCushion
         {
             Grain = Usual.GrainOf(reading.Option("panelGrain")),
             TurnedOver = true,
+            MayBeJoined = JoinsPanels,
             Notches = [.. sheet.Sides.Select(side => new Notch(side, sheet.Top.Outline.LengthOf(side).Over(2)))],
         };
         List<Seam> seams =

@@ -98,6 +98,7 @@ internal static class Cord
         new(key, name, quantity, new Dictionary<string, Working> { ["width"] = width, ["height"] = height }, d => Outline.Rectangle(d["width"], d["height"]))
         {
             Grain = Grain.Either,
+            Role = ClothRole.CordCovering,
         };
 
     private static int Strips(Length covered, Length each) => Math.Max(1, (int)((covered.Ticks + each.Ticks - 1) / each.Ticks));

@@ -28,7 +28,7 @@ public sealed class PillowcaseCushion : BoxCushion
         Choice.Of("pillowCorners", "Front corners", "Corners",
             new Option("boxed", "Boxed", "Square corners cut out by the corner rule: the cushion keeps its edges."),
             new Option("plain", "Plain", "Seamed straight round; the corners stand out a little like ears, or are pinned off.")),
-        Choice.OfLength("wrapOver", "Folded in, beyond the depth by", "Wrapped end", Length.Inches(3), 75, Usual.UpTo(24, "3", "7.5", zero: true)),
+        Choice.OfLength("wrapOver", "Folded in, beyond the depth by", "Wrapped end", Length.Inches(3), 75, Usual.UpTo(24, "3", "7.5", zero: true)) with { Adjustable = Length.Inches(1) },
         Choice.Of("closing", "Held by", "Wrapped end",
             new Option("pins", "Pins", "Twisted pins, or nothing where the cushion stands against a back."),
             new Option("hook-and-loop", "Hook-and-loop", "A strip along the end, sewn to both sides."),

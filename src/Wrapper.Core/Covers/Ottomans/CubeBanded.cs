@@ -61,7 +61,7 @@ public sealed class CubeBanded : Ottoman
         Piece[] pieces =
         [
             top, Side("front", "side, front and back", 2, w - (2 * b)), Side("side", "side, left and right", 2, l - (2 * b)),
-            Side("band", "corner band", 4, 2 * b) with { Notches = [new("upper", b.Value), new("lower", b.Value)], Note = "Notch the middle of both ends: the dart meets it." },
+            Side("band", "corner band", 4, 2 * b) with { Role = ClothRole.Contrast, Notches = [new("upper", b.Value), new("lower", b.Value)], Note = "Notch the middle of both ends: the dart meets it." },
         ];
         // Half the width, or all that the bands leave of it.
         Working gap = new Extreme(Larger: false, w / 2, w - (2 * b)).As("gap", "gap for filling");

@@ -23,13 +23,7 @@ public abstract class Ottoman : MakeUp
     public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } = [Usual.Seam];
 
     /// <inheritdoc/>
-    public override Sketch Sketch(Reading reading)
-    {
-        var (w, l, h) = (reading.Known("W") ?? Length.Inches(20), reading.Known("L") ?? Length.Inches(20), reading.Known("H") ?? Length.Inches(17));
-        var plan = new PlanDrawing(Outline.Rectangle(w, l), [new("W", new(Length.Zero, Length.Zero), new(w, Length.Zero)), new("L", new(w, Length.Zero), new(w, l))]);
-        var box = PrismSketch.Of(plan, h);
-        return box with { Dimensions = [.. box.Dimensions.Select(line => line.Measure == "T" ? line with { Measure = "H" } : line)] };
-    }
+    public override Sketch Sketch(Reading reading) => PrismSketch.Box(reading, "H", 20, 20, 17);
 
     /// <summary>An example in the job's unit.</summary>
     private protected static string Example(Reading reading, string inches, string centimetres) => reading.Unit.IsInches() ? inches : centimetres;
@@ -37,7 +31,7 @@ public abstract class Ottoman : MakeUp
     /// <summary>How the cover is held under the body (handbook §5): the return beneath, and hook-and-loop less a gap at each leg.</summary>
     private protected static IReadOnlyList<Choice> Beneath { get; } =
     [
-        Choice.OfLength("under", "Return beneath, hem included", "Beneath", Length.Inches(3), 75, Usual.UpTo(12, "3", "7.5", zero: true)) with { Note = "What turns under the body, with its hem or the turning for hook-and-loop." },
+        Choice.OfLength("under", "Return beneath, hem included", "Beneath", Length.Inches(3), 75, Usual.UpTo(12, "3", "7.5", zero: true)) with { Adjustable = Length.Inches(1), Note = "What turns under the body, with its hem or the turning for hook-and-loop." },
         Choice.Of("fastening", "Held by", "Beneath",
             new Option("hook-and-loop", "Hook-and-loop", "Comes off for washing: the upper row first, the turning trimmed under its midline, then the lower row."),
             new Option("none", "Nothing", "A loose cover that stands by itself, or is tacked.")),

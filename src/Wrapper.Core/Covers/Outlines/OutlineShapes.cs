@@ -41,11 +41,7 @@ internal static class OutlineShapes
         new Measure("N", "width behind", "Across the body, behind the ears.", LengthLimits.Item).When("shape", "tee", "ell"),
         new Measure("E", "ear", "Front to back of the part that stands out.", LengthLimits.Item).When("shape", "tee", "ell"),
         new Measure("b", "bow", "How far the middle of the curve stands out beyond its corners.", LengthLimits.Item).When("shape", "bow", "curved-end"),
-        .. Enumerable.Range(1, TaperedShape.MostStations).SelectMany(n => new[]
-        {
-            new Measure($"f{n}", $"station {n}, from the front", "How far behind the front edge the width is taken.", LengthLimits.Item).When("stations", [.. From(n)]),
-            new Measure($"w{n}", $"station {n}, width", "Side to side at that distance from the front.", LengthLimits.Item).When("stations", [.. From(n)]),
-        }),
+        .. TaperedShape.StationMeasures("How far behind the front edge the width is taken.", "Side to side at that distance from the front."),
         new Measure("O", "traced outline", "Points x, y from the front left, one a line; behind a point arc or hollow and its radius where the way to it is curved. Or an SVG path.", LengthLimits.Item) { Kind = MeasureKind.Outline, ShownWhen = new Condition("shape", ["traced"]) },
         new Measure("r", "corner radius", "Only if the corners are rounded: from where the side stops being straight to where it would have met the front.", new LengthLimits(Length.Zero, Length.Inches(120), "3", "8"), Optional: true).When("shape", "rectangle"),
         new Measure("V", "width at the back", "To check: side to side at the back.", LengthLimits.Item, Optional: true).When("square", "yes"),
@@ -53,9 +49,6 @@ internal static class OutlineShapes
         new Measure("X1", "diagonal", "To check: from the front left corner to the back right one.", LengthLimits.Item, Optional: true).When("square", "yes"),
         new Measure("X2", "other diagonal", "To check: from the front right corner to the back left one.", LengthLimits.Item, Optional: true).When("square", "yes"),
     ];
-
-    // Station n is asked while n stations or more are.
-    private static IEnumerable<string> From(int n) => Enumerable.Range(n, TaperedShape.MostStations - n + 1).Select(count => $"{count}");
 
     /// <summary>What is wrong with the outline as measured.</summary>
     public static IEnumerable<Problem> Check(Reading reading)

@@ -33,6 +33,16 @@ internal static class PrismSketch
         bool Low(Point p) => p.Y == bottom || p.X == right || p.Y < Length.Zero;
     }
 
+    /// <summary>A plain box by measures W, L and <paramref name="up"/>; so many inches stand in for what is not measured yet.</summary>
+    public static Sketch Box(Reading reading, string up, int usualWidth, int usualLength, int usualHeight)
+    {
+        Length Or(string key, int usual) => reading.Known(key) ?? Length.Inches(usual);
+        var (w, l) = (Or("W", usualWidth), Or("L", usualLength));
+        var plan = new PlanDrawing(Outline.Rectangle(w, l), [new("W", new(Length.Zero, Length.Zero), new(w, Length.Zero)), new("L", new(w, Length.Zero), new(w, l))]);
+        var box = Of(plan, Or(up, usualHeight));
+        return box with { Dimensions = [.. box.Dimensions.Select(line => line.Measure == "T" ? line with { Measure = up } : line)] };
+    }
+
     private static Point Project(Point plan, Length height) => new(plan.X + plan.Y.Scaled(Back), plan.Y.Scaled(Rise) + height);
 
     private static IReadOnlyList<Point> Flat(Curve curve)

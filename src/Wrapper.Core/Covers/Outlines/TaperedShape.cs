@@ -12,6 +12,13 @@ internal sealed class TaperedShape : SeatShape
 {
     public const int MostStations = 3;
 
+    /// <summary>Where each station lies and how wide it is there; station n is asked while n of them or more are.</summary>
+    public static IEnumerable<Measure> StationMeasures(string where, string width) => Enumerable.Range(1, MostStations).SelectMany(n => new[]
+    {
+        new Measure($"f{n}", $"station {n}, distance", where, LengthLimits.Item).When("stations", Usual.AtLeast(n, MostStations)),
+        new Measure($"w{n}", $"station {n}, width", width, LengthLimits.Item).When("stations", Usual.AtLeast(n, MostStations)),
+    });
+
     public override string Key => "tapered";
 
     public override string Name => "Tapered";
@@ -75,7 +82,8 @@ internal sealed class TaperedShape : SeatShape
 
     private static IEnumerable<int> Stations(Reading reading) => Enumerable.Range(1, MostStations).Where(n => reading.Has($"f{n}") && reading.Has($"w{n}"));
 
-    private static Outline Of(Length front, Length back, Length length, IReadOnlyList<(Length From, Length Width)> stations, bool smooth)
+    /// <summary>Front, stations and back of these widths; the sides straight from one to the next, or one smooth curve.</summary>
+    public static Outline Of(Length front, Length back, Length length, IReadOnlyList<(Length From, Length Width)> stations, bool smooth)
     {
         var middle = front.Over(2);
         List<Point> side = [At(front, Length.Zero), .. stations.Select(s => At(middle + s.Width.Over(2), s.From)), At(middle + back.Over(2), length)];

@@ -1,0 +1,91 @@
+using Wrapper.Core.Covers.Outlines;
+using Wrapper.Core.Jobs;
+using Wrapper.Core.Lengths;
+using Wrapper.Core.Patterns;
+
+namespace Wrapper.Core.Covers.Beds;
+
+/// <summary>A fitted sheet for a bed, cot or pad: one sheet, boxed corners, tucked beneath and held by elastic (handbook §7.2).</summary>
+public sealed class FittedSheet : MakeUp
+{
+    /// <inheritdoc/>
+    public override string Key => "fitted-sheet";
+
+    /// <inheritdoc/>
+    public override string Name => "Fitted sheet";
+
+    /// <inheritdoc/>
+    public override string Family => Bedding.Family;
+
+    /// <inheritdoc/>
+    public override int Rank => 10;
+
+    /// <inheritdoc/>
+    public override string When => "For mattresses, cot mattresses and flat pads: one sheet, four corners, elastic beneath.";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Measure> Measures { get; } =
+    [
+        new("W", "width", "Side to side, over the fullest part.", LengthLimits.Item),
+        new("L", "length", "From head to foot.", LengthLimits.Item),
+        new("T", "height", "From the top edge to the lower edge of the mattress.", new LengthLimits(new Length(1), Length.Inches(60), "7", "18")),
+    ];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Choice> Choices { get; } =
+    [
+        Bedding.For,
+        Choice.OfLength("tuck", "Tuck beneath", "Edge", Length.Inches(3), 75, Usual.UpTo(12, "3", "7.5", zero: true)) with { Adjustable = Length.Inches(0, 1, 2), Note = "2 to 4 in is usual." },
+        Elastic.Edge,
+        .. Elastic.Choices,
+        BoxedSheet.Corners with { Default = "square-drop" },
+        Usual.PanelGrain,
+        WidthJoins.School with { Default = "strip" },
+    ];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } = [Usual.Seam, Elastic.Casing];
+
+    /// <inheritdoc/>
+    public override Sketch Sketch(Reading reading) => PrismSketch.Box(reading, "T", 36, 75, 8);
+
+    /// <inheritdoc/>
+    public override IEnumerable<Problem> Check(Reading reading)
+    {
+        var s = reading.Allowance("s").Value;
+        foreach (var side in new[] { "W", "L" })
+            if (reading.Measure(side).Value <= 4 * s)
+                yield return reading.Refuse($"measures.{side}", $"no more than four seam allowances ({reading.Say(4 * s)}): nothing is left of the top between its corners", reading.Unit.IsInches() ? "31 1/2" : "80");
+        if (Fall(reading).Value <= s)
+            yield return reading.Refuse("measures.T", $"height and tuck together are no more than one seam allowance ({reading.Say(s)})", reading.Unit.IsInches() ? "7" : "18");
+    }
+
+    /// <inheritdoc/>
+    public override Pattern Draft(Reading reading)
+    {
+        var top = RectangleShape.Of(reading.Measure("W"), reading.Measure("L"), Sum.Of());
+        var sheet = BoxedSheet.BySchool(reading, top, Fall(reading), "sheet");
+        var piece = sheet.Piece("sheet", "sheet", 1, side => Elastic.Allowance(reading, "sheet", side)) with { Grain = Usual.GrainOf(reading.Option("panelGrain")), MayBeJoined = true };
+        List<Seam> seams = [.. sheet.CornerSeams("sheet", 1, "")];
+        var hem = sheet.Top.Perimeter.As("hem", "hem perimeter");
+        return new Pattern
+        {
+            Pieces = [piece],
+            Seams = seams,
+            Uses = [.. sheet.Sides.Select(side => new Use(EdgeUse.Hem, new Run("sheet", 1, side) { Drafted = sheet.Top.Lengths[side].Value }))],
+            Finished = [("finished width", sheet.Top.Width), ("finished length", sheet.Top.Depth), ("finished drop", sheet.Fall), ("hem perimeter", hem)],
+            Notions = [.. Elastic.Notions(reading, hem, Fall(reading), corners: 4), Making.Thread.Of(seams)],
+            Steps =
+            [
+                new("Cut the sheet; mark every corner.", []),
+                new("Sew the corners, right sides together, and finish them.", [.. seams.Select(seam => seam.Name)]),
+                new("Try it on before hem or elastic.", []),
+                .. Elastic.Steps(reading),
+            ],
+            Remarks = [.. Bedding.Cautions(reading.Chosen("for", "cot"), corded: false), .. sheet.Remarks(reading), .. Elastic.Remarks(reading), Usual.Blades],
+        };
+    }
+
+    // Down the side and beneath: from the top's edge to the hem line.
+    private static Working Fall(Reading reading) => reading.Measure("T") + Working.Of("t", "tuck beneath", reading.Choice("tuck"));
+}

@@ -1,0 +1,97 @@
+using Wrapper.Core.Covers.Outlines;
+using Wrapper.Core.Jobs;
+using Wrapper.Core.Lengths;
+using Wrapper.Core.Patterns;
+
+namespace Wrapper.Core.Covers.Tables;
+
+/// <summary>A centre panel, faced and turned, that is top-stitched on to a finished cover (handbook §9.6).</summary>
+public sealed class CentrePanel : MakeUp
+{
+    /// <inheritdoc/>
+    public override string Key => "centre-panel";
+
+    /// <inheritdoc/>
+    public override string Name => "Faced and applied";
+
+    /// <inheritdoc/>
+    public override string Family => "Centre panel for a table cover";
+
+    /// <inheritdoc/>
+    public override string When => "A disc or a square in another cloth, laid on the finished cover: its edge is turned by a facing, so it needs no hem.";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Measure> Measures { get; } =
+    [
+        new Measure("d", "diameter", "Finished, across the middle.", LengthLimits.Item).When("shape", "round"),
+        new Measure("W", "side", "Finished, edge to edge.", LengthLimits.Item).When("shape", "square"),
+    ];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Choice> Choices { get; } =
+    [
+        Choice.Of("shape", "Panel", "Panel", new Option("round", "Round", "A disc."), new Option("square", "Square", "Four equal sides.")) with { OnMeasure = true },
+    ];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } = [TableCover.TableSeam];
+
+    /// <inheritdoc/>
+    public override Sketch Sketch(Reading reading)
+    {
+        var (w, o) = (reading.Known(IsRound(reading) ? "d" : "W") ?? Length.Inches(20), Length.Zero);
+        return IsRound(reading)
+            ? PrismSketch.Of(new PlanDrawing(RoundShape.Circle(w), [new("d", new(o, w.Over(2)), new(w, w.Over(2)))]), o)
+            : PrismSketch.Of(new PlanDrawing(Outline.Rectangle(w, w), [new("W", new(o, o), new(w, o))]), o);
+    }
+
+    /// <inheritdoc/>
+    public override IEnumerable<Problem> Check(Reading reading)
+    {
+        var (key, s) = (IsRound(reading) ? "d" : "W", reading.Allowance("s").Value);
+        if (reading.Measure(key).Value <= 8 * s)
+            yield return reading.Refuse($"measures.{key}", $"no more than eight seam allowances ({reading.Say(8 * s)}): it cannot be turned through its slit", reading.Unit.IsInches() ? "20" : "50");
+    }
+
+    /// <inheritdoc/>
+    public override Pattern Draft(Reading reading)
+    {
+        var size = reading.Measure(IsRound(reading) ? "d" : "W");
+        var slit = (size / 8).As("slit", "slit to turn it through");
+        Piece Layer(string key, string name) => IsRound(reading)
+            ? RoundTable.Disc(key, name, 1, size, edge => reading.EdgeAllowance("s", key, edge))
+            : Usual.Rectangle(key, name, 1, size, size, edge => reading.EdgeAllowance("s", key, edge));
+        var (panel, facing) = (Layer("panel", "panel"), Layer("facing", "facing"));
+        var (middle, half) = (size.Value.Over(2), slit.Value.Over(2));
+        var (from, to) = (new Point(middle - half, middle), new Point(middle + half, middle));
+        facing = facing with
+        {
+            Role = ClothRole.SecondFace,
+            Grain = Grain.Either,
+            Lines = [new InnerLine("mark", from, to)],
+            Sizes = [.. facing.Sizes, new Size("slit", SizeKind.Finished, slit, from, to)],
+            Note = "Cut by the panel as its template; the slit is cut after both are sewn together.",
+        };
+        var edge = IsRound(reading) ? size.TimesPi() / 4 : size;
+        List<Seam> seams = [.. panel.Stitch.Edges.Select(each => Usual.Join($"{each.Name} edge", ("panel", 1, each.Name), ("facing", 1, each.Name), edge))];
+        return new Pattern
+        {
+            Pieces = [panel, facing],
+            Seams = seams,
+            Finished = [(IsRound(reading) ? "finished diameter" : "finished side", size), ("slit", slit), ("round the edge", Sum.Of(seams.Select(seam => seam.Drafted)))],
+            // Sewn together once, then stitched on all round.
+            Notions = [Making.Thread.Of(seams.Concat(seams))],
+            Steps =
+            [
+                new("Cut the panel; cut the facing by it.", []),
+                new("Sew panel and facing together all round, right sides facing; trim, clip, slit the facing in its middle.", [.. seams.Select(seam => seam.Name)]),
+                new("Turn through the slit and press.", []),
+                new("Lay the panel on the finished cover in its place, measured from every edge; pin each quarter, then between.", []),
+                new("Top-stitch all round, close to the edge.", []),
+            ],
+            Remarks = [Usual.HotIron, Usual.Blades],
+        };
+    }
+
+    private static bool IsRound(Reading reading) => reading.Chosen("shape", "round");
+}

@@ -1,0 +1,151 @@
+using Wrapper.Core.Covers.Outlines;
+using Wrapper.Core.Jobs;
+using Wrapper.Core.Lengths;
+using Wrapper.Core.Patterns;
+
+namespace Wrapper.Core.Covers.Tables;
+
+/// <summary>What covers of a round table share (handbook §9.5).</summary>
+public abstract class RoundTable : MakeUp
+{
+    /// <inheritdoc/>
+    public override string Family => "Round table";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Measure> Measures { get; } =
+    [
+        new("d", "diameter", "Across the top, through the middle, both ways.", LengthLimits.Item),
+        new("H", "drop", "From the top's edge down to where the hem shall be.", LengthLimits.Item) { Adjustable = Length.Inches(1) },
+    ];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } = [TableCover.TableSeam, new("h", "Hem", AllowanceRole.Hem, Length.Inches(0, 1, 2), Length.Millimetres(12)) { Adjustable = Length.Inches(0, 1, 4) }];
+
+    /// <inheritdoc/>
+    public override Sketch Sketch(Reading reading)
+    {
+        var d = reading.Known("d") ?? Length.Inches(36);
+        var plan = new PlanDrawing(RoundShape.Circle(d), [new("d", new(Length.Zero, d.Over(2)), new(d, d.Over(2)))]);
+        var drawn = PrismSketch.Of(plan, reading.Known("H") ?? Length.Inches(12));
+        return drawn with { Dimensions = [.. drawn.Dimensions.Select(line => line.Measure == "T" ? line with { Measure = "H" } : line)] };
+    }
+
+    /// <inheritdoc/>
+    public override IEnumerable<Problem> Check(Reading reading)
+    {
+        if (reading.Allowance("h").Value >= reading.Measure("H").Value)
+            yield return reading.Refuse("allowances.h", $"the hem takes the whole drop ({reading.Say(reading.Measure("H").Value)})", reading.Unit.IsInches() ? "1/2" : "1.2");
+        if (reading.Measure("d").Value <= 4 * reading.Allowance("s").Value)
+            yield return reading.Refuse("measures.d", "no more than four seam allowances", reading.Unit.IsInches() ? "36" : "90");
+    }
+
+    /// <summary>The four quarters of a disc of <paramref name="diameter"/> as a piece.</summary>
+    internal static Piece Disc(string key, string name, int quantity, Working diameter, Func<string, Working> allowance) =>
+        new Piece(key, name, quantity, new Dictionary<string, Working> { ["diameter"] = diameter }, d => RoundShape.Circle(d["diameter"]))
+        {
+            Allowances = Quarters.ToDictionary(edge => edge, allowance),
+            Note = "Cut from a quarter fold, the tape held at the folded middle.",
+        }.Measured(diameter, diameter, "diameter", "diameter the other way");
+
+    private protected static readonly string[] Quarters = ["front", "right", "back", "left"];
+}
+
+/// <summary>One circle that drapes, joined of a centre and equal sides where the cloth is narrower.</summary>
+public sealed class RoundTableDraped : RoundTable
+{
+    /// <inheritdoc/>
+    public override string Key => "round-table-draped";
+
+    /// <inheritdoc/>
+    public override string Name => "One circle, draped";
+
+    /// <inheritdoc/>
+    public override int Rank => 30;
+
+    /// <inheritdoc/>
+    public override string When => "Soft folds all round and only a hem to sew; wider than the cloth, its joins hang in the drop, off the centre.";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Choice> Choices { get; } = [WidthJoins.School];
+
+    /// <inheritdoc/>
+    public override Pattern Draft(Reading reading)
+    {
+        var diameter = (reading.Measure("d") + (2 * reading.Measure("H"))).As("D", "diameter to the hem");
+        var disc = Disc("circle", "circle", 1, diameter, edge => reading.EdgeAllowance("h", "circle", edge)) with { MayBeJoined = true, Grain = Grain.Either };
+        var quarter = (diameter.TimesPi() / 4).As("q", "quarter of the hem");
+        return new Pattern
+        {
+            Pieces = [disc],
+            Seams = [],
+            Uses = [.. Quarters.Select(edge => new Use(EdgeUse.Hem, new Run("circle", 1, edge) { Drafted = quarter.Value }))],
+            Finished = [("finished diameter", diameter), ("hem", 4 * quarter)],
+            Notions = [],
+            Steps = [new("Cut the circle from a quarter fold; mark the middle.", []), new("Ease the hem under and sew it; on curves a narrow hem lies flattest.", [])],
+            Remarks = [Usual.Blades],
+        };
+    }
+}
+
+/// <summary>A round top with a skirt gathered to it.</summary>
+public sealed class RoundTableSkirted : RoundTable
+{
+    /// <inheritdoc/>
+    public override string Key => "round-table-skirted";
+
+    /// <inheritdoc/>
+    public override string Name => "Top and gathered skirt";
+
+    /// <inheritdoc/>
+    public override int Rank => 31;
+
+    /// <inheritdoc/>
+    public override string When => "A flat top and a full skirt to the floor, from any width of cloth.";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Choice> Choices { get; } =
+    [
+        Choice.OfCount("fullness", "Fullness of the skirt, per cent", "Skirt", 150, 100, 300) with { Note = "150 gathers one and a half times round into once." },
+        WidthJoins.School,
+    ];
+
+    /// <inheritdoc/>
+    public override Pattern Draft(Reading reading)
+    {
+        var d = reading.Measure("d");
+        var quarter = (d.TimesPi() / 4).As("q", "quarter of the top");
+        var round = 4 * quarter;
+        var full = new Percentage(reading.Count("fullness"), round).As("skirt", "skirt, ungathered");
+        // As many equal widths as the cloth asks for, never one that would have to be joined to itself.
+        var whole = (reading.Usable() - (2 * reading.Allowance("s"))).Value;
+        var widths = Math.Max(1, (int)((full.Value.Ticks + whole.Ticks - 1) / Math.Max(1, whole.Ticks)));
+        var top = Disc("top", "top", 1, d, edge => reading.EdgeAllowance("s", "top", edge)) with { MayBeJoined = true, Grain = Grain.Either };
+        var skirt = Usual.Rectangle("skirt", "skirt width", widths, full / widths, reading.Measure("H"), edge => reading.EdgeAllowance(edge == "lower" ? "h" : "s", "skirt", edge), "width", "height");
+        var instances = Enumerable.Range(1, widths).ToList();
+        List<Seam> seams =
+        [
+            .. instances.Select(n => Usual.Join($"skirt join {n}", ("skirt", n, "right"), ("skirt", (n % widths) + 1, "left"), reading.Measure("H"))),
+            new("top to skirt", SeamKind.Gather, [.. instances.Select(n => new Run("skirt", n, "upper"))], [.. Quarters.Select(edge => new Run("top", 1, edge))], round)
+            {
+                // What the widths lose as drawn, so that rounding of their division is not taken for a fault.
+                Swallowed = (widths * (full / widths).Value) - round.Value,
+            },
+        ];
+        return new Pattern
+        {
+            Pieces = [top, skirt],
+            Seams = seams,
+            Uses = [.. Usual.Left(EdgeUse.Hem, "skirt", widths, "lower").Select(use => use with { Run = use.Run with { Drafted = (full / widths).Value } })],
+            Finished = [("finished diameter", d), ("round the top", round), ("skirt, ungathered", full)],
+            Notions = [Making.Thread.Of(seams)],
+            Steps =
+            [
+                new("Cut the top from a quarter fold, and the skirt widths; mark top and skirt in quarters.", []),
+                new("Join the skirt widths into a ring; finish the seams.", [.. instances.Select(n => $"skirt join {n}")]),
+                new("Gather the skirt's upper edge to the top, quarter on quarter, and sew it.", ["top to skirt"]),
+                new("Try it on; turn the hem and sew it.", []),
+            ],
+            Remarks = [Usual.Blades],
+        };
+    }
+}

@@ -1,0 +1,138 @@
+using Wrapper.Core.Lengths;
+using Wrapper.Core.Patterns;
+
+namespace Wrapper.Core.Lay;
+
+/// <summary>The pieces of one cloth made ready: sorted into kinds, and the different ways of laying them.</summary>
+internal sealed class LaySet
+{
+    // Up to so many pieces every lay is tried, and with more pieces than the second number each order is laid by boxes only.
+    private const int FewEnough = 12, TooManyOutlines = 600, MostWays = 300_000;
+
+    private readonly LayCloth cloth, whole;
+    private readonly List<(LayPiece Piece, Kind Kind)> fit;
+    private readonly IReadOnlyList<Misfit> misfits;
+    private readonly ILookup<Kind, LayPiece> ofKind;
+    private readonly List<Kind> kinds;
+    private readonly List<Box> boxes;
+    private readonly Lazy<Placed> hand;
+
+    public LaySet(IReadOnlyList<LayPiece> pieces, LayCloth cloth)
+    {
+        (this.cloth, whole) = (cloth, cloth.WithGap());
+        // One kind for each outline: the turned-over half of a pair is a kind of its own.
+        var known = new Dictionary<(Outline, Grain, ClothRole), Kind>();
+        var all = pieces.Select(piece =>
+        {
+            if (!known.TryGetValue((piece.Cut, piece.Grain, piece.Role), out var kind)) known[(piece.Cut, piece.Grain, piece.Role)] = kind = Kind.Of(piece, whole);
+            return (Piece: piece, Kind: kind);
+        }).ToList();
+        misfits = [.. all.Where(pair => pair.Kind.Ways.Count == 0).Select(pair => TooLarge(pair.Piece))];
+        fit = [.. all.Where(pair => pair.Kind.Ways.Count > 0)];
+        ofKind = fit.ToLookup(pair => pair.Kind, pair => pair.Piece);
+        kinds = [.. ofKind.Select(group => group.Key)];
+        boxes = [.. kinds.Select(kind => new Box([.. kind.Ways.Select((way, at) => (at, way.Region.Width, way.Region.Height)).DistinctBy(way => (way.Width, way.Height))], ofKind[kind].Count()))];
+        hand = new(() => Rows.Lay(fit, whole));
+    }
+
+    public int Count => fit.Count;
+
+    public Placed Hand => hand.Value;
+
+    public Length HandLength => WithoutGap(Hand).Length;
+
+    private int Cells => ofKind.Sum(group => group.Key.Ways[0].Region.Cells.Length * group.Count());
+
+    private bool IsRectangles => kinds.All(kind => kind.IsRectangle);
+
+    /// <summary>Lays by the outlines themselves, each in an order in which good ones are found; small pieces slip into the cut-outs of large ones.</summary>
+    public IEnumerable<Func<Placed?>> Outlined(CancellationToken stop)
+    {
+        if (fit.Count == 0 || fit.Count > TooManyOutlines || (IsRectangles && cloth.IsPlain)) return [];
+        Func<Kind, long>[] keys =
+        [
+            kind => kind.Ways[0].Region.Height,
+            kind => kind.Ways[0].Region.Width,
+            kind => (long)(kind.Area / Length.TicksPerInch),
+            kind => Math.Max(kind.Ways[0].Region.Width, kind.Ways[0].Region.Height),
+            kind => kind.Ways[0].Region.Width + kind.Ways[0].Region.Height,
+            kind => kind.Ways.Min(way => way.Region.Height),
+        ];
+        // What an order costs grows with the rectangles that pieces are covered by: slants and curves have many.
+        var (few, some) = (fit.Count <= 80 && Cells <= 300, fit.Count <= 200 && Cells <= 1200);
+        var orders = keys.Take(cloth.IsPlain ? (few ? 3 : some ? 1 : 0) : few ? keys.Length : some ? 3 : 1)
+            .Select(key => fit.OrderByDescending(pair => key(pair.Kind)).ThenByDescending(pair => pair.Kind.Area)).ToList();
+        // Where a repeat leaves strips between matched pieces, what need not match may come first.
+        if (cloth.Repeat is not null && some) orders.AddRange(keys.Take(2).Select(key => fit.OrderByDescending(pair => key(pair.Kind)).ThenBy(pair => pair.Kind.IsMatched)));
+        return orders.Select(order => (Func<Placed?>)(() => BottomLeft.Lay(order, whole, stop)));
+    }
+
+    /// <summary>Lays by the outlines in an order by size that is shaken a little: each a quarter larger or smaller at most.</summary>
+    public Placed? Shaken(int seed, CancellationToken stop)
+    {
+        if (fit.Count == 0 || fit.Count > TooManyOutlines) return null;
+        var random = new Random(seed);
+        return BottomLeft.Lay(fit.OrderByDescending(pair => (seed % 2 == 0 ? pair.Kind.Area : pair.Kind.Ways[0].Region.Height) * (0.75 + (random.NextDouble() / 2))), whole, stop);
+    }
+
+    /// <summary>Lays by boxes, following so many side by side.</summary>
+    public Placed? Followed(int width, CancellationToken stop, long aim = long.MaxValue, int weight = 10, int branches = 4)
+    {
+        if (fit.Count == 0) return null;
+        return new BeamSearch(boxes, whole.Usable.Ticks).Find(aim, width, branches, weight, stop) is { } found ? Laid(found.Spots, found.Reached) : null;
+    }
+
+    /// <summary>Lays by boxes, bettered by exchanges in their order.</summary>
+    public Placed? Exchanged(int seed, int rounds, int steps, CancellationToken stop)
+    {
+        if (fit.Count == 0) return null;
+        var search = new OrderSearch(boxes, whole.Usable.Ticks, seed);
+        search.Run(rounds, steps, LowerBound.Of([.. fit.Select(pair => pair.Kind)], whole), stop);
+        return Laid(search.Spots(), search.Length);
+    }
+
+    /// <summary>The lay as it is told: few rectangles proven or bettered, the gap taken off again, the bound beside it.</summary>
+    public ClothLay Finished(Placed best, CancellationToken stop)
+    {
+        var shortest = LowerBound.Of([.. fit.Select(pair => pair.Kind)], whole);
+        if (fit.Count is > 0 and <= FewEnough && IsRectangles && cloth.IsPlain && best.Length.Ticks > shortest)
+        {
+            var (spots, length, proven) = new ExactLay(boxes, whole.Usable.Ticks).Find(best.Length.Ticks, shortest, MostWays, stop);
+            if (spots is not null) best = Laid(spots, length);
+            if (proven) shortest = best.Length.Ticks;
+        }
+        return new ClothLay(WithoutGap(best), WithoutGap(Hand), WithoutGap(new Placed([], new Length(shortest))).Length, misfits);
+    }
+
+    /// <summary>The same lay closed up where boxes are more than their outline: what lies lowest is laid first, by its outline.</summary>
+    public Placed Nested(Placed laid, CancellationToken stop)
+    {
+        if (IsRectangles || fit.Count > TooManyOutlines || laid.Placements.Count < fit.Count) return laid;
+        var at = laid.Placements.ToDictionary(placement => placement.Id);
+        var nested = BottomLeft.Lay(fit.OrderBy(pair => at[pair.Piece.Id].Y).ThenBy(pair => at[pair.Piece.Id].X), whole, stop);
+        return nested.Length < laid.Length ? nested : laid;
+    }
+
+    private Placed Laid(List<Spot> spots, long reached)
+    {
+        var waiting = kinds.Select(kind => new Queue<LayPiece>(ofKind[kind])).ToList();
+        return new Placed([.. spots.Select(spot => new Placement(waiting[spot.Box].Dequeue().Id, kinds[spot.Box].Ways[boxes[spot.Box].Ways[spot.Way].Turns].Turns, new Length(spot.X), new Length(spot.Y)))], new Length(reached));
+    }
+
+    // The gap above the last pieces is none; each article ends a gap earlier.
+    private Placed WithoutGap(Placed lay)
+    {
+        if (!cloth.Gap.IsPositive) return lay;
+        Length Before(Length y) => whole.Article is { } one ? new Length(y.Ticks / one.Ticks * cloth.Gap.Ticks) : Length.Zero;
+        var end = lay.Length.IsPositive ? lay.Length - cloth.Gap : Length.Zero;
+        return new Placed([.. lay.Placements.Select(at => at with { Y = at.Y - Before(at.Y) })], end - Before(end));
+    }
+
+    private static Misfit TooLarge(LayPiece piece)
+    {
+        var (left, bottom, right, top) = piece.Cut.Bounds();
+        var (wide, high) = (right - left, top - bottom);
+        var turned = piece.Grain == Grain.Across || (piece.Grain == Grain.Either && high < wide);
+        return new Misfit(piece.Id, piece.Label, turned ? high : wide, turned ? wide : high);
+    }
+}

@@ -1,0 +1,70 @@
+using Wrapper.Core.Lengths;
+
+namespace Wrapper.Core.Lay;
+
+/// <summary>Whether pieces can stay where they are pinned, and where a piece that is moved by hand comes to rest.</summary>
+public static class Pinning
+{
+    // A piece that is let go this near to an edge is put against it.
+    private static readonly Length Near = Length.Inches(0, 5, 8);
+
+    /// <summary>
+    /// Why a pin cannot be kept; null where it can: the piece must lie on the cloth, in a way that it may lie, off every flaw, and clear of what is pinned by <paramref name="others"/>.
+    /// </summary>
+    public static string? Refusal(Placement pin, IReadOnlyDictionary<string, LayPiece> pieces, LayCloth cloth, IEnumerable<Placement> others)
+    {
+        if (!pieces.TryGetValue(pin.Id, out var piece)) return "there is no such piece any more";
+        var whole = cloth.WithGap();
+        // A way that looks the same is one way among those of its kind.
+        if (!MayLie(piece, pin.Turns, cloth)) return "the grain or the cloth's direction does not let it lie so";
+        var own = Region.Of(piece.Cut, pin.Turns, cloth.Gap.Ticks);
+        if (pin.X < Length.Zero || pin.Y < Length.Zero || pin.X.Ticks + own.Width > whole.Usable.Ticks) return "it would lie over the edge of the cloth";
+        if (cloth.Article is { } one && (pin.Y.Ticks % one.Ticks) + piece.Along(pin.Turns).Ticks > one.Ticks) return "it would reach over the end of an article";
+        foreach (var flaw in cloth.Flaws)
+            if (Meet(own, pin, Region.Rectangle(flaw.Across.Ticks, flaw.Along.Ticks), flaw.FromSelvedge, flaw.FromEnd)) return "it would lie on a flaw";
+        foreach (var other in others.Where(other => other.Id != pin.Id && pieces.ContainsKey(other.Id)))
+            if (Meet(own, pin, Region.Of(pieces[other.Id].Cut, other.Turns, cloth.Gap.Ticks), other.X, other.Y)) return $"it would lie on {pieces[other.Id].Label}, which is pinned";
+        return null;
+    }
+
+    /// <summary>The pins that can be kept, in their order, and the others with the reason.</summary>
+    public static (IReadOnlyList<Placement> Kept, IReadOnlyList<(Placement Pin, string Reason)> Refused) Sort(IEnumerable<Placement> pins, IReadOnlyList<LayPiece> pieces, LayCloth cloth)
+    {
+        var byId = pieces.ToDictionary(piece => piece.Id);
+        List<Placement> kept = [];
+        List<(Placement, string)> refused = [];
+        foreach (var pin in pins)
+            if (Refusal(pin, byId, cloth, kept) is { } reason) refused.Add((pin, reason));
+            else kept.Add(pin);
+        return (kept, refused);
+    }
+
+    /// <summary>Where a piece let go at (<paramref name="x"/>, <paramref name="y"/>) comes to rest: against a selvedge, the squared end or another piece if it is near one, exactly.</summary>
+    public static Placement Snapped(LayPiece piece, int turns, Length x, Length y, IReadOnlyDictionary<string, LayPiece> pieces, LayCloth cloth, IEnumerable<Placement> laid)
+    {
+        var (wide, high) = (piece.Across(turns), piece.Along(turns));
+        List<Length> across = [Length.Zero, cloth.Usable - wide], along = [Length.Zero];
+        foreach (var other in laid.Where(other => other.Id != piece.Id))
+        {
+            var marks = pieces[other.Id].MarksAt(other);
+            across.AddRange([marks.FromSelvedge, marks.ToSelvedge + cloth.Gap, marks.FromSelvedge - cloth.Gap - wide, marks.ToSelvedge - wide]);
+            along.AddRange([marks.FromEnd, marks.ToEnd + cloth.Gap, marks.FromEnd - cloth.Gap - high, marks.ToEnd - high]);
+        }
+        return new Placement(piece.Id, turns, Nearest(across, x), Nearest(along, y));
+    }
+
+    private static Length Nearest(List<Length> edges, Length at) => edges.Where(edge => (edge - at).Abs() <= Near && edge >= Length.Zero).OrderBy(edge => (edge - at).Abs()).FirstOrDefault(at);
+
+    private static bool MayLie(LayPiece piece, int turns, LayCloth cloth)
+    {
+        if (turns is < 0 or > 3) return false;
+        var region = Region.Of(piece.Cut, turns);
+        return Kind.Of(piece, cloth with { Gap = Length.Zero }).Ways.Any(way => way.Turns == turns || way.Region.SameAs(region));
+    }
+
+    private static bool Meet(Region a, Placement at, Region b, Length x, Length y)
+    {
+        var (dx, dy) = (at.X.Ticks - x.Ticks, at.Y.Ticks - y.Ticks);
+        return a.Cells.Any(own => b.Cells.Any(other => own.Left + dx < other.Right && other.Left < own.Right + dx && own.Bottom + dy < other.Top && other.Bottom < own.Top + dy));
+    }
+}

@@ -1,0 +1,60 @@
+using Wrapper.Core.Covers;
+using Wrapper.Core.Jobs;
+using Wrapper.Core.Lay;
+using Wrapper.Core.Lengths;
+using Wrapper.Server.Views;
+
+namespace Wrapper.Server.Api;
+
+/// <summary>A job, and one cloth of it.</summary>
+public sealed record WidthsRequest(JobDocument Job, string Cloth);
+
+/// <summary>A job, one cloth of it, and how much of that is there.</summary>
+public sealed record EnoughRequest(JobDocument Job, string Cloth, Entry Have);
+
+/// <summary>A cloth tried at one width; figures are null where <paramref name="Reason"/> says why it cannot be.</summary>
+public sealed record WidthView(LengthView Width, string Lying, bool Current, LengthView? Needed, LengthView? Bought, string? Cost, int Joins, int? Waste, string? Reason)
+{
+    internal static WidthView Of(WidthTried tried, JobDocument job) => new(
+        LengthView.Finished(tried.Width, job.Unit), tried.Lying, tried.Current,
+        tried.Needed is { } needed ? LengthView.Cloth(needed, job.Unit) : null,
+        tried.Bought is { } bought ? LengthView.Cloth(bought, job.Unit) : null,
+        tried.Cost is { } cost ? BuyingView.Money(cost, job) : null,
+        tried.Joins, tried.Waste, tried.Reason);
+}
+
+/// <summary>Whether so much cloth will do; <paramref name="Difference"/> is what stays over or is missing, <paramref name="Left"/> are the labels of pieces that find no room, with how many of each.</summary>
+public sealed record EnoughView(bool Fits, LengthView Have, LengthView Needed, LengthView Difference, IReadOnlyList<string> Left, IReadOnlyList<SavingView> Choices)
+{
+    internal static EnoughView Of(Enough enough, JobDocument job) => new(
+        enough.Fits, LengthView.Cloth(enough.Have, job.Unit), LengthView.Cloth(enough.Needed, job.Unit), LengthView.Cloth((enough.Have - enough.Needed).Abs(), job.Unit),
+        [.. enough.Left.GroupBy(piece => piece.Label).OrderBy(group => group.Key, StringComparer.Ordinal).Select(group => group.Count() == 1 ? group.Key : $"{group.Key} ({group.Count()} of them)")],
+        [.. enough.Choices.Select(saving => SavingView.Of(saving, job))]);
+}
+
+/// <summary>Questions about one cloth of a job: which width, and whether what is there will do.</summary>
+internal static class ClothEndpoints
+{
+    public static void Map(RouteGroupBuilder api)
+    {
+        api.MapPost("/widths", (WidthsRequest request, Drafting drafting, LayCache kept, CancellationToken superseded) =>
+                Refused(request.Job, request.Cloth) is { Count: > 0 } refused ? Problems.Fields(refused)
+                    : Results.Ok(Widths.Of(request.Job, request.Cloth, drafting, kept, superseded).Select(tried => WidthView.Of(tried, request.Job))))
+            .Produces<IEnumerable<WidthView>>().ProducesProblem(422).WithName("widths").WithSummary("One cloth of a job at every usual width, and with its panels lying either way: drafted and laid anew for each.");
+
+        api.MapPost("/enough", (EnoughRequest request, Drafting drafting, LayCache kept, CancellationToken superseded) =>
+            {
+                if (Refused(request.Job, request.Cloth) is { Count: > 0 } refused) return Problems.Fields(refused);
+                var (have, refusal) = LengthReader.Read(request.Have.Typed, request.Have.Unit, LengthLimits.Cloth with { InchExample = "4 3/4 yd", MetricExample = "4.3 m" });
+                if (have is not { } length) return Problems.Fields([new Problem("have", refusal!.Given, refusal.Position, refusal.Reason, refusal.Example)]);
+                return Enough.Of(request.Job, request.Cloth, length, drafting, kept, superseded) is { } enough
+                    ? Results.Ok(EnoughView.Of(enough, request.Job))
+                    : Problems.Fields([new Problem("cloth", request.Cloth, 0, "this cloth is in doubt, or nothing is cut from it", "")]);
+            })
+            .Produces<EnoughView>().ProducesProblem(422).WithName("enough").WithSummary("Whether the cloth that is there will do: what fits, what does not, and which sizes made a little less would make it fit.");
+    }
+
+    private static List<Problem> Refused(JobDocument job, string cloth) =>
+        JobLimits.Check(job).ToList() is { Count: > 0 } refused ? refused
+            : job.Cloths.Any(each => each.Id == cloth) ? [] : [new Problem("cloth", cloth, 0, "this job has no such cloth", job.Cloths is [var first, ..] ? first.Id : "")];
+}
