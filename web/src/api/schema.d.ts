@@ -139,6 +139,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/savings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Sizes that could be a little less and so take less cloth, found by drafting and laying anew. */
+        post: operations["savings"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/compare": {
         parameters: {
             query?: never;
@@ -150,6 +167,144 @@ export interface paths {
         put?: never;
         /** The make-ups of an item's family side by side, each drafted and laid alone. */
         post: operations["compare"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/searches": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Starts a longer search for a shorter lay of one cloth; one that runs is stopped. */
+        post: operations["startSearch"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/searches/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How a search stands. */
+        get: operations["search"];
+        put?: never;
+        post?: never;
+        /** Stops a search; what it has found is kept. */
+        delete: operations["stopSearch"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/widths": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** One cloth of a job at every usual width, and with its panels lying either way: drafted and laid anew for each. */
+        post: operations["widths"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/enough": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Whether the cloth that is there will do: what fits, what does not, and which sizes made a little less would make it fit. */
+        post: operations["enough"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/moves": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Where a piece that is moved by hand comes to rest, or why it cannot lie there. */
+        post: operations["move"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/photos": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The photos of a job, the oldest first. */
+        get: operations["listPhotos"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/photos/{photo}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keeps a picture of an item; the same id again is kept once. */
+        put: operations["addPhoto"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/photos/{photo}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A picture. */
+        get: operations["getPhoto"];
+        /** Says what a photo shows, takes it away or puts it back. */
+        put: operations["changePhoto"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -252,12 +407,15 @@ export interface components {
         /** @description What is bought of one cloth; lengths in yards and in metres (yards x 0.9144). */
         BuyingView: {
             needed: components["schemas"]["LengthView"];
+            beforeWashing: boolean;
             margin: components["schemas"]["LengthView"];
             bought: components["schemas"]["LengthView"];
             leftOver: components["schemas"]["LengthView"];
             boughtYards: string;
             boughtMetres: string;
             cost: null | string;
+            articles: null | string;
+            toStart: null | components["schemas"]["LengthView"];
         };
         /**
          * @description What kind of answer a choice takes.
@@ -280,6 +438,11 @@ export interface components {
             onMeasure: boolean;
             shownWhen: null | components["schemas"]["Condition"];
         };
+        /**
+         * @description What a piece is cut from, seen from its cover: each role can be given a cloth of its own.
+         * @enum {unknown}
+         */
+        ClothRole: "face" | "second face" | "contrast" | "cord covering";
         /** @description One cloth of a plan. */
         ClothView: {
             id: string;
@@ -291,6 +454,7 @@ export interface components {
             usableWorking: string[];
             /** Format: int32 */
             pieces: number;
+            cutOtherwise: string[];
             lay: null | components["schemas"]["LayView"];
             buying: null | components["schemas"]["BuyingView"];
         };
@@ -336,6 +500,8 @@ export interface components {
         DraftRequest: {
             item: components["schemas"]["Item"];
             unit: components["schemas"]["JobUnit"];
+            /** @description The cloths that it may be cut from, for covers that are drafted to their width; a usual one if none. */
+            cloths: components["schemas"]["JobCloth"][];
         };
         /** @description One item drafted: what each field was read as, what is wrong, the measuring sketch, and the pattern unless it is in doubt. */
         DraftView: {
@@ -351,6 +517,21 @@ export interface components {
             name: string;
             allowanceKey: string;
             allowance: components["schemas"]["LengthView"];
+        };
+        /** @description A job, one cloth of it, and how much of that is there. */
+        EnoughRequest: {
+            job: components["schemas"]["JobDocument"];
+            cloth: string;
+            have: components["schemas"]["Entry"];
+        };
+        /** @description Whether so much cloth will do; Difference is what stays over or is missing, Left are the labels of pieces that find no room, with how many of each. */
+        EnoughView: {
+            fits: boolean;
+            have: components["schemas"]["LengthView"];
+            needed: components["schemas"]["LengthView"];
+            difference: components["schemas"]["LengthView"];
+            left: string[];
+            choices: components["schemas"]["SavingView"][];
         };
         /**
          * @description What somebody entered in one field, kept as typed with the unit of that moment, so that switching the job's unit changes
@@ -386,6 +567,10 @@ export interface components {
             };
             /** @description What was seen while measuring: what is in the way, what comes off, which details are kept. */
             notes: string;
+            /** @description The cloths of pieces that are not cut from the item's own, by their role. */
+            otherCloths: {
+                [key: string]: string;
+            };
         };
         /** @description One item of a plan. */
         ItemView: {
@@ -409,6 +594,30 @@ export interface components {
             price: string;
             pricedBy: string;
             tone: string;
+            /** @description What washing takes of its width, in per cent, as typed; empty for nothing. */
+            shrinksAcross: string;
+            /** @description What washing takes of its length, in per cent, as typed; empty for nothing. */
+            shrinksAlong: string;
+            articleLength: null | components["schemas"]["Entry"];
+            gap: null | components["schemas"]["Entry"];
+            repeatAlong: null | components["schemas"]["Entry"];
+            repeatAcross: null | components["schemas"]["Entry"];
+            /** @description Whether every second repeat across stands half a repeat higher. */
+            halfDrop: boolean;
+            /** @description Pieces that stay where they were put by hand. */
+            pins: components["schemas"]["JobPin"][];
+            /** @description Pieces that are cut already; their places are pins. */
+            cut: components["schemas"]["JobCut"][];
+            /** @description Places that nothing may be cut from. */
+            flaws: components["schemas"]["JobFlaw"][];
+        };
+        /** @description A piece that has been cut, and how large its box was when it was: across and along the grain, in counts of 1/3840 mm. */
+        JobCut: {
+            piece: string;
+            /** Format: int64 */
+            across: number;
+            /** Format: int64 */
+            along: number;
         };
         /**
          * @description A job as it is stored, sent and exported: one versioned document. Version is the format's,
@@ -423,6 +632,26 @@ export interface components {
             currency: string;
             items: components["schemas"]["Item"][];
             cloths: components["schemas"]["JobCloth"][];
+        };
+        /** @description A flaw in a cloth: where it begins, from the squared end and from the first selvedge, and how far it reaches along the roll and across it. */
+        JobFlaw: {
+            fromEnd: components["schemas"]["Entry"];
+            fromSelvedge: components["schemas"]["Entry"];
+            along: components["schemas"]["Entry"];
+            across: components["schemas"]["Entry"];
+        };
+        /**
+         * @description A piece that stays where it was put: its identity `item/piece/instance`, quarter turns to the left, and where its box begins, in counts of 1/3840 mm from the
+         *     first selvedge and from the squared end.
+         */
+        JobPin: {
+            piece: string;
+            /** Format: int32 */
+            turns: number;
+            /** Format: int64 */
+            x: number;
+            /** Format: int64 */
+            y: number;
         };
         /** @description A job in a list. */
         JobSummary: {
@@ -449,12 +678,20 @@ export interface components {
         /** @description A lay, drawn with the cloth along the screen: up the roll to the right, the first selvedge on top, hundredths of a millimetre. */
         LayView: {
             length: components["schemas"]["LengthView"];
+            onTape: components["schemas"]["LengthView"];
             byHand: components["schemas"]["LengthView"];
+            byWidths: null | components["schemas"]["LengthView"];
+            savedOnWidths: null | components["schemas"]["LengthView"];
             shortestPossible: components["schemas"]["LengthView"];
             cloth: components["schemas"]["BoxView"];
             usable: components["schemas"]["BoxView"];
             placed: components["schemas"]["PlacedView"][];
             ruler: components["schemas"]["TickView"][];
+            articleEnds: number[];
+            proven: boolean;
+            refusedPins: string[];
+            flaws: components["schemas"]["BoxView"][];
+            repeat: null | components["schemas"]["RepeatView"];
         };
         /** @description A length: its count of 1/3840 mm, the tape reading in the job's unit, and the residue beside the mark ("a thread under"). */
         LengthView: {
@@ -492,11 +729,36 @@ export interface components {
             optional: boolean;
             shownWhen: null | components["schemas"]["Condition"];
         };
+        /** @description A named point where three pieces or more meet. */
+        MeetingView: {
+            name: string;
+            /** Format: int64 */
+            x: number;
+            /** Format: int64 */
+            y: number;
+        };
         /** @description An undo or redo from revision Base. */
         MoveJob: {
             /** Format: int64 */
             base: number;
             changeId: string;
+        };
+        /** @description A piece of one cloth moved by hand: turned so often to the left, its box let go at (Along, Across) of the drawing, in hundredths of a millimetre. */
+        MoveRequest: {
+            job: components["schemas"]["JobDocument"];
+            cloth: string;
+            piece: string;
+            /** Format: int32 */
+            turns: number;
+            /** Format: int64 */
+            along: number;
+            /** Format: int64 */
+            across: number;
+        };
+        /** @description Where it comes to rest, to be kept as a pin of the cloth; or why it cannot lie there. */
+        MoveView: {
+            pin: null | components["schemas"]["JobPin"];
+            refused: null | string;
         };
         /** @description Asks for a cloth with usual values written in. */
         NewCloth: {
@@ -548,6 +810,19 @@ export interface components {
             /** Format: int32 */
             minutes: number;
         };
+        /** @description A photo of an item of a job, without its picture; Away when it was taken away. */
+        Photo: {
+            id: string;
+            item: string;
+            caption: string;
+            type: string;
+            away: boolean;
+        };
+        /** @description What a photo shows, and whether it is taken away. */
+        PhotoChange: {
+            caption: string;
+            away: boolean;
+        };
         /** @description A piece as a small drawing. */
         PieceShape: {
             /** Format: int32 */
@@ -565,16 +840,21 @@ export interface components {
             quantity: number;
             grain: components["schemas"]["Grain"];
             turnedOver: boolean;
+            role: components["schemas"]["ClothRole"];
             note: string;
             box: components["schemas"]["BoxView"];
             cut: string;
             stitch: string;
             lines: components["schemas"]["LineView"][];
             notches: components["schemas"]["NotchView"][];
+            meeting: components["schemas"]["MeetingView"][];
             sizes: components["schemas"]["SizeView"][];
             edges: components["schemas"]["EdgeView"][];
         };
-        /** @description One piece on the cloth: its label, its path, and where its box starts from the squared end and from the selvedge. */
+        /**
+         * @description One piece on the cloth: its label, its path, and the marks where its box begins and ends from the squared end and from the selvedge, each rounded once to the tape mark.
+         *     Pieces come in cutting order: from the squared end, then from the selvedge.
+         */
         PlacedView: {
             id: string;
             item: string;
@@ -584,7 +864,13 @@ export interface components {
             path: string;
             box: components["schemas"]["BoxView"];
             alongRoll: components["schemas"]["LengthView"];
+            toAlongRoll: components["schemas"]["LengthView"];
             fromSelvedge: components["schemas"]["LengthView"];
+            toSelvedge: components["schemas"]["LengthView"];
+            here: components["schemas"]["JobPin"];
+            pinned: boolean;
+            size: components["schemas"]["JobCut"];
+            isCut: boolean;
         };
         /** @description A whole job planned: items in order, cloths with lays and purchases, totals, and what is wrong beyond single fields. */
         PlanView: {
@@ -617,6 +903,17 @@ export interface components {
             caution: boolean;
             /** @description Whether it is about the measurements, and so is shown beside them too. */
             onMeasure: boolean;
+            /** @description Whether it stands on every print and cannot be hidden. */
+            always: boolean;
+        };
+        /** @description A repeat along the roll and across it, 0 where there is none, in hundredths of a millimetre. */
+        RepeatView: {
+            /** Format: int64 */
+            along: number;
+            /** Format: int64 */
+            across: number;
+            halfDrop: boolean;
+            fromFarSelvedge: boolean;
         };
         /** @description A save made from revision Base. Saves of one Step are undone together; empty for a step of its own. */
         SaveJob: {
@@ -625,6 +922,19 @@ export interface components {
             changeId: string;
             step: string;
             document: components["schemas"]["JobDocument"];
+        };
+        /** @description A size that could be a little less and what that would save; Typed is the entry that would do it. */
+        SavingView: {
+            item: string;
+            itemName: string;
+            field: string;
+            name: string;
+            typed: components["schemas"]["Entry"];
+            from: components["schemas"]["LengthView"];
+            to: components["schemas"]["LengthView"];
+            saves: components["schemas"]["LengthView"];
+            buysLess: string;
+            costsLess: null | string;
         };
         /**
          * @description What two chains of runs do to each other.
@@ -638,6 +948,21 @@ export interface components {
             left: components["schemas"]["LengthView"];
             right: components["schemas"]["LengthView"];
             drafted: components["schemas"]["LengthView"];
+            fault: null | string;
+        };
+        /** @description A job, and the cloth of it whose lay shall be shortened. */
+        SearchRequest: {
+            job: components["schemas"]["JobDocument"];
+            cloth: string;
+        };
+        /** @description A search as it stands: whether it goes on, the best length so far, how often it was shortened, and whether nothing shorter is possible. */
+        SearchView: {
+            id: string;
+            runs: boolean;
+            length: null | components["schemas"]["LengthView"];
+            /** Format: int32 */
+            shortened: number;
+            proven: boolean;
             fault: null | string;
         };
         /** @description A named length with its working, one named intermediate a line. `kind` is `cut` or `finished`. */
@@ -670,6 +995,8 @@ export interface components {
             /** Format: int64 */
             y2: number;
         };
+        /** Format: binary */
+        Stream: string;
         /** @description A stroke of a sketch; points as SVG takes them. */
         StrokeView: {
             kind: string;
@@ -685,9 +1012,11 @@ export interface components {
             at: number;
             figure: null | string;
         };
-        /** @description The figures along the foot of a job; each is null until there is something to show. */
+        /** @description The figures along the foot of a job; each is null until there is something to show. Ready-made articles are counted apart from cloth off the roll. */
         TotalsView: {
             bought: components["schemas"]["LengthView"];
+            /** Format: int32 */
+            articles: number;
             cost: null | string;
             minutes: null | string;
             change: null | string;
@@ -696,6 +1025,25 @@ export interface components {
         /** @description The path of a drawing. */
         TracedPath: {
             path: string;
+        };
+        /** @description A cloth tried at one width; figures are null where Reason says why it cannot be. */
+        WidthView: {
+            width: components["schemas"]["LengthView"];
+            lying: string;
+            current: boolean;
+            needed: null | components["schemas"]["LengthView"];
+            bought: null | components["schemas"]["LengthView"];
+            cost: null | string;
+            /** Format: int32 */
+            joins: number;
+            /** Format: int32 */
+            waste: null | number;
+            reason: null | string;
+        };
+        /** @description A job, and one cloth of it. */
+        WidthsRequest: {
+            job: components["schemas"]["JobDocument"];
+            cloth: string;
         };
     };
     responses: never;
@@ -893,6 +1241,7 @@ export interface operations {
         parameters: {
             query?: {
                 lay?: string;
+                side?: string;
                 before?: number;
             };
             header?: never;
@@ -912,6 +1261,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlanView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    savings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JobDocument"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SavingView"][];
                 };
             };
             /** @description Unprocessable Entity */
@@ -945,6 +1327,333 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ComparisonView"][];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    startSearch: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SearchRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SearchView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    search: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SearchView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    stopSearch: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    widths: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WidthsRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WidthView"][];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    enough: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EnoughRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EnoughView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    move: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MoveRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MoveView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    listPhotos: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Photo"][];
+                };
+            };
+        };
+    };
+    addPhoto: {
+        parameters: {
+            query: {
+                item: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+                photo: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "image/jpeg": components["schemas"]["Stream"];
+                "image/png": components["schemas"]["Stream"];
+                "image/webp": components["schemas"]["Stream"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Photo"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getPhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                photo: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    changePhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                photo: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PhotoChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PhotoChange"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Unprocessable Entity */

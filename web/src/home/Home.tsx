@@ -41,7 +41,7 @@ export function Home() {
         <form className="begin" onSubmit={(event) => { event.preventDefault(); void begin() }}>
           <label htmlFor="job-name">A new job</label>
           <Input id="job-name" autoFocus value={name} placeholder="What it is for" status={problem ? 'error' : ''} maxLength={120} onChange={(event) => setName(event.currentTarget.value)} />
-          <Segmented aria-label="Unit" name="new-unit" value={unit} options={[{ value: 'in', label: 'inches' }, { value: 'cm', label: 'cm' }]} onChange={setUnit} />
+          <Segmented tabIndex={-1} aria-label="Unit" name="new-unit" value={unit} options={[{ value: 'in', label: 'inches' }, { value: 'cm', label: 'cm' }]} onChange={setUnit} />
           <Button type="primary" htmlType="submit">Begin</Button>
         </form>
         {problem && <p className="problem" role="alert">{problem}</p>}

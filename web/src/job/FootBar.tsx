@@ -15,7 +15,7 @@ export function FootBar() {
       <dl>
         <div>
           <dt>Cloth to buy</dt>
-          <dd><b data-testid="to-buy">{totals.bought.text}</b>{totals.change !== null && <span className="change" data-testid="change">{totals.change}</span>}</dd>
+          <dd><b data-testid="to-buy">{totals.articles === 0 || totals.bought.ticks > 0 ? totals.bought.text : ''}{totals.articles > 0 && `${totals.bought.ticks > 0 ? ' and ' : ''}${totals.articles} ready-made`}</b>{totals.change !== null && <span className="change" data-testid="change">{totals.change}</span>}</dd>
         </div>
         {totals.cost !== null && <div><dt>Cloth cost</dt><dd><b>{totals.cost}</b></dd></div>}
         {totals.minutes !== null && <div><dt>Making time</dt><dd><b>{totals.minutes}</b></dd></div>}

@@ -32,6 +32,7 @@ export function JobHead() {
       <Button disabled={!job.canUndo} onClick={job.undo} title="Ctrl Z">Undo</Button>
       <Button disabled={!job.canRedo} onClick={job.redo} title="Ctrl Shift Z">Redo</Button>
       <Segmented<Unit>
+        tabIndex={-1}
         aria-label="Tape"
         name="unit"
         value={document.unit}

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import { Button } from 'antd'
 import { lazy, Suspense, useMemo, useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
-import { answer, api } from '../api/client'
+import { answer, api, type Plan } from '../api/client'
 import { Keys } from '../keys/Keys'
 import { stages, type StageKey } from '../stages/stages'
 import { AddItem } from './AddItem'
@@ -33,6 +33,12 @@ export function JobPage() {
   return <Open key={id} id={id} job={job} stage={stages.some((each) => each.key === stage) ? (stage as StageKey) : 'measure'} />
 }
 
+// What stands on every print, whatever else is shown.
+function Cautions({ plan }: { plan: Plan | undefined }) {
+  const always = new Set(plan?.items.flatMap(({ draft }) => draft.pattern?.remarks ?? []).filter((remark) => remark.always).map((remark) => remark.text))
+  return always.size > 0 && <aside className="always" aria-label="Cautions">{[...always].map((text) => <p key={text}>{text}</p>)}</aside>
+}
+
 function Open({ id, job, stage }: { id: string; job: OpenJob; stage: StageKey }) {
   const navigate = useNavigate()
   const [held, setHeld] = useState('')
@@ -57,6 +63,7 @@ function Open({ id, job, stage }: { id: string; job: OpenJob; stage: StageKey })
         <main key={stage} className={`stage ${stage}`} id="stage">
           <h1 className="unseen">{stages.find((each) => each.key === stage)?.name}</h1>
           {scene.plan?.problems.map((problem) => <p key={problem.field} className="problem" role="alert">{problem.reason}</p>)}
+          <Cautions plan={scene.plan} />
           {item || stage === 'lay' || stage === 'buy'
             ? <Suspense fallback={<p>…</p>}><View /></Suspense>
             : <section className="blank"><p>Nothing is measured yet.</p><Button type="primary" onClick={() => setAdding(true)}>Add an item</Button></section>}

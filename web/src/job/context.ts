@@ -1,5 +1,5 @@
 import { createContext, use } from 'react'
-import type { Draft, Entry, Item, LengthView, MakeUp, Problem } from '../api/client'
+import type { Draft, Entry, Item, JobDocument, LengthView, MakeUp, Problem, Role } from '../api/client'
 import type { OpenJob } from './useJob'
 import type { JobPlan } from './usePlan'
 
@@ -62,6 +62,10 @@ export function useItemField(map: EntryMap, key: string) {
   }
   return { field, state, write }
 }
+
+/** The id of the cloth that pieces of a role are cut from: the role's own, else the item's, else the first of the job. */
+export const clothOf = (item: Item, role: Role, { cloths }: JobDocument): string | undefined =>
+  item.otherCloths[role] ?? item.cloth ?? cloths[0]?.id
 
 export function changeItem<D extends { items: Item[] }>(document: D, id: string, change: (item: Item) => Item): D {
   return { ...document, items: document.items.map((item) => (item.id === id ? change(item) : item)) }

@@ -1,6 +1,8 @@
 import { Button } from 'antd'
 import { useScene } from '../job/context'
 import { ClothFields, OtherProblems } from './ClothFields'
+import { IHave } from './IHave'
+import { Savings } from './Savings'
 import { useAddCloth } from './useAddCloth'
 
 /** What to buy: cloth rounded up as the shop sells it, and the notions of every item with their workings. */
@@ -15,23 +17,26 @@ export default function Buy() {
         const buying = planned?.buying
         return (
           <section key={cloth.id} className={stale ? 'purchase stale' : 'purchase'} aria-label={cloth.name}>
-            <ClothFields cloth={cloth} planned={planned} show={['step', 'margin']} priced />
+            <ClothFields cloth={cloth} planned={planned} show={cloth.articleLength ? [] : ['step', 'margin']} priced />
             <OtherProblems planned={planned} asked={['step', 'margin', 'price']} />
             {buying ? (
               <table className="sum">
                 <tbody>
-                  <tr><th scope="row">Needed, as laid</th><td>{buying.needed.text}</td></tr>
+                  <tr><th scope="row">{buying.beforeWashing ? 'Needed before washing' : 'Needed, as laid'}</th><td>{buying.needed.text}</td></tr>
+                  {buying.toStart && <tr><th scope="row">One repeat, to start</th><td>{buying.toStart.text}</td></tr>}
                   {buying.margin.ticks > 0 && <tr><th scope="row">Safety margin</th><td>{buying.margin.text}</td></tr>}
-                  <tr className="bought"><th scope="row">To buy, rounded up</th><td data-testid={`bought-${cloth.id}`}>{buying.bought.text} <small>{job.document.unit === 'cm' ? buying.boughtYards : buying.boughtMetres}</small></td></tr>
+                  <tr className="bought"><th scope="row">{buying.articles === null ? 'To buy, rounded up' : 'Ready-made'}</th><td data-testid={`bought-${cloth.id}`}>{buying.articles ?? <>{buying.bought.text} <small>{job.document.unit === 'cm' ? buying.boughtYards : buying.boughtMetres}</small></>}</td></tr>
                   <tr><th scope="row">Left over</th><td>{buying.leftOver.text}</td></tr>
                   {buying.cost && <tr><th scope="row">Cost</th><td>{buying.cost}</td></tr>}
                 </tbody>
               </table>
             ) : planned?.problems.length === 0 && <p className="note">{planned.pieces === 0 ? 'Nothing is cut from this cloth yet.' : 'Laying …'}</p>}
+            {buying?.articles === null && <IHave cloth={cloth} />}
           </section>
         )
       })}
       <Button onClick={addCloth}>Add a cloth</Button>
+      <Savings />
       <section className="notions">
         <h2>Beside the cloth</h2>
         <table>

@@ -1,5 +1,7 @@
 import { useId } from 'react'
 import type { ClothPlan } from '../api/client'
+import { LaidPiece } from './LaidPiece'
+import type { useMoves } from './useMoves'
 
 type LayOf = NonNullable<ClothPlan['lay']>
 
@@ -10,51 +12,55 @@ interface Props {
   oneWay: boolean
   pointed: string | undefined
   point: (id: string | undefined) => void
+  moves: ReturnType<typeof useMoves> | undefined
 }
 
 // A long cloth is not shrunk until its letters are gone: under so many pixels across it runs on beyond the screen.
-const legible = 150
+const legible = 200
 
 // Items are told apart by the slope and spacing of their hatch, and by their label.
 const hatches = [[45, 26], [135, 26], [0, 26], [90, 26], [45, 14], [135, 14], [0, 14], [90, 14]] as const
 
 /** The cloth along the screen as on a table: squared end on the left, ruler on its edge, selvedges marked, every piece labelled. */
-export function ClothDrawing({ lay, tone, name, oneWay, pointed, point }: Props) {
+export function ClothDrawing({ lay, tone, name, oneWay, pointed, point, moves }: Props) {
   const id = useId()
   const { cloth, usable } = lay
   const width = Math.max(cloth.width, cloth.height * 1.2)
-  const letter = Math.max(cloth.height * 0.045, width * 0.0135)
+  const letter = Math.max(cloth.height * 0.07, width * 0.0135)
   const rim = letter * 2.2
+  // Of the figures only so many as stand clear of each other.
+  const figured = lay.ruler.filter((tick) => tick.figure)
+  const every = Math.ceil((letter * 4.5) / ((figured[1]?.at ?? width) - (figured[0]?.at ?? 0)))
+  const figures = new Set(figured.filter((_, at) => at % every === 0).map((tick) => tick.at))
   const items = [...new Set(lay.placed.map((piece) => piece.item))]
   return (
     <div className="spread-along" tabIndex={0} role="region" aria-label={`${name}, along the cloth`}>
       <svg className="spread" style={{ minWidth: `${(width / cloth.height) * legible}px` }} viewBox={`${-rim * 0.4} ${cloth.y - rim} ${width + rim} ${cloth.height + rim * 1.2}`} role="group" aria-label={`${name}, ${lay.placed.length} pieces laid`}>
         <defs>
           {hatches.map(([turn, gap], at) => (
-            <pattern key={at} id={`${id}-${at}`} width={gap * 100} height={gap * 100} patternUnits="userSpaceOnUse" patternTransform={`rotate(${turn})`}>
-              <line x1="0" y1="0" x2="0" y2={gap * 100} className="hatch" />
+            <pattern key={at} id={`${id}-${at}`} width={(gap * letter) / 26} height={(gap * letter) / 26} patternUnits="userSpaceOnUse" patternTransform={`rotate(${turn})`}>
+              <line x1="0" y1="0" x2="0" y2={letter} className="hatch" strokeWidth={letter / 9} />
             </pattern>
           ))}
         </defs>
         <g className="ruler">
-          {lay.ruler.map((tick) => <line key={tick.at} x1={tick.at} x2={tick.at} y1={cloth.y} y2={cloth.y - rim * (tick.figure ? 0.45 : 0.18)} />)}
-          {lay.ruler.filter((tick) => tick.figure).map((tick) => <text key={tick.at} x={tick.at} y={cloth.y - rim * 0.52} fontSize={letter * 0.85} textAnchor={tick.at === 0 ? 'start' : 'middle'}>{tick.figure}</text>)}
+          {lay.ruler.map((tick) => <line key={tick.at} x1={tick.at} x2={tick.at} y1={cloth.y} y2={cloth.y - rim * (figures.has(tick.at) ? 0.45 : 0.18)} />)}
+          {figured.filter((tick) => figures.has(tick.at)).map((tick) => <text key={tick.at} x={tick.at} y={cloth.y - rim * 0.52} fontSize={letter * 0.85} textAnchor={tick.at === 0 ? 'start' : 'middle'}>{tick.figure}</text>)}
         </g>
         <rect className="ground" x={0} y={cloth.y} width={cloth.width} height={cloth.height} fill={tone} />
         <rect className="selvedge" x={0} y={cloth.y} width={cloth.width} height={usable.y - cloth.y} />
         <rect className="selvedge" x={0} y={usable.y + usable.height} width={cloth.width} height={cloth.y + cloth.height - usable.y - usable.height} />
-        {lay.placed.map((piece) => {
-          const { box } = piece
-          const size = Math.min(letter, box.width * 0.45, box.height * 0.7)
-          return (
-            <g key={piece.id} className={piece.id === pointed ? 'laid pointed' : 'laid'} onMouseEnter={() => point(piece.id)} onMouseLeave={() => point(undefined)}>
-              <path d={piece.path} className="cloth-piece" />
-              <path d={piece.path} fill={`url(#${id}-${items.indexOf(piece.item) % hatches.length})`} />
-              <path d={piece.path} className="cut" />
-              <text x={box.x + box.width / 2} y={box.y + box.height / 2} fontSize={size} dominantBaseline="central" textAnchor="middle">{piece.label}</text>
-            </g>
-          )
-        })}
+        {lay.repeat && <Repeats repeat={lay.repeat} cloth={cloth} usable={usable} />}
+        {lay.flaws.map((flaw, at) => (
+          <g key={at} className="flaw">
+            <rect x={flaw.x} y={flaw.y} width={flaw.width} height={flaw.height} />
+            <path d={`M${flaw.x} ${flaw.y}l${flaw.width} ${flaw.height}M${flaw.x} ${flaw.y + flaw.height}l${flaw.width} ${-flaw.height}`} />
+          </g>
+        ))}
+        {lay.placed.map((piece) => (
+          <LaidPiece key={piece.id} piece={piece} hatch={`url(#${id}-${items.indexOf(piece.item) % hatches.length})`} letter={letter} pointed={piece.id === pointed} point={point} moves={moves} />
+        ))}
+        {lay.articleEnds.slice(0, -1).map((at) => <line key={at} className="article-end" x1={at} x2={at} y1={cloth.y} y2={cloth.y + cloth.height} />)}
         {oneWay && (
           <g className="pile">
             <line x1={cloth.width * 0.02} x2={cloth.width * 0.02 + rim * 2} y1={cloth.y + cloth.height + rim * 0.1} y2={cloth.y + cloth.height + rim * 0.1} />
@@ -63,5 +69,29 @@ export function ClothDrawing({ lay, tone, name, oneWay, pointed, point }: Props)
         )}
       </svg>
     </div>
+  )
+}
+
+type Box = LayOf['cloth']
+
+// The repeat's grid; with half-drop every second column is half a repeat further.
+function Repeats({ repeat, cloth, usable }: { repeat: NonNullable<LayOf['repeat']>; cloth: Box; usable: Box }) {
+  const columns = repeat.across > 0 ? Math.ceil(usable.height / repeat.across) : 1
+  const deep = repeat.across > 0 ? repeat.across : usable.height
+  return (
+    <g className="repeat">
+      {Array.from({ length: columns }, (_, column) => {
+        const top = repeat.fromFarSelvedge ? Math.max(usable.y, usable.y + usable.height - (column + 1) * deep) : usable.y + column * deep
+        const first = repeat.halfDrop && column % 2 === 1 ? repeat.along / 2 : 0
+        const rows = Math.max(0, Math.floor((cloth.width - first) / repeat.along) + 1)
+        const bottom = repeat.fromFarSelvedge ? usable.y + usable.height - column * deep : Math.min(top + deep, usable.y + usable.height)
+        return (
+          <g key={column}>
+            {column > 0 && <line x1={0} x2={cloth.width} y1={top} y2={top} />}
+            {Array.from({ length: rows }, (_, row) => first + row * repeat.along).map((x) => <line key={x} x1={x} x2={x} y1={top} y2={bottom} />)}
+          </g>
+        )
+      })}
+    </g>
   )
 }

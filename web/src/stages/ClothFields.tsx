@@ -2,7 +2,8 @@ import { Button, Input, Segmented } from 'antd'
 import { useRef } from 'react'
 import { newId, unitWord, type Cloth, type ClothPlan } from '../api/client'
 import { EntryField } from '../job/EntryField'
-import { useScene } from '../job/context'
+import { clothOf, useScene } from '../job/context'
+import { Demands } from './Demands'
 
 const names = { width: 'Width, edge to edge', selvedge: 'Each selvedge', step: 'The shop cuts in', margin: 'Safety margin' }
 
@@ -17,10 +18,11 @@ interface Props {
 export function ClothFields({ cloth, planned, show, priced }: Props) {
   const { job } = useScene()
   const step = useRef('')
+  const article = cloth.articleLength
   const edit = (change: Partial<Cloth>, at = step.current) =>
     job.edit(at, (document) => ({ ...document, cloths: document.cloths.map((each) => (each.id === cloth.id ? { ...each, ...change } : each)) }))
   const problem = (field: string) => planned?.problems.find((each) => each.field === `cloths.${cloth.id}.${field}`)
-  const used = job.document.items.some((item) => item.cloth === cloth.id) || (job.document.cloths[0]?.id === cloth.id && job.document.items.some((item) => item.cloth === null))
+  const used = job.document.items.some((item) => clothOf(item, 'face', job.document) === cloth.id || Object.values(item.otherCloths).includes(cloth.id))
   return (
     <div className="cloth-fields" onFocus={() => { step.current = newId() }}>
       <label className="swatch">
@@ -31,27 +33,57 @@ export function ClothFields({ cloth, planned, show, priced }: Props) {
         <EntryField
           key={key}
           name={`cloths.${cloth.id}.${key}`}
-          label={names[key]}
+          label={key === 'selvedge' && article ? 'Cut off along each edge' : names[key]}
           unit={key === 'step' ? '' : unitWord(job.document.unit)}
           state={{ entry: cloth[key], read: key === 'step' ? undefined : planned?.fields[`cloths.${cloth.id}.${key}`], problem: problem(key) }}
           write={(typed, at) => edit({ [key]: { typed, unit: job.document.unit } }, at)}
         />
       ))}
+      {!priced && article && (
+        <EntryField
+          name={`cloths.${cloth.id}.articleLength`}
+          label="Length, edge to edge"
+          unit={unitWord(job.document.unit)}
+          state={{ entry: article, read: planned?.fields[`cloths.${cloth.id}.articleLength`], problem: problem('articleLength') }}
+          write={(typed, at) => edit({ articleLength: { typed, unit: job.document.unit } }, at)}
+        />
+      )}
       {priced && (
         <EntryField
           name={`cloths.${cloth.id}.price`}
-          label="Price"
+          label={article ? 'Price of one' : 'Price'}
           unit={job.document.currency}
           state={{ entry: { typed: cloth.price, unit: job.document.unit }, read: undefined, problem: problem('price') }}
           write={(price, at) => edit({ price }, at)}
         />
       )}
-      {priced && (
-        <Segmented aria-label="Priced by" name={`by-${cloth.id}`} value={cloth.pricedBy} options={[{ value: 'yd', label: 'a yard' }, { value: 'm', label: 'a metre' }]} onChange={(pricedBy) => edit({ pricedBy }, '')} />
+      {priced && !article && (
+        <Segmented tabIndex={-1} aria-label="Priced by" name={`by-${cloth.id}`} value={cloth.pricedBy} options={[{ value: 'yd', label: 'a yard' }, { value: 'm', label: 'a metre' }]} onChange={(pricedBy) => edit({ pricedBy }, '')} />
+      )}
+      {!priced && (['shrinksAcross', 'shrinksAlong'] as const).map((key) => (
+        <EntryField
+          key={key}
+          name={`cloths.${cloth.id}.${key}`}
+          label={key === 'shrinksAcross' ? 'Shrinks across' : 'Shrinks along'}
+          unit="%"
+          state={{ entry: { typed: cloth[key], unit: job.document.unit }, read: undefined, problem: problem(key) }}
+          write={(typed, at) => edit({ [key]: typed }, at)}
+        />
+      ))}
+      {!priced && (
+        <Segmented
+          tabIndex={-1}
+          aria-label="Sold"
+          name={`sold-${cloth.id}`}
+          value={article ? 'article' : 'roll'}
+          options={[{ value: 'roll', label: 'off the roll' }, { value: 'article', label: 'ready-made' }]}
+          onChange={(sold) => edit({ articleLength: sold === 'article' ? { typed: '', unit: job.document.unit } : null }, '')}
+        />
       )}
       {!priced && (
-        <Segmented aria-label="Direction" name={`way-${cloth.id}`} value={cloth.oneWay ? 'one' : 'both'} options={[{ value: 'both', label: 'lies both ways' }, { value: 'one', label: 'one way up' }]} onChange={(way) => edit({ oneWay: way === 'one' }, '')} />
+        <Segmented tabIndex={-1} aria-label="Direction" name={`way-${cloth.id}`} value={cloth.oneWay ? 'one' : 'both'} options={[{ value: 'both', label: 'lies both ways' }, { value: 'one', label: 'one way up' }]} onChange={(way) => edit({ oneWay: way === 'one' }, '')} />
       )}
+      {!priced && <Demands cloth={cloth} planned={planned} edit={edit} />}
       {!used && <Button onClick={() => job.edit('', (document) => ({ ...document, cloths: document.cloths.filter((each) => each.id !== cloth.id) }))}>Remove</Button>}
     </div>
   )

@@ -1,11 +1,13 @@
-import { Input, Select, type InputRef } from 'antd'
+import { Input, type InputRef } from 'antd'
 import { useRef, useState } from 'react'
 import { newId, unitWord, type MakeUp } from '../api/client'
 import { EntryField } from '../job/EntryField'
 import { changeItem, isShown, useDraft, useItemField, useScene } from '../job/context'
 import { Strokes } from '../job/SketchDrawing'
+import { CutFrom } from './CutFrom'
 import { OutlineChoice, TraceField } from './OutlineFields'
 import { Pad } from './Pad'
+import { Photos } from './Photos'
 import { MeasureLines, place } from './measureLines'
 
 /** The item drawn large with its dimension lines: pick a line or its letter and type. */
@@ -71,6 +73,7 @@ export default function Measure() {
         ))}
         {current && <MeasurePad key={`${item.id}/${current.key}`} measure={current.key} next={() => next(current.key)} />}
         <Notes key={`${item.id}/notes`} />
+        <Photos key={`${item.id}/photos`} />
       </section>
     </>
   )
@@ -146,14 +149,7 @@ function ItemLine() {
     <div className="item-line" onFocus={() => { step.current = newId() }}>
       <label>Called<Input value={item.name} maxLength={80} onChange={(event) => edit({ name: event.currentTarget.value })} /></label>
       <label>How many<Input value={item.quantity} inputMode="numeric" status={problem ? 'error' : ''} onChange={(event) => edit({ quantity: event.currentTarget.value })} /></label>
-      <label>Cut from
-        <Select
-          aria-label="Cut from"
-          value={item.cloth ?? job.document.cloths[0]?.id ?? null}
-          options={job.document.cloths.map((cloth) => ({ value: cloth.id, label: cloth.name }))}
-          onChange={(cloth) => edit({ cloth })}
-        />
-      </label>
+      <CutFrom />
       {problem && <p className="problem" role="alert">{problem.reason}. <span>For example {problem.example}.</span></p>}
     </div>
   )

@@ -13,6 +13,12 @@ export function PieceDrawing({ piece, pointed }: { piece: Piece; pointed: string
       <path className="stitch" d={piece.stitch} />
       {piece.lines.map((line, at) => <line key={at} className={line.kind} {...line.span} />)}
       {piece.notches.map((notch, at) => <line key={at} className={notch.clip ? 'clip' : 'notch'} {...notch.span} />)}
+      {piece.meeting.map((point) => (
+        <g key={`${point.name} ${point.x}`} className="meeting">
+          <circle cx={point.x} cy={point.y} r={edge / 6} />
+          <text x={point.x + (point.x < middle.x ? 1 : -1) * edge * 0.7} y={point.y + (point.y < middle.y ? 1 : -1) * edge * 0.7} fontSize={edge * 0.8} dominantBaseline="central" textAnchor="middle">{point.name}</text>
+        </g>
+      ))}
       {piece.grain !== 'either' && (
         <g className="grain">
           <line x1={middle.x} y1={middle.y + arrow} x2={middle.x} y2={middle.y - arrow} />

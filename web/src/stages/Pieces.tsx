@@ -1,12 +1,13 @@
 import { useState } from 'react'
 import { unitWord, type Piece } from '../api/client'
 import { EntryField } from '../job/EntryField'
-import { useDraft, useItemField, useScene } from '../job/context'
+import { clothOf, useDraft, useItemField, useScene } from '../job/context'
 import { PieceDrawing } from './PieceDrawing'
 import { SeamTable } from './SeamTable'
 
 /** Every piece to scale; pointing at a size shows its working. */
 export default function Pieces() {
+  const { job, item } = useScene()
   const draft = useDraft()
   const [held, setHeld] = useState('')
   const [pointed, setPointed] = useState<string>()
@@ -20,6 +21,7 @@ export default function Pieces() {
     )
   const piece = pattern.pieces.find((each) => each.key === held) ?? pattern.pieces[0]
   if (!piece) return null
+  const clothName = ({ role }: Piece) => job.document.cloths.find((cloth) => item && cloth.id === clothOf(item, role, job.document))?.name ?? 'no cloth'
   const widest = Math.max(...pattern.pieces.map((each) => each.box.width))
   const size = piece.sizes.find((each) => each.name === pointed) ?? piece.sizes[0]
   return (
@@ -28,7 +30,7 @@ export default function Pieces() {
         {pattern.pieces.map((each) => (
           <li key={each.key}>
             <button type="button" aria-pressed={each.key === piece.key} onClick={() => { setHeld(each.key); setPointed(undefined) }}>
-              <b>{each.label}</b> {each.name} <span>cut {each.quantity}{each.turnedOver && ', every second one turned over'}{pattern.inPairs && ', every second cover mirrored'}</span>
+              <b>{each.label}</b> {each.name} <span>cut {each.quantity}{each.turnedOver && ', every second one turned over'}{pattern.inPairs && ', every second cover mirrored'}{each.role !== 'face' && `, from ${clothName(each)}`}</span>
               <Thumbnail piece={each} widest={widest} />
             </button>
           </li>

@@ -17,8 +17,8 @@ export function SeamTable({ pattern }: { pattern: Pattern }) {
         </table>
       </div>
       <div>
-        <h2>Seam check <small>{pattern.seamsHold ? 'all seams match' : 'something does not match'}</small></h2>
-        <table>
+        <h2>Seam check <small>{pattern.seams.length === 0 ? 'this cover has no seams' : pattern.seamsHold ? 'all seams match' : 'something does not match'}</small></h2>
+        {pattern.seams.length > 0 && <table>
           <thead><tr><th>Seam</th><th>Kind</th><th>One side</th><th>Other side</th><th>Check</th></tr></thead>
           <tbody>
             {pattern.seams.map((seam) => (
@@ -27,7 +27,7 @@ export function SeamTable({ pattern }: { pattern: Pattern }) {
               </tr>
             ))}
           </tbody>
-        </table>
+        </table>}
         {pattern.uncovered.map((fault) => <p key={fault} className="problem">{fault}</p>)}
       </div>
     </>

@@ -1,0 +1,63 @@
+import { Button } from 'antd'
+import { useState } from 'react'
+import type { Cloth, ClothPlan, Plan } from '../api/client'
+import { useScene } from '../job/context'
+import { ClothDrawing } from './ClothDrawing'
+import { ClothFields, OtherProblems } from './ClothFields'
+import { CuttingList } from './CuttingList'
+import { LongerSearch } from './LongerSearch'
+import { useMoves } from './useMoves'
+import { WidthsCompared } from './WidthsCompared'
+
+const asked = ['width', 'selvedge', 'articleLength', 'shrinksAcross', 'shrinksAlong', 'gap', 'repeatAlong', 'repeatAcross', 'fromEnd', 'fromSelvedge', 'along', 'across']
+
+interface Props {
+  cloth: Cloth
+  plan: Plan | undefined
+  side: 'right' | 'wrong'
+}
+
+/** One cloth as it lies on the table, with what it asks and what its lay comes to. */
+export function ClothOnTable({ cloth, plan, side }: Props) {
+  const { stale } = useScene()
+  const planned = plan?.cloths.find((each) => each.id === cloth.id)
+  return (
+    <section className={stale ? 'cloth stale' : 'cloth'} aria-label={cloth.name}>
+      <ClothFields cloth={cloth} planned={planned} show={['width', 'selvedge']} />
+      <OtherProblems planned={planned} asked={asked} />
+      {planned?.lay && <LaidCloth cloth={cloth} plan={plan} planned={planned} lay={planned.lay} side={side} />}
+      {planned && !planned.lay && planned.problems.length === 0 && <p className="note">{planned.pieces === 0 ? 'Nothing is cut from this cloth yet.' : 'Laying …'}</p>}
+    </section>
+  )
+}
+
+function LaidCloth({ cloth, plan, planned, lay, side }: Props & { planned: ClothPlan; lay: NonNullable<ClothPlan['lay']> }) {
+  const [pointed, setPointed] = useState<string>()
+  const moves = useMoves(cloth)
+  const loose = cloth.pins.filter((pin) => cloth.cut.every((cut) => cut.piece !== pin.piece)).length
+  return (
+    <>
+      <ClothDrawing lay={lay} tone={cloth.tone} name={cloth.name} oneWay={cloth.oneWay} pointed={pointed} point={setPointed} moves={side === 'right' ? moves : undefined} />
+      <p className="pointed-piece" aria-live="polite">
+        {lay.placed.filter((piece) => piece.id === pointed).map((piece) => (
+          <span key={piece.id}><b>{piece.label}</b> starts {piece.alongRoll.text} from the squared end and {piece.fromSelvedge.text} from the selvedge (cut line, {side} side up){piece.pinned && ', pinned'}</span>
+        ))}
+        {!pointed && side === 'right' && <span className="note">Drag a piece to pin it where it shall lie, or move it by the arrow keys; P pins and unpins, T turns.</span>}
+      </p>
+      {moves.refused && <p className="problem" role="alert">{moves.refused}.</p>}
+      {lay.refusedPins.map((reason) => <p key={reason} className="problem" role="alert">{reason}</p>)}
+      {planned.cutOtherwise.map((told) => <p key={told} className="problem" role="alert">Take care: {told}.</p>)}
+      {loose > 0 && <Button onClick={moves.unpinAll}>{loose === 1 ? 'Unpin the piece' : `Unpin all ${loose} pieces`}</Button>}
+      <dl className="facts">
+        <div><dt>{planned.buying?.beforeWashing ? 'Washed cloth, as laid' : 'Cloth needed, as laid'}</dt><dd><span data-testid={`laid-${cloth.id}`}>{lay.length.text}</span><small>{lay.onTape.text}</small></dd></div>
+        <div><dt>Counted in rows by hand</dt><dd>{lay.byHand.text}</dd></div>
+        {lay.byWidths && <div><dt>Counted in whole widths</dt><dd data-testid={`widths-${cloth.id}`}>{lay.byWidths.text}{lay.savedOnWidths && <small>the lay saves {lay.savedOnWidths.text}</small>}</dd></div>}
+        <div><dt>Shortest possible, not under</dt><dd>{lay.shortestPossible.text}</dd></div>
+        {planned.usable && <div><dt>Usable width</dt><dd>{planned.usable.text}</dd></div>}
+      </dl>
+      <LongerSearch cloth={cloth} planned={planned} />
+      {!cloth.articleLength && <WidthsCompared cloth={cloth} />}
+      {plan && <CuttingList lay={lay} plan={plan} cloth={cloth} wrongSideUp={side === 'wrong'} />}
+    </>
+  )
+}

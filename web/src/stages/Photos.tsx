@@ -1,0 +1,60 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { Button, Input } from 'antd'
+import { useState } from 'react'
+import { answer, api, newId, Refused, type Photo } from '../api/client'
+import { useScene } from '../job/context'
+
+/** Photos of the item as it was found: corners and folds before anything is unpicked. */
+export function Photos() {
+  const { id, item } = useScene()
+  const [problem, setProblem] = useState('')
+  const queries = useQueryClient()
+  const photos = useQuery({ queryKey: ['photos', id], queryFn: () => answer(api.GET('/api/jobs/{id}/photos', { params: { path: { id } } })) })
+  if (!item) return null
+  // Every change is told when it did not reach the workroom.
+  const send = async (call: () => Promise<void>) => {
+    setProblem('')
+    try {
+      await call()
+    } catch (error) {
+      setProblem(error instanceof Refused ? error.message : 'The server does not answer. Nothing was changed: try again.')
+    }
+    await queries.invalidateQueries({ queryKey: ['photos', id] })
+  }
+  const add = (files: File[]) => send(async () => {
+    for (const file of files)
+      await answer(api.PUT('/api/jobs/{id}/photos/{photo}', {
+        params: { path: { id, photo: newId() }, query: { item: item.id } },
+        body: file as unknown as string,
+        bodySerializer: (body) => body,
+        headers: { 'Content-Type': file.type },
+      }))
+  })
+  const change = (photo: Photo, caption: string, away: boolean) => send(async () => {
+    await answer(api.PUT('/api/photos/{photo}', { params: { path: { photo: photo.id } }, body: { caption, away } }))
+  })
+  return (
+    <section className="photos" aria-label="Photos">
+      <label className="file">Add photos <small>corners and folds before anything is unpicked; removed parts with their numbers</small>
+        <input type="file" accept="image/jpeg,image/png,image/webp" multiple onChange={(event) => {
+          const input = event.currentTarget
+          void add([...(input.files ?? [])]).then(() => { input.value = '' })
+        }} />
+      </label>
+      {problem && <p className="problem" role="alert">{problem}</p>}
+      <ul>
+        {photos.data?.filter((photo) => photo.item === item.id).map((photo) => (
+          <li key={photo.id} className={photo.away ? 'away' : ''}>
+            {photo.away ? <p>Taken away{photo.caption && `: ${photo.caption}`}</p> : (
+              <>
+                <a href={`/api/photos/${photo.id}`} target="_blank" rel="noreferrer"><img src={`/api/photos/${photo.id}`} alt={photo.caption || 'Photo without a caption'} /></a>
+                <Input aria-label="What it shows" placeholder="What it shows" defaultValue={photo.caption} maxLength={300} onBlur={(event) => { if (event.currentTarget.value !== photo.caption) void change(photo, event.currentTarget.value, false) }} />
+              </>
+            )}
+            <Button onClick={() => void change(photo, photo.caption, !photo.away)}>{photo.away ? 'Put back' : 'Take away'}</Button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}
