@@ -15,8 +15,13 @@ foreach (var one in Seats(drafting.MakeUps.Count).Items) Report($"draft: {one.Ma
 Report("plan and lay of 10 box cushions, 60 pieces", "100 ms", 20, Job(10), lay: true);
 Report("plan and lay of 33 box cushions, 198 pieces", "400 ms", 5, Job(33), lay: true);
 
+Wrapper.Bench.LayBench.Run(search: args.Contains("--search"));
+
 void Report(string what, string budget, int runs, JobDocument job, bool lay)
 {
+    if (Planning.Of(job, drafting, lay: false).Items.FirstOrDefault(item => item.Draft.Pattern is null) is { } doubt)
+        throw new InvalidOperationException($"{what}: {doubt.Item.MakeUp} is in doubt, so its draft would not be measured: {doubt.Draft.Problems[0]}");
+
     double Once()
     {
         var clock = Stopwatch.StartNew();
@@ -55,6 +60,7 @@ JobDocument Seats(int count)
     {
         ["W"] = "22", ["L"] = "20", ["T"] = "4", ["d"] = "14", ["B"] = "18", ["R"] = "20", ["X"] = "29", ["N"] = "17", ["E"] = "5", ["b"] = "2", ["f1"] = "9", ["w1"] = "20",
         ["O"] = "0, 0; 24, 0; 24, 18; 16, 18; 8, 18 hollow 6; 0, 18", ["H"] = "27", ["D"] = "2", ["S"] = "22", ["F"] = "12", ["A"] = "9", ["U"] = "5", ["K"] = "5", ["C"] = "5", ["M"] = "34",
+        ["Y"] = "80", ["H1"] = "4", ["W1"] = "2", ["W2"] = "6", ["H2"] = "1 1/2", ["x1"] = "6", ["y1"] = "4",
     };
     return JobDocument.Empty("bench", JobUnit.Inch) with
     {
@@ -64,6 +70,7 @@ JobDocument Seats(int count)
             var item = makeUp.NewItem($"i{n}", makeUp.Name, JobUnit.Inch);
             var choices = new Dictionary<string, Entry>(item.Choices);
             if (choices.ContainsKey("shape") && makeUp.Key is "box-cushion-strip" or "knife-edge-pad") choices["shape"] = new(n % 2 == 0 ? "tapered" : "traced", JobUnit.Inch);
+            if (choices.ContainsKey("obstacles")) choices["obstacles"] = new("1", JobUnit.Inch);
             return item with { Choices = choices, Measures = makeUp.Measures.Where(m => !m.Optional && usual.ContainsKey(m.Key)).ToDictionary(m => m.Key, m => new Entry(usual[m.Key], JobUnit.Inch)) };
         })],
         Cloths = [JobCloth.Usual("c", "cloth", JobUnit.Inch)],

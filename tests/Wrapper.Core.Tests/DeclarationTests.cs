@@ -80,7 +80,7 @@ public class DeclarationTests
         using var superseded = new CancellationTokenSource();
         superseded.Cancel();
         var piece = new LayPiece("a/p/1", "a", "p", "1a", Outline.Rectangle(Length.Inches(10), Length.Inches(10)), Grain.Along);
-        Assert.ThrowsAny<OperationCanceledException>(() => LayTable.Of([piece], Length.Inches(54), oneWay: false, superseded.Token));
+        Assert.ThrowsAny<OperationCanceledException>(() => LayTable.Of([piece], new LayCloth(Length.Inches(54), OneWay: false), superseded.Token));
     }
 
     // Foam to order follows the inner, not the cover: the outline's extents, larger in plan where it is over-cut.

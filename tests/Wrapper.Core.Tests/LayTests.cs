@@ -30,7 +30,7 @@ public class LayTests
     public void Pieces_lie_on_the_cloth_apart_and_on_their_grain() =>
         Jobs.Sample(job =>
         {
-            var lay = LayTable.Of(job.Pieces, job.Usable, job.OneWay);
+            var lay = LayTable.Of(job.Pieces, new LayCloth(job.Usable, job.OneWay));
             Assert.Equal(job.Pieces.Count, lay.Best.Placements.Count + lay.Misfits.Count);
             foreach (var placed in new[] { lay.Best, lay.Hand })
             {
@@ -66,7 +66,7 @@ public class LayTests
         List<LayPiece> pieces = [.. Enumerable.Range(1, 6).Select(i => new LayPiece($"p{i}", "i", "plus", "1a", plus, Grain.Along))];
         var patch = Outline.Rectangle(In(4), In(4));
         pieces.AddRange(Enumerable.Range(1, 8).Select(i => new LayPiece($"q{i}", "i", "patch", "1b", patch, Grain.Along)));
-        var lay = LayTable.Of(pieces, In(24), oneWay: true);
+        var lay = LayTable.Of(pieces, new LayCloth(In(24), OneWay: true));
         Assert.Equal(In(44), lay.Hand.Length); // three rows of 12, then 8 patches six across: two rows of 4
         Assert.True(lay.Best.Length <= In(36), $"{lay.Best.Length}");
     }
@@ -79,14 +79,14 @@ public class LayTests
             new("wide", "i", "wide", "1a", Outline.Rectangle(Length.Inches(60), Length.Inches(70)), Grain.Along),
             new("small", "i", "small", "1b", Outline.Rectangle(Length.Inches(10), Length.Inches(10)), Grain.Along),
         ];
-        var lay = LayTable.Of(pieces, Length.Inches(53), oneWay: false);
+        var lay = LayTable.Of(pieces, new LayCloth(Length.Inches(53), OneWay: false));
         Assert.Equal(("wide", Length.Inches(60)), (Assert.Single(lay.Misfits).Id, lay.Misfits[0].Across));
         Assert.Equal("small", Assert.Single(lay.Best.Placements).Id);
     }
 
     [Fact]
     public void Nothing_to_lay_takes_no_cloth() =>
-        Assert.Equal(Length.Zero, LayTable.Of([], Length.Inches(54), oneWay: false).Best.Length);
+        Assert.Equal(Length.Zero, LayTable.Of([], new LayCloth(Length.Inches(54), OneWay: false)).Best.Length);
 
     [Theory]
     [InlineData("100", "1/8 yd", "0", "24", 103.5, 69.00)]      // steps of 4 1/2 in: 22.2 of them, so 23; 2 7/8 yd

@@ -120,7 +120,7 @@ public class OutlineTests
     {
         var half = In(10).Scaled(0.70710678118654752440m);
         var circle = new Outline([new("a", new(-half, -half), In(10)), new("b", new(half, -half), In(10)), new("c", new(half, half), In(10)), new("d", new(-half, half), In(10))]);
-        var lay = Lay.LayTable.Of([new("c", "i", "c", "1a", circle, Grain.Along), new("d", "i", "c", "1a", circle, Grain.Along)], In(40) + Length.Millimetres(0.01m), oneWay: true);
+        var lay = Lay.LayTable.Of([new("c", "i", "c", "1a", circle, Grain.Along), new("d", "i", "c", "1a", circle, Grain.Along)], new Lay.LayCloth(In(40) + Length.Millimetres(0.01m), OneWay: true));
         Assert.True((lay.Best.Length - In(20)).Abs() <= Length.Millimetres(0.01m), $"{lay.Best.Length}");
         Assert.Equal([0, 20], lay.Best.Placements.Select(at => (int)Math.Round(at.X.Ticks / 97536.0)).Order());
     }
@@ -165,4 +165,14 @@ public class OutlineTests
     [InlineData(16, 4, 18.5459)] // radius 10: twice the last
     public void An_arc_by_its_chord_and_rise(int chord, int rise, double arc) =>
         Assert.Equal(arc, (double)Items.Inches(Working.ArcOver(Working.Of("c", "c", In(chord)), Working.Of("h", "h", In(rise))).Value), 1e-4);
+
+    // An outline offset a third time has two steps to an edge already: a straight run into a half circle, wider there by an inch.
+    [Fact]
+    public void Each_step_has_a_name_of_its_own()
+    {
+        static Length In(int n) => Length.Inches(n);
+        var stadium = new Outline([new("bottom", new(In(0), In(0))), new("cap", new(In(10), In(0)), In(5)), new("step to cap", new(In(10), In(10))), new("another step to cap", new(In(0), In(10)))]);
+        var piece = new Piece("p", "p", 1, new Dictionary<string, Working>(), _ => stadium) { Allowances = new Dictionary<string, Working> { ["cap"] = Working.Of("a", "a", In(1)) } };
+        Assert.Equal(["bottom", "another another step to cap", "cap", "step to step to cap", "step to cap", "another step to cap"], piece.Cut.Edges.Select(edge => edge.Name));
+    }
 }

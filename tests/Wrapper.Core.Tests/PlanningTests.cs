@@ -1,6 +1,7 @@
 using Wrapper.Core.Cloth;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
+using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Tests;
 
@@ -24,6 +25,29 @@ public class PlanningTests
         Assert.Equal(Length.Inches(4 * 47, 2), plan.Cloths[0].Lay!.Best.Length); // 51 1/4 across, so one under the other
         Assert.Empty(plan.Problems);
     }
+
+    // A cube of 19 in: four bands of 4 1/2 x 16, cord round nothing; tops and sides stay with the face.
+    [Fact]
+    public void Bands_linings_and_coverings_can_have_a_cloth_of_their_own()
+    {
+        Item Cube(params (ClothRole Role, string Cloth)[] others) => Items.Of("cube-banded", JobUnit.Inch, ("W", "19"), ("L", "19"), ("H", "19")) with { Cloth = "c1", OtherCloths = others.ToDictionary(o => o.Role, o => o.Cloth) };
+        var plan = Planning.Of(Job(Cube((ClothRole.Contrast, "c2"))), Items.Drafting, lay: true);
+        Assert.Equal(["band", "band", "band", "band"], plan.Cloths[1].Pieces.Select(piece => piece.Piece));
+        Assert.Equal(Length.Inches(16), plan.Cloths[1].Lay!.Best.Length); // four of 4 1/2 beside each other on 59
+        Assert.DoesNotContain(plan.Cloths[0].Pieces, piece => piece.Piece == "band");
+        var alone = Planning.Alone(plan.Items[0], Job(Cube((ClothRole.Contrast, "c2"))));
+        Assert.Equal(plan.Cloths[0].Lay!.Best.Length + Length.Inches(16), alone);
+        var lost = Planning.Of(Job(Cube((ClothRole.Contrast, "sold"))), Items.Drafting, lay: true);
+        Assert.Equal(("items.i1.cloth", "sold"), (Assert.Single(lost.Problems).Field, lost.Problems[0].Given));
+        Assert.Null(Planning.Alone(lost.Items[0], Job(Cube((ClothRole.Contrast, "sold")))));
+    }
+
+    [Theory]
+    [InlineData("chair-back-slip-over", "W=16 | H=20 | D=2", ClothRole.SecondFace, "lining")]
+    [InlineData("box-cushion-strip", "W=20 | L=20 | T=4", ClothRole.CordCovering, "cord-block")]
+    [InlineData("chair-slipcover", "W=22|S=21|F=12|A=8|B=5|U=6|H=27|K=4|C=5", ClothRole.Contrast, "skirt-front skirt-side skirt-flap")]
+    public void Each_role_has_the_pieces_of_its_name(string makeUp, string changes, ClothRole role, string pieces) =>
+        Assert.Equal(pieces.Split(' '), Items.Pattern(Items.Read(makeUp, JobUnit.Inch, changes)).Pieces.Where(piece => piece.Role == role).Select(piece => piece.Key));
 
     [Fact]
     public void More_pieces_than_anybody_cuts_are_refused_at_once()

@@ -80,20 +80,7 @@ public class SeatCases
     [InlineData("sofa-base", "W=60 | S=22 | F=16 | A=34 | M=34 | C=5", "seat/cut width=68; seat/cut length=43; arm/cut width=40; arm/cut length=39")]
     [InlineData("sofa-base", "W=60 | S=22 | F=16 | A=34 | M=34 | C=5 | t=2 | seat/lower=2", "seat/cut width=66; seat/cut length=43")]
     [InlineData("sofa-base", "cm | W=142 | S=58 | F=40 | A=86 | M=82 | C=12", "seat/cut width=161.4; seat/cut length=110.2; arm/cut width=97; arm/cut length=98.2")]
-    public void Sizes_as_worked_by_hand(string makeUp, string changes, string expected)
-    {
-        var metric = changes.StartsWith("cm", StringComparison.Ordinal);
-        var unit = metric ? JobUnit.Centimetre : JobUnit.Inch;
-        var pattern = Items.Pattern(Items.Read(makeUp, unit, metric ? changes[4..] : changes), unit);
-        Assert.True(SeamCheck.Of(pattern, unit).Holds);
-        foreach (var pair in expected.Split(';').Select(text => text.Split('=')))
-        {
-            var name = pair[0].Trim();
-            var working = name.Split('/') is [var piece, var size] ? pattern.Piece(piece).Sizes.Single(s => s.Name == size).Working
-                : name[0] == '*' ? pattern.Notions.Single(notion => notion.Key == name[1..]).Length! : pattern.Finished.Single(f => f.Name == name).Working;
-            Assert.Equal(double.Parse(pair[1], System.Globalization.CultureInfo.InvariantCulture), working.Value.Ticks / (metric ? 38_400.0 : 97_536.0), 1e-3);
-        }
-    }
+    public void Sizes_as_worked_by_hand(string makeUp, string changes, string expected) => Cases.Check(makeUp, changes, expected);
 
     [Theory]
     [InlineData("box-cushion-strip", "shape=tapered | stations=2 | W=18 | B=14 | L=16 | f1=9 | w1=17 | f2=5 | w2=16 | T=2", "measures.f2", "out of order")]
@@ -119,13 +106,7 @@ public class SeatCases
     [InlineData("chair-slipcover", "W=22 | S=21 | F=12 | A=9 | B=5 | U=5 | H=14 | K=5 | C=5", "measures.H", "nothing is left")]
     [InlineData("chair-slipcover", "W=22 | S=21 | F=12 | A=9 | B=5 | U=5 | H=27 | K=5 | C=3 | t=4", "measures.t", "deeper than the crevice")]
     [InlineData("sofa-base", "W=60 | S=22 | F=16 | A=34 | M=34 | C=2 | t=2 1/2", "measures.t", "deeper than the crevice")]
-    public void Impossible_items_name_the_measurement_to_look_at(string makeUp, string changes, string field, string reason)
-    {
-        var problem = Assert.Single(Items.Draft(Items.Read(makeUp, JobUnit.Inch, changes)).Problems);
-        Assert.Equal(field, problem.Field);
-        Assert.Contains(reason, problem.Reason, StringComparison.Ordinal);
-        Assert.NotEmpty(problem.Example);
-    }
+    public void Impossible_items_name_the_measurement_to_look_at(string makeUp, string changes, string field, string reason) => Cases.Refused(makeUp, changes, field, reason);
 
     [Fact]
     public void Of_two_readings_the_larger_counts()
@@ -182,4 +163,22 @@ public class SeatCases
     [InlineData("M0 0 H10 ! V10 Z", "does not belong")]
     public void An_outline_that_cannot_be_read_is_refused(string text, string reason) =>
         Assert.Contains(reason, OutlineReader.Read(text, JobUnit.Inch).Refusal!.Reason, StringComparison.Ordinal);
+
+    // Points that are to be matched lie equally far apart on every piece that bears both: A to B along the seat (21), D to D across the
+    // back (22 between the arms + 2 x 6), C to D up the side of the back (27 - 4 - 8) and over the rail (4).
+    [Theory]
+    [InlineData("no", "deck", "A", "B", 21)]
+    [InlineData("no", "inside-arm", "A", "B", 21)]
+    [InlineData("no", "inside-back", "D", "D", 34)]
+    [InlineData("no", "outside-back", "D", "D", 34)]
+    [InlineData("no", "inside-back", "C", "D", 19)]
+    [InlineData("yes", "inside-arm", "C", "E", 5)]
+    [InlineData("yes", "inside-wing", "C", "E", 5)]
+    public void Named_points_match(string wings, string piece, string from, string to, int inches)
+    {
+        var drawn = Items.Pattern(Items.Read("chair-slipcover", JobUnit.Inch, $"W=22|S=21|F=12|A=8|B=6|U=6|H=27|K=4|C=5|G=5|wings={wings}")).Piece(piece);
+        Point[] At(string name) => [.. drawn.Meeting.Where(point => point.Name == name).Select(point => drawn.Stitch.Mark(point.Edge, point.At, Length.Zero).On)];
+        var spans = At(from).SelectMany(_ => At(to), (a, b) => Math.Round(Math.Sqrt(Math.Pow((a.X - b.X).Ticks, 2) + Math.Pow((a.Y - b.Y).Ticks, 2)) / Length.TicksPerInch, 3));
+        Assert.Contains(inches, spans);
+    }
 }

@@ -30,7 +30,9 @@ internal static class Variants
         ["f1"] = ('l', 20, 30), ["f2"] = ('l', 40, 55), ["f3"] = ('l', 65, 80), ["w1"] = ('w', 85, 110), ["w2"] = ('w', 80, 110), ["w3"] = ('w', 80, 110),
         ["r"] = ('l', 1, 30), ["V"] = ('w', 99, 101), ["M"] = ('l', 99, 101), ["X1"] = ('w', 120, 130), ["X2"] = ('w', 120, 130),
         ["H"] = ('-', 12 * 16, 36 * 16), ["D"] = ('-', 1 * 16, 5 * 16), ["A"] = ('-', 5 * 16, 12 * 16), ["t"] = ('-', 8, 3 * 16), ["F"] = ('-', 6 * 16, 12 * 16), ["K"] = ('-', 2 * 16, 6 * 16),
-        ["S"] = ('-', 14 * 16, 26 * 16), ["P"] = ('-', 16 * 16, 30 * 16), ["U"] = ('-', 3 * 16, 8 * 16), ["C"] = ('-', 1 * 16, 6 * 16), ["G"] = ('-', 3 * 16, 8 * 16), ["x"] = ('-', 8, 24),
+        ["S"] = ('-', 14 * 16, 26 * 16), ["P"] = ('-', 16 * 16, 30 * 16), ["U"] = ('-', 3 * 16, 8 * 16), ["C"] = ('-', 1 * 16, 6 * 16), ["G"] = ('-', 3 * 16, 8 * 16), ["x"] = ('-', 8, 24), ["Y"] = ('w', 100, 104),
+        ["H1"] = ('-', 3 * 16, 6 * 16), ["W1"] = ('w', 8, 20), ["W2"] = ('w', 10, 40), ["H2"] = ('-', 8, 5 * 16),
+        ["x1"] = ('w', 8, 20), ["x2"] = ('w', 30, 45), ["x3"] = ('w', 55, 70), ["y1"] = ('w', 5, 9), ["y2"] = ('w', 5, 9), ["y3"] = ('w', 5, 9),
     };
 
     // Traced outlines, in inches; some concave, some with arcs and hollows. One is a path.
@@ -66,7 +68,7 @@ internal static class Variants
             }
         }
         var allowances = new Dictionary<string, Entry>(item.Allowances);
-        if (own > 0) foreach (var edge in new[] { "panel/left", "boxing/lower", "cover/zip lower", "cover/right side lower", "front/left", "cap/front", "body/long", "inside-back/top" }) allowances[edge] = Sixteenths(own);
+        if (own > 0) foreach (var edge in new[] { "panel/left", "boxing/lower", "cover/zip lower", "cover/right side lower", "front/left", "cap/front", "body/long", "inside-back/top", "sheet/front", "sheet-left/back", "panel-right/right", "top/left", "skirt/lower", "circle/right", "end/foot", "cover/front" }) allowances[edge] = Sixteenths(own);
         return item with { Measures = measures, Choices = choices, Allowances = allowances };
     }
 

@@ -153,6 +153,23 @@ public sealed class JobStoreTests : IDisposable
         Assert.Contains("newer", Assert.Throws<DatabaseRefusedException>(() => Database.Open(folder)).Message, StringComparison.Ordinal);
     }
 
+    // As the first version left it: jobs and no photos.
+    [Fact]
+    public void A_file_of_the_first_version_is_brought_up_to_date_with_its_jobs()
+    {
+        store.Create("j", Say("Stools", "c1"));
+        using (var connection = database.Connect())
+        {
+            using var command = connection.CreateCommand();
+            command.CommandText = "DROP TABLE photos; DELETE FROM SchemaVersions WHERE ScriptName NOT LIKE '%0001_jobs.sql'";
+            command.ExecuteNonQuery();
+        }
+        var photos = new PhotoStore(Database.Open(folder), TimeProvider.System);
+        Assert.True(photos.Add("j", new Photo("p", "stool", "", "image/png", false), [1, 2]));
+        Assert.Equal("p", Assert.Single(photos.Of("j")).Id);
+        Assert.Equal("Stools", Name());
+    }
+
     [Fact]
     public void Every_commit_is_synced_to_disk_through_a_write_ahead_log()
     {

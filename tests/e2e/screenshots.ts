@@ -14,6 +14,10 @@ const shots = [
   ['make-up-seats', '/jobs/demo-reading-room/make-up', 'day', /Niche/],
   ['pieces-chair', '/jobs/demo-lodge-seats/pieces', 'day', /Armchair/],
   ['lay-seats', '/jobs/demo-reading-room/lay', 'day'],
+  ['lay-beds', '/jobs/demo-bunks/lay', 'day'],
+  ['lay-repeat', '/jobs/demo-lodge-seats/lay', 'day'],
+  ['buy-beds', '/jobs/demo-bunks/buy', 'day'],
+  ['pieces-cap', '/jobs/demo-tables/pieces', 'day', /Pressing table/],
   ['measure-dim', '/jobs/demo-marigold/measure', 'dim'],
 ] as const
 
@@ -24,6 +28,12 @@ for (const [name, path, light, item] of shots as readonly (readonly [string, str
     if (path === '/') await expect(page.getByText('Saloon berths')).toBeVisible()
     else await expect(page.getByTestId('to-buy')).toBeVisible()
     if (item) await page.getByRole('complementary', { name: 'Items' }).getByRole('button', { name: item }).click()
+    if (name === 'buy-beds') {
+      await page.getByRole('button', { name: /Look for sizes/ }).click()
+      await expect(page.getByRole('button', { name: /^Make it/ }).first()).toBeVisible()
+      await page.getByRole('region', { name: 'Less cloth' }).scrollIntoViewIfNeeded()
+    }
+    if (name === 'lay-repeat') await page.getByRole('region', { name: 'Star-chart cotton', exact: true }).locator('.facts').scrollIntoViewIfNeeded()
     await page.evaluate(() => document.fonts.ready)
     await page.waitForTimeout(800)
     await page.screenshot({ path: `${folder}/${name}.png` })

@@ -1,33 +1,7 @@
-import type { Page } from '@playwright/test'
-import { begin, expect, field, saved, test } from './workroom'
-
-/** Adds the first item of a job: its kind by name, then Enter. */
-async function beginSeat(page: Page, job: string, kind: string, unit: 'in' | 'cm' = 'in') {
-  await begin(page, job, unit)
-  await page.getByRole('radio', { name: kind }).check()
-  await page.getByRole('button', { name: 'Measure it' }).click()
-}
-
-async function choose(page: Page, name: string, option: string) {
-  await page.getByRole('combobox', { name, exact: true }).click()
-  await page.locator('.ant-select-item-option').getByText(option, { exact: true }).click()
-}
-
-async function measure(page: Page, sizes: Record<string, string>) {
-  for (const [key, typed] of Object.entries(sizes)) await field(page, `measures.${key}`).fill(typed)
-  await page.keyboard.press('Escape')
-}
-
-/** The cut width of the piece in hand, on Pieces; every seam must match. */
-async function pieces(page: Page, piece: RegExp, size: string, text: string) {
-  await page.keyboard.press('3')
-  await page.getByRole('button', { name: piece }).click()
-  await expect(page.getByRole('button', { name: new RegExp(`^${size}`) })).toContainText(text)
-  await expect(page.getByText('all seams match')).toBeVisible()
-}
+import { beginItem, choose, expect, field, measure, pieces, saved, test, throughEveryStage } from './workroom'
 
 test('a tapered chair pad: outline by keyboard, stations, ties', async ({ page }) => {
-  await beginSeat(page, 'Pads', 'Cushion or seat pad')
+  await beginItem(page, 'Pads', 'Cushion or seat pad')
   await page.getByRole('combobox', { name: 'Outline', exact: true }).focus()
   for (const key of ['Enter', 'ArrowDown', 'ArrowDown', 'Enter']) await page.keyboard.press(key)
   await expect(field(page, 'measures.f1')).toBeVisible()
@@ -43,7 +17,7 @@ test('a tapered chair pad: outline by keyboard, stations, ties', async ({ page }
 })
 
 test('a traced seat is taken from a drawing, boxed and checked', async ({ page }) => {
-  await beginSeat(page, 'Alcove', 'Cushion or seat pad')
+  await beginItem(page, 'Alcove', 'Cushion or seat pad')
   await choose(page, 'Outline', 'Traced')
   await field(page, 'measures.O').fill('0, 0; 10, 10; 10, 0; 0, 10')
   await field(page, 'measures.T').fill('4')
@@ -59,7 +33,7 @@ test('a traced seat is taken from a drawing, boxed and checked', async ({ page }
 })
 
 test('readings that differ are asked for again, and a skewed seat is told', async ({ page }) => {
-  await beginSeat(page, 'Twice', 'Cushion or seat pad')
+  await beginItem(page, 'Twice', 'Cushion or seat pad')
   await measure(page, { W: '30', L: '20', T: '4' })
   await field(page, 'measures.W').focus()
   await field(page, 'measures.W again').fill('30 1/4')
@@ -82,18 +56,10 @@ for (const [kind, sizes, piece, size, text] of [
   ['Sofa base', { W: '110', S: '58', F: '40', A: '86', M: '82', C: '12' }, /1b arm sheet/, 'cut length', '98.2 cm'],
   ['Upholstered chair', { W: '55', S: '52', F: '30', A: '22', B: '12', U: '12', H: '68', K: '12', C: '10' }, /deck/, 'cut width', '76.5 cm'],
 ] as const)
-  test(`${kind}: measured, drafted, laid and bought in centimetres`, async ({ page }) => {
-    await beginSeat(page, kind, kind, 'cm')
-    await measure(page, sizes)
-    await expect(page.getByTestId('to-buy')).toBeVisible()
-    await pieces(page, piece, size, text)
-    await page.keyboard.press('4')
-    await expect(page.getByText('Shortest possible, not under')).toBeVisible()
-    await saved(page)
-  })
+  test(`${kind}: measured, drafted, laid and bought in centimetres`, ({ page }) => throughEveryStage(page, kind, sizes, piece, size, text))
 
 test('a cap that falls deeper than the ottoman is refused on Make-up', async ({ page }) => {
-  await beginSeat(page, 'Footstool', 'Ottoman or cube')
+  await beginItem(page, 'Footstool', 'Ottoman or cube')
   await measure(page, { W: '20', L: '18', H: '16' })
   await page.keyboard.press('2')
   await page.getByRole('button', { name: 'Choose cap and apron' }).click()
@@ -114,7 +80,7 @@ test('the demo seats are drafted without a doubt, curves laid as curves', async 
 })
 
 test('schools that fit stand first, each with its figures; the others say why not', async ({ page }) => {
-  await beginSeat(page, 'Schools', 'Cushion or seat pad')
+  await beginItem(page, 'Schools', 'Cushion or seat pad')
   await choose(page, 'Outline', 'T')
   await measure(page, { W: '28', N: '22', L: '24', E: '5', T: '4' })
   await page.keyboard.press('2')
@@ -132,7 +98,7 @@ test('schools that fit stand first, each with its figures; the others say why no
 })
 
 test('left, right and pairs of an L', async ({ page }) => {
-  await beginSeat(page, 'Corner', 'Cushion or seat pad')
+  await beginItem(page, 'Corner', 'Cushion or seat pad')
   await choose(page, 'Outline', 'L')
   await choose(page, 'Hand', 'In pairs')
   await measure(page, { W: '30', N: '22', L: '24', E: '8', T: '4' })
@@ -145,7 +111,7 @@ test('left, right and pairs of an L', async ({ page }) => {
 })
 
 test('a chair back by its traced outline, hemmed, with wrong points told on the way', async ({ page }) => {
-  await beginSeat(page, 'Backs', 'Chair back')
+  await beginItem(page, 'Backs', 'Chair back')
   await choose(page, 'Shape of the back', 'Traced')
   await field(page, 'measures.O').fill('0, 0; 16, 0; 15, 19; 8, 21 1/2 arc 2; 1, 19')
   await field(page, 'measures.D').fill('2')
@@ -163,7 +129,7 @@ test('a chair back by its traced outline, hemmed, with wrong points told on the 
 })
 
 test('an ottoman in inches is read in centimetres without a change of size', async ({ page }) => {
-  await beginSeat(page, 'Units', 'Ottoman or cube')
+  await beginItem(page, 'Units', 'Ottoman or cube')
   await measure(page, { W: '20', L: '18', H: '16' })
   await page.keyboard.press('5')
   const bought = await page.getByTestId('to-buy').textContent()
@@ -175,7 +141,7 @@ test('an ottoman in inches is read in centimetres without a change of size', asy
 })
 
 test('a cube: banded corners, a gap to fill it by, filling by volume', async ({ page }) => {
-  await beginSeat(page, 'Cube', 'Ottoman or cube')
+  await beginItem(page, 'Cube', 'Ottoman or cube')
   await measure(page, { W: '19', L: '19', H: '19' })
   await page.keyboard.press('2')
   await page.getByRole('button', { name: 'Choose cube with corner bands' }).click()
@@ -183,4 +149,42 @@ test('a cube: banded corners, a gap to fill it by, filling by volume', async ({ 
   await expect(page.getByRole('row', { name: /^gap for filling opening/ })).toContainText('9 1/2 in')
   await page.keyboard.press('5')
   await expect(page.getByRole('row', { name: /loose filling/ })).toContainText('112.4 litres') // 19 in cubed
+})
+
+test('bands are cut from another cloth of the job', async ({ page }) => {
+  await beginItem(page, 'Two cloths', 'Ottoman or cube')
+  await measure(page, { W: '19', L: '19', H: '19' })
+  await page.keyboard.press('2')
+  await page.getByRole('button', { name: 'Choose cube with corner bands' }).click()
+  await page.keyboard.press('4')
+  await page.getByRole('button', { name: 'Add a cloth' }).click()
+  await expect(page.getByText('Nothing is cut from this cloth yet.')).toBeVisible()
+  await page.keyboard.press('1')
+  await choose(page, 'Contrast from', 'Cloth 2')
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('3')
+  await expect(page.getByRole('button', { name: /corner band/ })).toContainText('from Cloth 2')
+  await page.keyboard.press('4')
+  // four bands of 4 1/2 x 16 beside each other: 16 in, 0.444 yd, rounded up
+  await expect(page.getByRole('region', { name: 'Cloth 2', exact: true }).getByTestId(/^laid-/)).toHaveText('0.45 yd')
+  await expect(page.getByText('Nothing is cut from this cloth yet.')).toBeHidden()
+  await saved(page)
+})
+
+test('photos of what was found are kept, captioned, and come back', async ({ page }) => {
+  await beginItem(page, 'Photos', 'Ottoman or cube')
+  await saved(page)
+  const shot = await page.screenshot({ clip: { x: 0, y: 0, width: 40, height: 30 } })
+  const photos = page.getByRole('region', { name: 'Photos' })
+  await photos.getByLabel(/Add photos/).setInputFiles({ name: 'notes.png', mimeType: 'image/png', buffer: Buffer.from('no picture') })
+  await expect(photos.getByRole('alert')).toContainText('neither a JPEG, PNG nor WebP picture')
+  await photos.getByLabel(/Add photos/).setInputFiles({ name: 'corner.png', mimeType: 'image/png', buffer: shot })
+  await photos.getByLabel('What it shows').fill('Front corner, pleats')
+  await photos.getByLabel('What it shows').press('Tab')
+  await expect(photos.getByRole('img', { name: 'Front corner, pleats' })).toHaveJSProperty('naturalWidth', 40)
+  await photos.getByRole('button', { name: 'Take away' }).click()
+  await expect(photos.getByText('Taken away: Front corner, pleats')).toBeVisible()
+  await page.reload()
+  await photos.getByRole('button', { name: 'Put back' }).click()
+  await expect(photos.getByRole('img', { name: 'Front corner, pleats' })).toBeVisible()
 })

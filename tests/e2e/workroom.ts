@@ -80,8 +80,8 @@ export const test = base.extend<{ room: Page }, { server: Server }>({
 
 export { expect }
 
-/** A field by its key, as the server names it. */
-export const field = (page: Page, key: string) => page.locator(`[data-field="${key}"]`)
+/** A field by its key, as the server names it; from a full stop on, the end of a key will do. */
+export const field = (page: Page, key: string) => page.locator(key.startsWith('.') ? `[data-field$="${key}"]` : `[data-field="${key}"]`)
 
 /** Begins a job with one item by keyboard alone, from the list of jobs. */
 export async function begin(page: Page, name: string, unit: 'in' | 'cm' = 'in') {
@@ -103,6 +103,46 @@ export async function beginCushion(page: Page, name: string, w: string, l: strin
   for (const [key, size] of [['W', w], ['L', l], ['T', t]] as const) await field(page, `measures.${key}`).fill(size)
   await page.keyboard.press('Escape')
   await expect(page.getByTestId('to-buy')).toBeVisible()
+}
+
+/** Adds the first item of a job: its kind by name, then Enter. */
+export async function beginItem(page: Page, job: string, kind: string, unit: 'in' | 'cm' = 'in') {
+  await begin(page, job, unit)
+  await page.getByRole('radio', { name: kind, exact: true }).check()
+  await page.getByRole('button', { name: 'Measure it' }).click()
+}
+
+/** Answers a choice beside the measuring drawing. */
+export async function choose(page: Page, name: string, option: string) {
+  await page.getByRole('combobox', { name, exact: true }).click()
+  await page.locator('.ant-select-item-option').getByText(option, { exact: true }).click()
+}
+
+/** Types sizes on the measuring drawing, and leaves the last. */
+export async function measure(page: Page, sizes: Record<string, string>) {
+  for (const [key, typed] of Object.entries(sizes)) await field(page, `measures.${key}`).fill(typed)
+  await page.keyboard.press('Escape')
+}
+
+/** The cut width of the piece in hand, on Pieces; every seam must match. */
+export async function pieces(page: Page, piece: RegExp, size: string, text: string) {
+  await page.keyboard.press('3')
+  await page.getByRole('button', { name: piece }).click()
+  await expect(page.getByRole('button', { name: new RegExp(`^${size}`) }).first()).toContainText(text)
+  await expect(page.getByText(/^(all seams match|this cover has no seams)$/)).toBeVisible()
+}
+
+/** One cover by centimetres through every stage: measured, drafted with this size, laid, bought and saved. */
+export async function throughEveryStage(page: Page, kind: string, sizes: Record<string, string>, piece: RegExp, size: string, text: string) {
+  await beginItem(page, kind, kind, 'cm')
+  await measure(page, sizes)
+  await expect(page.getByTestId('to-buy')).toBeVisible()
+  await pieces(page, piece, size, text)
+  await page.keyboard.press('4')
+  await expect(page.getByText('Shortest possible, not under')).toBeVisible()
+  await page.keyboard.press('5')
+  await expect(page.getByText('To buy, rounded up')).toBeVisible()
+  await saved(page)
 }
 
 export const saved = (page: Page) => expect(page.getByTestId('saving')).toHaveText('Saved')

@@ -1,0 +1,57 @@
+using Wrapper.Core.Lay;
+using Wrapper.Core.Lengths;
+using Wrapper.Core.Patterns;
+
+namespace Wrapper.Bench;
+
+/// <summary>Sets of rectangles cut from a full cloth by random straight cuts, so that the shortest lay is known: all of it, with nothing left over.</summary>
+internal static class Instances
+{
+    public static readonly Length Usable = Length.Inches(53);
+
+    /// <summary>So many pieces, each cut from end to end of what it was cut from (guillotine cuts), at whole eighths of an inch; never turned.</summary>
+    public static (IReadOnlyList<LayPiece> Pieces, Length Shortest) Guillotine(int count, int seed, double waste = 0)
+    {
+        var random = new Random(seed);
+        const int eighths = 53 * 8;
+        var length = Math.Max(8 * 20, count * 170 * 64 / eighths);
+        List<(int W, int H)> pieces = [(eighths, length)];
+        while (pieces.Count < count)
+        {
+            // The larger a piece, the likelier it is cut.
+            var pick = random.NextInt64(pieces.Sum(p => (long)p.W * p.H));
+            var at = 0;
+            while ((pick -= (long)pieces[at].W * pieces[at].H) >= 0) at++;
+            var (w, h) = pieces[at];
+            var across = random.NextDouble() < (double)w / (w + h);
+            var side = across ? w : h;
+            if (side < 24) continue;
+            var cut = random.Next((int)(side * 0.2), (int)(side * 0.8) + 1);
+            pieces[at] = across ? (cut, h) : (w, cut);
+            pieces.Add(across ? (w - cut, h) : (w, h - cut));
+        }
+        // What is left out is waste that nobody can avoid, near enough: the shortest lay is then not known but bounded.
+        if (waste > 0) pieces = [.. pieces.OrderBy(_ => random.Next()).Skip((int)(count * waste))];
+        return ([.. pieces.OrderBy(_ => random.Next()).Select((p, n) => new LayPiece($"p{n}", $"i{n % 8}", $"p{n}", $"{n}", Outline.Rectangle(Eighths(p.W), Eighths(p.H)), Grain.Along))], Eighths(length));
+    }
+
+    /// <summary>Rectangles of any size up to half the cloth; some of them circles.</summary>
+    public static IReadOnlyList<LayPiece> Any(int count, int seed, bool round = false)
+    {
+        var random = new Random(seed);
+        Outline Cut(int n)
+        {
+            var (w, h) = (random.Next(24, 26 * 8), random.Next(24, 30 * 8));
+            return round && n % 3 == 0 ? Circle(Eighths(w)) : Outline.Rectangle(Eighths(w), Eighths(h));
+        }
+        return [.. Enumerable.Range(0, count).Select(n => new LayPiece($"p{n}", $"i{n % 8}", $"p{n}", $"{n}", Cut(n), Grain.Along))];
+    }
+
+    private static Outline Circle(Length d)
+    {
+        var r = d.Over(2);
+        return new Outline([new("a", new(Length.Zero, r), r), new("b", new(d, r), r)]);
+    }
+
+    private static Length Eighths(int n) => Length.Inches(0, n, 8);
+}

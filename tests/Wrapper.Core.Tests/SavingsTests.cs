@@ -1,0 +1,59 @@
+using CsCheck;
+using Wrapper.Core.Jobs;
+using Wrapper.Core.Lengths;
+
+namespace Wrapper.Core.Tests;
+
+/// <summary>Sizes that could be a little less, and joined widths counted by hand beside the lay (handbook §8.2).</summary>
+public class SavingsTests
+{
+    // On 53 in usable a duvet 54 wide is joined: three cuts of 87 1/2 (its four sides of 2 in share one). At 52 both faces fit a width: two cuts.
+    // 262 1/2 in is 7.29 yd, 7 3/8 bought; 175 in is 4.86, 4 7/8 bought. Half as much, 53 and its seams, would not fit.
+    [Fact]
+    public void A_duvet_two_inches_narrower_saves_a_whole_width()
+    {
+        var savings = Savings.Of(Job("W=54 | L=84", "54"), Items.Drafting);
+        var first = savings[0];
+        Assert.Equal(("i1", "measures.W", Length.Inches(54), Length.Inches(52)), (first.Item, first.Field, first.From, first.To));
+        Assert.Equal((Length.Inches(87, 1, 2), Length.Inches(90), 50m), (first.Saves, first.BuysLess, first.CostsLess)); // 2 1/2 yd at 20
+        // A hem 1/2 in shallower: three cuts of 87, 7.25 yd. Half of that leaves 261 3/4, still 7 3/8.
+        Assert.Contains(savings, saving => saving.Field == "allowances.h1" && saving.To == Length.Inches(1) && saving.BuysLess == Length.Inches(4, 1, 2));
+    }
+
+    [Fact]
+    public void A_second_reading_does_not_stand_in_the_way() =>
+        Assert.Contains(Savings.Of(Job("W=54 | W again=53 15/16 | L=84", "54"), Items.Drafting), saving => saving.Field == "measures.W");
+
+    [Fact]
+    public void Where_nothing_may_be_less_nothing_is_told() =>
+        Assert.Empty(Savings.Of(Job("shape=square | W=20", "54", "centre-panel"), Items.Drafting));
+
+    // Taken at its word each saving lets the whole job buy exactly so much less, whatever is made.
+    [Fact]
+    public void A_saving_holds_when_it_is_taken() =>
+        Gen.Select(Variants.Makeable.Where(item => item.MakeUp != "chair-slipcover").Array[1, 2], Gen.Int[40, 90]).Sample((items, width) =>
+        {
+            var job = JobDocument.Empty("job", JobUnit.Inch) with { Items = [.. items.Select((item, n) => item with { Id = $"i{n}", Cloth = null })], Cloths = [LayTests.Cloth($"{width}", false)] };
+            if (Planning.Of(job, Items.Drafting, lay: true).Cloths[0].Buying is not { } before) return;
+            foreach (var saving in Savings.Of(job, Items.Drafting).Take(2))
+            {
+                var parts = saving.Field.Split('.');
+                var entry = Entry.Of(saving.To, JobUnit.Inch);
+                Dictionary<string, Entry> Set(IReadOnlyDictionary<string, Entry> old, string map) => map == parts[0] ? new(old) { [parts[1]] = entry } : new(old);
+                var taken = job with { Items = [.. job.Items.Select(item => item.Id != saving.Item ? item : item with { Measures = Set(item.Measures, "measures"), Choices = Set(item.Choices, "choices"), Allowances = Set(item.Allowances, "allowances") })] };
+                Assert.Equal(before.Bought - saving.BuysLess, Planning.Of(taken, Items.Drafting, lay: true).Cloths[0].Buying!.Bought);
+            }
+        }, iter: 12);
+
+    // The handbook's example: faces need 79 3/4 across, two widths each, four cuts of 87 5/8 = 350 1/2 in (9.74 yd); the lay finds three (7.30 yd).
+    [Fact]
+    public void Joined_widths_are_counted_by_hand_beside_the_lay()
+    {
+        var cloth = Planning.Of(Job("W=76 | L=84 | s=5/8", "57 1/2"), Items.Drafting, lay: true).Cloths[0];
+        Assert.Equal((Length.Inches(350, 1, 2), Length.Inches(262, 7, 8)), (cloth.ByWidths, cloth.Lay!.Best.Length));
+        Assert.Null(Planning.Of(Job("W=50 | L=84", "57 1/2"), Items.Drafting, lay: true).Cloths[0].ByWidths);
+    }
+
+    private static JobDocument Job(string changes, string width, string makeUp = "duvet-cover") =>
+        JobDocument.Empty("job", JobUnit.Inch) with { Items = [Items.Read(makeUp, JobUnit.Inch, changes) with { Cloth = null }], Cloths = [LayTests.Cloth(width, false)] };
+}

@@ -1,0 +1,140 @@
+import type { Page } from '@playwright/test'
+import { beginCushion, beginItem, choose, expect, field, measure, saved, test } from './workroom'
+
+// A square panel and its facing, 3/4 in larger when cut; laid at once.
+async function beginPanel(page: Page, job: string, side: string) {
+  await beginItem(page, job, 'Centre panel for a table cover')
+  await choose(page, 'Panel', 'Square')
+  await measure(page, { W: side })
+  await expect(page.getByTestId('to-buy')).toBeVisible()
+}
+
+test('a gap, a repeat and a flaw lengthen the lay; what cannot be read is told and kept', async ({ page }) => {
+  await beginPanel(page, 'Panels', '29 1/4')
+  await page.keyboard.press('4')
+  // Panel and facing of 30 x 30, one behind the other on 53 in: nothing is shorter.
+  await expect(page.getByTestId(/^laid-/)).toHaveText('1.67 yd')
+  await expect(page.getByText('Proven shortest')).toBeVisible()
+  await page.getByText('Repeat, gap and flaws').click()
+  await field(page, '.gap').fill('1')
+  await expect(page.getByTestId(/^laid-/)).toHaveText('1.70 yd') // 61 in
+  await field(page, '.repeatAlong').fill('twelve')
+  await expect(page.getByRole('alert')).toContainText('For example')
+  await field(page, '.repeatAlong').fill('12')
+  await page.getByRole('button', { name: 'Mark a flaw' }).click()
+  await field(page, '.fromEnd').fill('0')
+  await field(page, '.fromSelvedge').fill('25')
+  // Beside the flaw of 2 in no 30 in are left: the facing starts behind it and ends at 32, the panel at the next repeat of 12, which is 36.
+  await expect(page.locator('.flaw')).toHaveCount(1)
+  await expect(page.locator('.repeat line').first()).toBeAttached()
+  await expect(page.getByTestId(/^laid-/)).toHaveText('1.84 yd')
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('5')
+  await expect(page.getByRole('row', { name: /One repeat, to start/ })).toContainText('0.34 yd')
+  await saved(page)
+  await page.goto(page.url().replace(/buy$/, 'lay'))
+  await expect(page.locator('.flaw')).toHaveCount(1)
+})
+
+test('a longer search: started, stopped, and its lay kept', async ({ page }) => {
+  await beginCushion(page, 'Search', '23', '19', '4')
+  await page.getByLabel('How many').fill('7')
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('4')
+  await expect.poll(() => page.locator('.laid').count()).toBeGreaterThanOrEqual(7)
+  const before = parseFloat((await page.getByTestId(/^laid-/).textContent()) ?? '0')
+  await page.getByRole('button', { name: 'Search longer for a shorter lay' }).click()
+  const stop = page.getByRole('button', { name: 'Stop and keep' })
+  const outcome = page.getByText(/Nothing shorter was found|Shortened \d+ times|Proven shortest/)
+  await expect(stop.or(outcome).first()).toBeVisible()
+  await page.waitForTimeout(1500)
+  if (await stop.isVisible()) await stop.click()
+  await expect(outcome).toBeVisible()
+  expect(parseFloat((await page.getByTestId(/^laid-/).textContent()) ?? '0')).toBeLessThanOrEqual(before)
+})
+
+test('widths compared, and what there is of the cloth', async ({ page }) => {
+  await beginItem(page, 'Widths', 'Duvet')
+  await measure(page, { W: '54', L: '84' })
+  await page.keyboard.press('4')
+  await page.getByRole('button', { name: 'Compare widths' }).click()
+  const widths = page.getByRole('region', { name: /compared/ })
+  await expect(widths.getByRole('row', { name: /^54 in/ })).toContainText('7.38 yd')
+  await expect(widths.getByRole('row', { name: /^118 in/ })).toContainText('2.50 yd')
+  await expect(widths.getByRole('row', { name: /^60 in/ })).toContainText('4.88 yd')
+  await page.keyboard.press('5')
+  const have = page.getByRole('textbox', { name: 'I have' })
+  await have.fill('some')
+  await have.press('Enter')
+  await expect(page.getByText('For example 4 3/4 yd')).toBeVisible()
+  await have.fill('8 yd')
+  await have.press('Enter')
+  await expect(page.getByText('It will do:')).toBeVisible()
+  await have.fill('5 yd')
+  await have.press('Enter')
+  await expect(page.getByText(/No room for 1a, 1c, 1d, 1f/)).toBeVisible()
+  await page.getByRole('form', { name: /What there is/ }).getByRole('button', { name: 'Make it 52 in' }).click()
+  await expect(page.getByText('It will do:')).toBeVisible()
+})
+
+test('wrong side up mirrors drawing and marks; the cutting list stands on the print', async ({ page }) => {
+  await beginPanel(page, 'Sides', '29 1/4')
+  await page.keyboard.press('4')
+  await page.getByText('Cutting list with marks').click()
+  const first = page.getByRole('row', { name: /panel/ })
+  // 30 of 53 in from the upper selvedge; from the other side 23 to 53.
+  await expect(first).toContainText('0 in30 in')
+  await page.getByText('wrong side up', { exact: true }).click()
+  await expect(first).toContainText('23 in53 in')
+  await expect(page.getByText(/wrong side up, cut lines/)).toBeVisible()
+  await page.emulateMedia({ media: 'print' })
+  await expect(page.getByRole('row', { name: /facing/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Add a cloth' })).toBeHidden()
+})
+
+test('pieces are dragged, refused where they cannot lie, pinned and unpinned by keyboard', async ({ page }) => {
+  await beginPanel(page, 'Pins', '9 1/4')
+  await page.keyboard.press('4')
+  // Two squares of 10 beside each other.
+  await expect(page.getByTestId(/^laid-/)).toHaveText('0.28 yd')
+  const panel = page.getByRole('button', { name: /^1a/ })
+  const box = (await panel.boundingBox())!
+  const inch = box.width / 10
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2)
+  await page.mouse.down()
+  await page.mouse.move(box.x + box.width / 2 + 20 * inch, box.y + box.height / 2, { steps: 5 })
+  await page.mouse.up()
+  await expect(page.getByRole('button', { name: /^1a, .*pinned/ })).toBeVisible()
+  // It ends near 30 in now, as exactly as a hand drags.
+  await expect.poll(async () => parseFloat((await page.getByTestId(/^laid-/).textContent()) ?? '0')).toBeGreaterThan(0.75)
+  // By keyboard over the edge of the cloth, which is refused.
+  await page.getByRole('button', { name: /^1a, .* 0 in from the selvedge/ }).focus()
+  await page.keyboard.press('ArrowUp')
+  await expect(page.getByRole('alert')).toContainText('over the edge of the cloth')
+  await page.getByRole('button', { name: /^1b/ }).focus()
+  await page.keyboard.press('p')
+  await expect(page.getByRole('button', { name: 'Unpin all 2 pieces' })).toBeVisible()
+  await saved(page)
+  await page.reload()
+  await expect(page.getByRole('button', { name: /^1b, .*pinned/ })).toBeVisible()
+  await page.getByRole('button', { name: 'Unpin all 2 pieces' }).click()
+  await expect(page.getByTestId(/^laid-/)).toHaveText('0.28 yd')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByRole('button', { name: /^1b, .*pinned/ })).toBeVisible()
+})
+
+test('pieces are ticked off as cut; they stay, and changing one warns', async ({ page }) => {
+  await beginPanel(page, 'Cutting', '29 1/4')
+  await page.keyboard.press('4')
+  await page.getByText('Cutting list with marks').click()
+  await page.getByRole('checkbox', { name: /^1a, number \d, is cut/ }).check()
+  await expect(page.getByText('1 of 2 cut')).toBeVisible()
+  await expect(page.getByRole('button', { name: /^1a, .*, cut$/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: /^Unpin/ })).toBeHidden()
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('1')
+  await measure(page, { W: '30 1/4' })
+  await page.keyboard.press('4')
+  await expect(page.getByRole('alert').filter({ hasText: 'Take care' })).toContainText('1a was cut 30 x 30 in and is drafted 31 x 31 in now')
+  await saved(page)
+})
