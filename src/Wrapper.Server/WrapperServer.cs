@@ -34,7 +34,7 @@ public static class WrapperServer
         ThreadPool.SetMinThreads(32, 32);
         builder.Services.AddSingleton(Drafting.Standard(more));
         builder.Services.AddSingleton(TimeProvider.System);
-        builder.Services.AddSingleton<LayCache>();
+        builder.Services.AddSingleton(services => new LayCache(IsDescribing() ? null : new LayShelf(services.GetRequiredService<FoundLays>())));
         builder.Services.AddSingleton<RunningSearch>();
         AddStore(builder, options);
 
@@ -77,6 +77,7 @@ public static class WrapperServer
         if (options.Demo) DemoJobs.Seed(store);
         builder.Services.AddSingleton(store);
         builder.Services.AddSingleton(new PhotoStore(database, TimeProvider.System));
+        builder.Services.AddSingleton(new FoundLays(database, TimeProvider.System));
     }
 
     private sealed record Health(string Status);

@@ -11,56 +11,152 @@ namespace Wrapper.Core.Tests;
 /// <summary>What cloth demands of a lay: a gap, flaws left out, a repeat that drops are matched to (handbook §10). Looked at with another library's geometry.</summary>
 public class LayDemandTests
 {
-    private static readonly Gen<(IReadOnlyList<LayPiece> Pieces, LayCloth Cloth)> Jobs =
+    private static Entry In(string typed) => new(typed, JobUnit.Inch);
+
+    // Whole jobs, as they are typed: every demand that a cloth can have, one or several at a time.
+    private static readonly Gen<JobDocument> Jobs =
         from items in Variants.Makeable.Array[1, 3]
         from width in Gen.Int[40, 110]
         from oneWay in Gen.Bool
         from gap in Gen.Int[0, 3]
         from repeat in Gen.Int[0, 4]
+        from matches in Gen.Enum<Match>().Array[6]
+        from inLine in Gen.Bool
+        from spread in Gen.Int[0, 7]
+        from stock in Gen.Select(Gen.Int[12, 90], Gen.Int[10, 100]).Array[0, 2]
         from flaws in Gen.Select(Gen.Int[0, 90], Gen.Int[0, 40], Gen.Int[1, 12], Gen.Int[1, 12]).Array[0, 3]
-        select Job(items, width, new LayCloth(Length.Zero, oneWay)
+        select Job(items, LayTests.Cloth($"{width}", oneWay) with
         {
-            Gap = Length.Inches(0, gap, 4),
-            Repeat = repeat == 0 ? null : new Repeat(Length.Inches(4 * repeat), repeat == 2 ? Length.Zero : Length.Inches(3 * repeat), repeat > 2),
-            Flaws = [.. flaws.Select(flaw => new Flaw(Length.Inches(flaw.Item1), Length.Inches(flaw.Item2), Length.Inches(flaw.Item3), Length.Inches(flaw.Item4)))],
-        });
+            Gap = In($"{gap}/4"),
+            RepeatAlong = repeat == 0 || spread == 1 ? null : In($"{4 * repeat}"),
+            RepeatAcross = repeat is 0 or 2 ? null : In($"{3 * repeat}"),
+            HalfDrop = repeat > 2,
+            MotifAcross = repeat == 3 ? In("2 1/2") : null,
+            Spread = spread == 1 ? Spread.Folded : spread == 2 ? Spread.Torn : Spread.Single,
+            Stock = spread is 1 or 2 ? [] : [.. stock.Select(one => new JobRemnant("", In($"{one.Item1}"), In($"{one.Item2}")))],
+            Flaws = [.. flaws.Select(flaw => new JobFlaw(In($"{flaw.Item1}"), In($"{flaw.Item2}"), In($"{flaw.Item3}"), In($"{flaw.Item4}")))],
+        }, matches, inLine);
 
-    private static (IReadOnlyList<LayPiece>, LayCloth) Job(Item[] items, int width, LayCloth cloth)
+    // Every second piece has a match chosen for it.
+    private static JobDocument Job(Item[] items, JobCloth cloth, Match[] matches, bool inLine) => JobDocument.Empty("job", JobUnit.Inch) with
     {
-        var document = JobDocument.Empty("job", JobUnit.Inch) with { Items = [.. items.Select((item, at) => item with { Id = $"i{at}", Cloth = null })], Cloths = [LayTests.Cloth($"{width}", false)] };
-        var plan = Planning.Of(document, Items.Drafting, lay: false).Cloths[0];
-        return (plan.Pieces, cloth with { Usable = plan.Reading.Usable.Value });
-    }
+        Cloths = [cloth],
+        Items = [.. items.Select((item, at) => item with
+        {
+            Id = $"i{at}",
+            Cloth = null,
+            InLine = inLine,
+            Matches = Items.Draft(item).Pattern!.Pieces.Where((_, n) => n % 2 == at % 2).Select((piece, n) => (piece.Key, matches[n % matches.Length])).ToDictionary(),
+        })],
+    };
 
     [Fact]
     public void Every_demand_is_kept() =>
         Jobs.Sample(job =>
         {
-            var (pieces, cloth) = job;
-            var lay = LayTable.Of(pieces, cloth);
+            var plan = Planning.Of(job, Items.Drafting, lay: true);
+            var (cloth, pieces) = (plan.Cloths[0].ForLay, plan.Cloths[0].Pieces);
+            if (plan.Cloths[0].Lay is not { } lay) return; // a remnant of which nothing is left
             Assert.Equal(pieces.Count, lay.Best.Placements.Count + lay.Misfits.Count);
-            Assert.True(lay.ShortestPossible <= lay.Best.Length);
-            if (cloth.Flaws.Count == 0) Assert.True(lay.Best.Length <= lay.Hand.Length);
-            var drawn = lay.Best.Placements.Select(at => (At: at, Piece: pieces.Single(piece => piece.Id == at.Id))).Select(laid => (laid.At, laid.Piece, Shape: Geometry.Laid(laid.Piece.Cut, laid.At))).ToList();
+            Assert.True(lay.ShortestPossible <= lay.Best.Length, $"{cloth}: {lay.Best.Length} is under {lay.ShortestPossible}");
+            if (cloth.Flaws.Count == 0) Assert.True(lay.Best.Length <= lay.Hand.Length, $"{cloth}: {lay.Best.Length} is longer than {lay.Hand.Length} by hand");
+            var byId = pieces.ToDictionary(piece => piece.Id);
+            var drawn = lay.Best.Placements.Select(at => (At: at, Piece: byId[at.Id], Shape: Geometry.Laid(byId[at.Id].Cut, at))).ToList();
             for (var a = 0; a < drawn.Count; a++)
             {
-                var box = drawn[a].Shape.EnvelopeInternal;
-                Assert.True(box.MinX > -0.01 && box.MinY > -0.01 && box.MaxX < Geometry.Mm(cloth.Usable) + 0.01 && box.MaxY < Geometry.Mm(lay.Best.Length) + 0.01, $"{drawn[a].At} lies off the cloth");
+                Assert.True(Ground(cloth, lay.Best.Length).Any(ground => ground.Contains(drawn[a].Shape.EnvelopeInternal)), $"{drawn[a].At} lies off the cloth");
                 foreach (var flaw in cloth.Flaws)
                     Assert.True(drawn[a].Shape.Intersection(Rectangle(flaw)).Area < 0.5, $"{drawn[a].At} lies on a flaw");
+                // Remnants are cut one by one: between them there is no gap to keep.
                 for (var b = 0; b < a; b++)
-                    Assert.True(drawn[a].Shape.Distance(drawn[b].Shape) > Geometry.Mm(cloth.Gap) - 0.05, $"{drawn[a].At} and {drawn[b].At} are nearer than the gap");
+                    if (cloth.StretchAt(drawn[a].At.Y) == cloth.StretchAt(drawn[b].At.Y)) Assert.True(drawn[a].Shape.Distance(drawn[b].Shape) > Geometry.Mm(cloth.Gap) - 0.05, $"{drawn[a].At} and {drawn[b].At} are nearer than the gap");
             }
-            if (cloth.Repeat is not { } repeat) return;
-            foreach (var (at, piece, _) in drawn.Where(laid => laid.Piece.Grain != Grain.Either && laid.Piece.Role != ClothRole.CordCovering))
-            {
-                // Origins differ by m (Q, V/2) + n (0, V), the first one's phase being none.
-                var across = repeat.Across.IsPositive ? at.X.Ticks / repeat.Across.Ticks : 0;
-                if (repeat.Across.IsPositive) Assert.Equal(0, at.X.Ticks % repeat.Across.Ticks);
-                var phase = repeat.HalfDrop && repeat.Across.IsPositive && across % 2 == 1 ? repeat.Along.Ticks / 2 : 0;
-                Assert.True((at.Y.Ticks - phase) % repeat.Along.Ticks == 0, $"{piece.Id} does not start at the same place of the repeat");
-            }
+            Assert.All(drawn, laid => Assert.True(laid.Piece.Grain == Grain.Either || laid.At.Turns % 2 == (laid.Piece.Grain == Grain.Across ? 1 : 0)));
+            if (cloth.OneWay && cloth.Spread != Spread.Folded) Assert.All(drawn, laid => Assert.Equal(laid.Piece.Grain == Grain.Across ? 1 : 0, laid.At.Turns));
+            AreLeftOver([.. Remnants.Of(lay.Best, byId, cloth, lay.Best.Length).Select(Rectangle)], [.. drawn.Select(laid => laid.Shape), .. cloth.Flaws.Select(Rectangle)], cloth, lay.Best.Length);
+            if (cloth.Spread == Spread.Folded) IsFolded(lay, cloth, byId);
+            if (cloth.Spread == Spread.Torn) IsTorn(lay, cloth, byId);
+            if (cloth.Repeat is { } repeat) Matches(plan, lay, cloth, repeat, byId);
+            Assert.Equal(lay.Best.Placements, Planning.Of(job, Items.Drafting, lay: true).Cloths[0].Lay!.Best.Placements);
         }, iter: 60);
+
+    // The usable cloth: every remnant by itself, then the roll.
+    private static IEnumerable<Envelope> Ground(LayCloth cloth, Length length)
+    {
+        var from = Length.Zero;
+        Envelope Part(Length wide, Length to) => new(-0.01, Geometry.Mm(wide) + 0.01, Geometry.Mm(from) - 0.01, Geometry.Mm(to) + 0.01);
+        foreach (var stretch in cloth.Stretches)
+        {
+            yield return Part(stretch.Usable, from + stretch.Length);
+            from += stretch.Length;
+        }
+        yield return Part(cloth.Usable, Length.Max(from, length));
+    }
+
+    // Remnants lie on the cloth, clear of everything and of each other, each 6 x 6 in at least.
+    private static void AreLeftOver(List<Polygon> remnants, List<Polygon> taken, LayCloth cloth, Length length)
+    {
+        Assert.All(remnants, left => Assert.True(Math.Min(left.EnvelopeInternal.Width, left.EnvelopeInternal.Height) > 152.39 && Ground(cloth, length).Any(ground => ground.Contains(left.EnvelopeInternal))));
+        for (var a = 0; a < remnants.Count; a++)
+            Assert.All([.. taken, .. remnants.Take(a)], other => Assert.True(remnants[a].Intersection(other).Area < 0.5));
+    }
+
+    // Opened out, the folded part is its own mirror image about the middle of the cloth.
+    private static void IsFolded(ClothLay lay, LayCloth cloth, Dictionary<string, LayPiece> pieces)
+    {
+        var end = lay.FoldedTo ?? Length.Zero;
+        var shapes = lay.Best.Placements.Where(at => at.Y < end).Select(at => Geometry.Laid(pieces[at.Id].Cut, at)).ToList();
+        Assert.Equal(0, shapes.Count % 2);
+        var middle = Geometry.Mm(cloth.Usable) / 2;
+        foreach (var shape in shapes)
+        {
+            var mirrored = new NetTopologySuite.Geometries.Utilities.AffineTransformation().Reflect(middle, 0, middle, 1).Transform(shape);
+            Assert.Contains(shapes, other => other != shape && mirrored.EnvelopeInternal.Centre.Distance(other.EnvelopeInternal.Centre) < 0.1 && NetTopologySuite.Algorithm.Distance.DiscreteHausdorffDistance.Distance(mirrored, other) < 1);
+        }
+        Assert.All(lay.Best.Placements, at => Assert.True(at.Y >= end || at.Y + pieces[at.Id].Along(at.Turns) <= end));
+    }
+
+    // Pieces begin together at a tear, and none reaches over the next one.
+    private static void IsTorn(ClothLay lay, LayCloth cloth, Dictionary<string, LayPiece> pieces)
+    {
+        var strips = lay.Best.Placements.GroupBy(at => at.Y).OrderBy(strip => strip.Key).Select(strip => (Start: strip.Key, End: strip.Max(at => at.Y + pieces[at.Id].Along(at.Turns)))).ToList();
+        foreach (var (strip, next) in strips.Zip(strips.Skip(1))) Assert.True(strip.End + cloth.Gap <= next.Start);
+        Assert.All(strips, strip => Assert.DoesNotContain(cloth.Flaws, flaw => flaw.FromEnd < strip.End && flaw.FromEnd + flaw.Along > strip.Start));
+    }
+
+    // The point that is matched, reckoned from the draft: like pieces from the same place, motifs in the middle; m (Q, V/2) + n (0, V) apart.
+    private static void Matches(Plan plan, ClothLay lay, LayCloth cloth, Repeat repeat, Dictionary<string, LayPiece> pieces)
+    {
+        var matches = plan.Cloths[0].Matches.ToDictionary(match => (match.Item.Item.Id, match.Piece.Key));
+        foreach (var like in lay.Best.Placements.GroupBy(at => (matches[(pieces[at.Id].Item, pieces[at.Id].Piece)], pieces[at.Id].Cut, at.Turns)))
+        {
+            var (match, cut, _) = like.Key;
+            // In line each is elsewhere: worked by hand below.
+            if (match.Match == Match.Free || match.Item.Item.InLine) continue;
+            var (left, bottom, right, top) = cut.Bounds();
+            var (stitchLeft, stitchBottom, stitchRight, stitchTop) = match.Piece.Stitch.Bounds();
+            var turnedOver = left != match.Piece.Cut.Bounds().Left;
+            var middle = ((stitchLeft + stitchRight).Over(2), (stitchBottom + stitchTop).Over(2));
+            var point = match.Match == Match.Centred ? (turnedOver ? -middle.Item1 : middle.Item1, middle.Item2) : (left, bottom);
+            var places = like.Select(at => (at.Turns % 4) switch
+            {
+                1 => (X: at.X + (top - point.Item2), Y: at.Y + (point.Item1 - left)),
+                2 => (X: at.X + (right - point.Item1), Y: at.Y + (top - point.Item2)),
+                3 => (X: at.X + (point.Item2 - bottom), Y: at.Y + (right - point.Item1)),
+                _ => (X: at.X + (point.Item1 - left), Y: at.Y + (point.Item2 - bottom)),
+            }).Select((place, n) => (place.X, Y: place.Y - cloth.StretchAt(like.ElementAt(n).Y).Start)).ToList();
+            // Like pieces lie on the grid from the squared end or anywhere on it; motifs lie on motifs.
+            if (match.Match == Match.Centred) places.Insert(0, (repeat.Motif.X, repeat.Motif.Y + repeat.From));
+            if (match.Match == Match.Same) places.Insert(0, (Length.Zero, repeat.From));
+            foreach (var (x, y) in places.Skip(1))
+            {
+                var (dx, dy) = ((x - places[0].X).Ticks, (y - places[0].Y).Ticks);
+                if (repeat.Across.IsPositive) Assert.Equal(0, dx % repeat.Across.Ticks);
+                var dropped = repeat.HalfDrop && repeat.Across.IsPositive && dx / repeat.Across.Ticks % 2 != 0 ? repeat.Along.Ticks / 2 : 0;
+                Assert.True((dy - dropped) % repeat.Along.Ticks == 0, $"{match.Piece.Key} does not start at the same place of the repeat");
+            }
+        }
+    }
 
     private static Polygon Rectangle(Flaw flaw)
     {
@@ -73,9 +169,9 @@ public class LayDemandTests
     public void Drops_of_a_straight_match_take_what_the_hand_sum_says()
     {
         var cut = Outline.Rectangle(Length.Inches(30), Length.Inches(20));
-        List<LayPiece> pieces = [.. Enumerable.Range(1, 3).Select(n => new LayPiece($"p{n}", "i", "p", "1a", cut, Grain.Along))];
+        List<LayPiece> pieces = [.. Enumerable.Range(1, 3).Select(n => new LayPiece($"p{n}", "i", "p", "1a", cut, Grain.Along).AtSamePlace())];
         var lay = LayTable.Of(pieces, new LayCloth(Length.Inches(40), OneWay: true) { Repeat = new Repeat(Length.Inches(12, 1, 2), Length.Zero, false) });
-        Assert.Equal((Length.Inches(70), Length.Inches(70)), (lay.Hand.Length, lay.Best.Length));
+        Assert.Equal((Length.Inches(70), Length.Inches(70), Length.Inches(70)), (lay.Hand.Length, lay.Best.Length, lay.ShortestPossible));
     }
 
     // Two panels of 20 x 20 beside each other on 53 in: the second starts whole repeats of 9 across, at 27, so both fit; with 13 it would start at 26 too.
@@ -87,7 +183,7 @@ public class LayDemandTests
     public void Panels_start_whole_repeats_apart(int across, int along, bool halfDrop, int length)
     {
         var cut = Outline.Rectangle(Length.Inches(20), Length.Inches(20));
-        List<LayPiece> pieces = [.. Enumerable.Range(1, 2).Select(n => new LayPiece($"p{n}", "i", "p", "1a", cut, Grain.Along))];
+        List<LayPiece> pieces = [.. Enumerable.Range(1, 2).Select(n => new LayPiece($"p{n}", "i", "p", "1a", cut, Grain.Along).AtSamePlace())];
         var lay = LayTable.Of(pieces, new LayCloth(Length.Inches(53), OneWay: true) { Repeat = new Repeat(Length.Inches(along), Length.Inches(across), halfDrop) });
         Assert.Equal(Length.Inches(length), lay.Best.Length);
     }
@@ -106,7 +202,6 @@ public class LayDemandTests
     [Fact]
     public void Repeats_and_flaws_shrink_with_the_cloth_and_one_repeat_is_bought_to_start()
     {
-        static Entry In(string typed) => new(typed, JobUnit.Inch);
         var cloth = new ClothReading(LayTests.Cloth("54", false) with { ShrinksAlong = "10", ShrinksAcross = "5", RepeatAlong = In("20"), RepeatAcross = In("10"), Gap = In("1/4"), Flaws = [new(In("30"), In("4"), In("2"), In("1"))] }, JobUnit.Inch);
         Assert.Empty(cloth.Problems);
         Assert.Equal(new Repeat(Length.Inches(18), Length.Inches(9, 1, 2), false), cloth.ForLay.Repeat);

@@ -14,6 +14,15 @@ public sealed record Buying(Length Needed, Length Margin, Length Bought, Length 
     /// <summary>How many ready-made articles; null for cloth off the roll.</summary>
     public int? Articles { get; private init; }
 
+    /// <summary>What squaring a skewed print to its lines takes; zero where it is square.</summary>
+    public Length ForSkew { get; private init; }
+
+    /// <summary>Whether the shop cuts no less than what is bought.</summary>
+    public bool IsLeastCut { get; private init; }
+
+    /// <summary>A longer length that costs less, because another price holds from there on; null where there is none.</summary>
+    public (Length Bought, decimal Cost)? Cheaper { get; private init; }
+
     private static readonly Length Yard = Length.Inches(36);
     private static readonly Length Metre = Length.Millimetres(1000);
 
@@ -23,14 +32,29 @@ public sealed record Buying(Length Needed, Length Margin, Length Bought, Length 
         if (cloth.Article?.Value is { } article)
         {
             var count = (int)((washed.Ticks + article.Ticks - 1) / article.Ticks);
-            return new Buying(washed, Length.Zero, count * article, (count * article) - washed, cloth.Price * count) { Articles = count };
+            var bought = count * article;
+            return new Buying(washed, Length.Zero, bought, bought - washed, cloth.PriceFor(bought) * count) { Articles = count };
         }
         var needed = cloth.BeforeWashing(washed);
         var toStart = needed.IsPositive && cloth.ForLay.Repeat is { } repeat ? cloth.BeforeWashing(repeat.Along) : Length.Zero;
-        var bought = (needed + toStart + cloth.Margin).UpTo(cloth.BuyingStep);
-        decimal? cost = cloth.Price is { } price
-            ? decimal.Round(price * bought.Ticks / (cloth.Cloth.PricedBy == "m" ? Metre : Yard).Ticks, 2, MidpointRounding.AwayFromZero)
-            : null;
-        return new Buying(needed, cloth.Margin, bought, bought - needed - toStart - cloth.Margin, cost) { ToStart = toStart };
+        var forSkew = needed.IsPositive ? cloth.Skew : Length.Zero;
+        // Where remnants hold everything nothing is bought.
+        var whole = needed.IsPositive ? needed + toStart + forSkew + cloth.Margin : Length.Zero;
+        var stepped = whole.UpTo(cloth.BuyingStep);
+        var least = needed.IsPositive && stepped < cloth.LeastCut;
+        return Priced(new Buying(needed, needed.IsPositive ? cloth.Margin : Length.Zero, Length.Zero, Length.Zero, null) { ToStart = toStart, ForSkew = forSkew, IsLeastCut = least }, least ? cloth.LeastCut.UpTo(cloth.BuyingStep) : stepped, whole, cloth);
     }
+
+    private static Buying Priced(Buying buying, Length bought, Length whole, ClothReading cloth)
+    {
+        var cost = CostOf(bought, cloth);
+        (Length, decimal)? cheaper = (from step in cloth.PriceSteps
+                                      let more = step.UpTo(cloth.BuyingStep)
+                                      where bought.IsPositive && more > bought && CostOf(more, cloth) < cost
+                                      select (more, CostOf(more, cloth)!.Value)).Select(each => ((Length, decimal)?)each).FirstOrDefault();
+        return buying with { Bought = bought, LeftOver = bought - whole, Cost = cost, Cheaper = cheaper };
+    }
+
+    private static decimal? CostOf(Length bought, ClothReading cloth) =>
+        cloth.PriceFor(bought) is { } price ? decimal.Round(price * bought.Ticks / (cloth.Cloth.PricedBy == "m" ? Metre : Yard).Ticks, 2, MidpointRounding.AwayFromZero) : null;
 }

@@ -19,6 +19,8 @@ public sealed partial class ClothReading
     private static readonly LengthLimits FlawLimits = new(Length.Zero, Length.Millimetres(200_000), "20", "50");
 
     private readonly decimal across, along;
+    private readonly decimal? price;
+    private readonly IReadOnlyList<(Length From, decimal? Price)> prices;
 
     /// <summary>Reads <paramref name="cloth"/>; what cannot be read stands in <see cref="Problems"/>.</summary>
     public ClothReading(JobCloth cloth, JobUnit unit)
@@ -28,8 +30,10 @@ public sealed partial class ClothReading
         var selvedge = Read("selvedge", cloth.Selvedge, LengthLimits.Allowance);
         var (across, along) = (Percent("shrinksAcross", cloth.ShrinksAcross), Percent("shrinksAlong", cloth.ShrinksAlong));
         (Selvedge, this.across, this.along) = (selvedge, across, along);
-        Usable = Working.Of("cloth width", "width of the cloth", width) - (2 * Working.Of("selvedge", "one selvedge", selvedge));
-        if (across > 0) Usable = new Percentage(100 - across, Usable).As("washed width", "usable width once washed");
+        // On the table the cloth lies as it is, washed or not.
+        var measured = Optional("measuredWidth", cloth.MeasuredWidth, Width);
+        Usable = (measured.IsPositive ? Working.Of("measured width", "width on the table", measured) : Working.Of("cloth width", "width of the cloth", width)) - (2 * Working.Of("selvedge", "one selvedge", selvedge));
+        if (across > 0 && !measured.IsPositive) Usable = new Percentage(100 - across, Usable).As("washed width", "usable width once washed");
         if (cloth.ArticleLength is { } whole)
         {
             Article = Working.Of("article length", "length of one", Read("articleLength", whole, LengthLimits.Item)) - (2 * Working.Of("edge", "cut off along an edge", selvedge));
@@ -39,17 +43,25 @@ public sealed partial class ClothReading
         {
             Gap = Optional("gap", cloth.Gap, LengthLimits.Allowance),
             // What is laid has been washed: repeats and flaws have shrunk with the cloth (handbook §10).
-            Repeat = Optional("repeatAlong", cloth.RepeatAlong, RepeatLimits) is { IsPositive: true } repeat
-                ? new Repeat(Washed(repeat, along), Washed(Optional("repeatAcross", cloth.RepeatAcross, RepeatLimits), across), cloth.HalfDrop)
-                : null,
-            Flaws = [.. cloth.Flaws.Select((flaw, at) => ReadFlaw(flaw, $"flaws.{at}"))],
+            Repeat = ReadRepeat(),
+            Spread = cloth.Spread,
+            Stretches = [.. cloth.Stock.Select((remnant, at) => ReadRemnant(remnant, $"stock.{at}"))],
         };
+        // Flaws are those of what is bought: behind the remnants.
+        ForLay = ForLay with { Flaws = [.. cloth.Flaws.Select((flaw, at) => ReadFlaw(flaw, $"flaws.{at}")).Select(flaw => flaw with { FromEnd = flaw.FromEnd + ForLay.Stock })] };
         if (Problems.Count == 0 && !(Usable.Value.IsPositive && Article?.Value is null or { IsPositive: true }))
             Problems.Add(new Problem(Field("selvedge"), cloth.Selvedge.Typed, 0, cloth.ArticleLength is null ? "both selvedges together take the whole width" : "what is cut off along the edges takes the whole article", unit.IsInches() ? "1/2" : "1.2"));
+        Skew = Optional("skew", cloth.Skew, LengthLimits.Allowance);
+        var (length, squaring) = (Optional("measuredLength", cloth.MeasuredLength, LengthLimits.Cloth), Optional("squaring", cloth.Squaring, RepeatLimits));
+        if (length.IsPositive && squaring >= length) Problems.Add(new Problem(Field("squaring"), cloth.Squaring!.Typed, 0, "squaring took the whole length", unit.IsInches() ? "1" : "3"));
+        else if (length.IsPositive) RollEnd = length - squaring;
+        Problems.AddRange(Unfit());
         CanBeLaid = Problems.Count == 0;
         BuyingStep = Read("step", cloth.Step, Step);
         Margin = Read("margin", cloth.Margin, LengthLimits.Cloth);
-        Price = ReadPrice();
+        LeastCut = Optional("leastCut", cloth.LeastCut, LengthLimits.Cloth);
+        price = ReadPrice("price", cloth.Price);
+        prices = [.. cloth.Prices.Select((each, at) => (Read($"prices.{at}.from", each.From, LengthLimits.Cloth), ReadPrice($"prices.{at}.price", each.Price))).OrderBy(each => each.Item1)];
     }
 
     /// <summary>The cloth as entered.</summary>
@@ -79,14 +91,29 @@ public sealed partial class ClothReading
     /// <summary>The length to cut before washing for so much of washed cloth: divided by 1 - p (handbook §10).</summary>
     public Length BeforeWashing(Length washed) => along == 0 ? washed : washed.Scaled(100 / (100 - along));
 
+    /// <summary>What washing leaves of so much cloth.</summary>
+    public Length AfterWashing(Length bought) => Washed(bought, along);
+
     /// <summary>The width, selvedges included, of cloth of this kind that would hold a piece so wide.</summary>
     public Length WidthFor(Length piece) => piece.Scaled(100 / (100 - across)) + (2 * Selvedge);
 
     /// <summary>Whether its usable width is known; a wrong price or step does not keep pieces from being laid.</summary>
     public bool CanBeLaid { get; }
 
-    /// <summary>The price of one yard or metre; null while none is entered.</summary>
-    public decimal? Price { get; }
+    /// <summary>How far the print is off square from selvedge to selvedge.</summary>
+    public Length Skew { get; }
+
+    /// <summary>How much of it lies on the table, squared; null where that was not measured.</summary>
+    public Length? RollEnd { get; }
+
+    /// <summary>The price of one yard or metre (of one, for articles) when so much is bought; null while none is entered.</summary>
+    public decimal? PriceFor(Length bought) => prices.LastOrDefault(each => each.From <= bought && each.Price is not null).Price ?? price;
+
+    /// <summary>Lengths from which on another price holds, ascending.</summary>
+    public IEnumerable<Length> PriceSteps => prices.Select(each => each.From);
+
+    /// <summary>The least that the shop cuts; zero for one step.</summary>
+    public Length LeastCut { get; }
 
     /// <summary>What the shop cuts in.</summary>
     public Length BuyingStep { get; }
@@ -104,12 +131,12 @@ public sealed partial class ClothReading
         return 0;
     }
 
-    private decimal? ReadPrice()
+    private decimal? ReadPrice(string field, string typed)
     {
-        var given = Cloth.Price.Trim();
+        var given = typed.Trim();
         if (given.Length == 0) return null;
         if (WholeAndCents().IsMatch(given)) return decimal.Parse(given.Replace(',', '.'), CultureInfo.InvariantCulture);
-        Problems.Add(new Problem(Field("price"), Cloth.Price, 0, "a price is needed, up to 999999.99, or nothing", "24.50"));
+        Problems.Add(new Problem(Field(field), typed, 0, "a price is needed, up to 999999.99, or nothing", "24.50"));
         return null;
     }
 
@@ -118,6 +145,33 @@ public sealed partial class ClothReading
 
     [GeneratedRegex(@"^\d{1,6}([.,]\d{1,2})?$")]
     private static partial Regex WholeAndCents();
+
+    // What is laid has been washed: repeats and flaws have shrunk with the cloth (handbook §10).
+    private Repeat? ReadRepeat()
+    {
+        if (Optional("repeatAlong", Cloth.RepeatAlong, RepeatLimits) is not { IsPositive: true } up) return null;
+        var repeat = new Repeat(Washed(up, along), Washed(Optional("repeatAcross", Cloth.RepeatAcross, RepeatLimits), across), Cloth.HalfDrop);
+        Length Motif(string name, Entry? entry, decimal shrinks, Length middle) => string.IsNullOrWhiteSpace(entry?.Typed) ? middle : Washed(Optional(name, entry, RepeatLimits), shrinks);
+        return repeat with { Motif = new(Motif("motifAcross", Cloth.MotifAcross, across, repeat.Motif.X), Motif("motifAlong", Cloth.MotifAlong, along, repeat.Motif.Y)) };
+    }
+
+    private Stretch ReadRemnant(JobRemnant remnant, string name)
+    {
+        var wide = Optional($"{name}.width", remnant.Width, Width);
+        return new Stretch(Read($"{name}.length", remnant.Length, LengthLimits.Cloth), wide.IsPositive ? Length.Min(Usable.Value, wide - (2 * Selvedge)) : Usable.Value);
+    }
+
+    // What does not go together.
+    private IEnumerable<Problem> Unfit()
+    {
+        for (var at = 0; at < ForLay.Stretches.Count; at++)
+            if (Problems.Count == 0 && !(ForLay.Stretches[at].Usable.IsPositive && ForLay.Stretches[at].Length.IsPositive)) yield return new Problem(Field($"stock.{at}.width"), Cloth.Stock[at].Width?.Typed ?? "", 0, "nothing is left of this remnant between its selvedges", "20");
+        if (Cloth.Stock.Count > 0 && Cloth.ArticleLength is not null) yield return new Problem(Field("articleLength"), Cloth.ArticleLength.Typed, 0, "remnants lie before cloth off the roll: enter a ready-made article that is there as a remnant, or what is bought as off the roll", "");
+        if (Cloth.Spread == Spread.Single) yield break;
+        if (Cloth.Stock.Count > 0) yield return new Problem(Field("spread"), "remnants", 0, "remnants are laid single: fold or tear the new cloth as a cloth of its own", "single");
+        if (Cloth.Spread == Spread.Folded && ForLay.Repeat is not null) yield return new Problem(Field("spread"), "a repeat", 0, "the under layer of folded cloth cannot be matched to a repeat: lay it single", "single");
+        if (Cloth.Spread == Spread.Folded && Cloth.ArticleLength is not null) yield return new Problem(Field("spread"), "ready-made", 0, "ready-made articles are laid single", "single");
+    }
 
     private Flaw ReadFlaw(JobFlaw flaw, string name) => new(
         Washed(Read($"{name}.fromEnd", flaw.FromEnd, FlawLimits), along), Washed(Read($"{name}.fromSelvedge", flaw.FromSelvedge, FlawLimits), across),

@@ -20,14 +20,14 @@ public sealed record Enough(Length Have, Length Needed, bool Fits, IReadOnlyList
         var plan = Planning.Of(job, drafting, lay: true, kept, superseded);
         var one = plan.Cloths.First(each => each.Reading.Cloth.Id == cloth);
         if (one is not { Lay: { } lay, Buying: { } buying }) return null;
-        var needed = buying.Needed + buying.ToStart;
+        var needed = buying.Needed + buying.ToStart + buying.ForSkew;
         if (needed <= have) return new Enough(have, needed, true, [], []);
         // As much of washed cloth as there is: the same share of the lay as of what is needed.
-        var room = (have - buying.ToStart) is { IsPositive: true } rest ? lay.Best.Length.Scaled((decimal)rest.Ticks / buying.Needed.Ticks) : Length.Zero;
+        var room = lay.Stock + ((have - buying.ToStart - buying.ForSkew) is { IsPositive: true } rest ? lay.Length.Scaled((decimal)rest.Ticks / buying.Needed.Ticks) : Length.Zero);
         if (room >= lay.ShortestPossible)
         {
             var tighter = LaySearch.Run(one.Pieces, one.ForLay, seed: 1, found => kept.Better(one.Pieces, one.ForLay, found), superseded, rounds: 4);
-            if (tighter.Best.Length <= room) return new Enough(have, one.Reading.BeforeWashing(tighter.Best.Length) + buying.ToStart, true, [], []);
+            if (tighter.Best.Length <= room) return new Enough(have, one.Reading.BeforeWashing(tighter.Length) + buying.ToStart + buying.ForSkew, true, [], []);
         }
         var choices = Savings.Of(job, drafting, kept, superseded).Where(saving => saving.Needs.TryGetValue(cloth, out var after) && after <= have).ToList();
         return new Enough(have, needed, false, Over(one, lay, room, superseded), choices);

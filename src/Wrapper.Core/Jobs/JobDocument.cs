@@ -1,7 +1,8 @@
-namespace Wrapper.Core.Jobs;
-
+using Wrapper.Core.Lay;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Patterns;
+
+namespace Wrapper.Core.Jobs;
 
 /// <summary>One cover to be made, in its maker's words: which make-up, how many, and what was entered for it, all as typed.</summary>
 public sealed record Item(
@@ -19,6 +20,12 @@ public sealed record Item(
 
     /// <summary>The cloths of pieces that are not cut from the item's own, by their role.</summary>
     public IReadOnlyDictionary<ClothRole, string> OtherCloths { get; init; } = new Dictionary<ClothRole, string>();
+
+    /// <summary>How pieces are matched on cloth with a repeat, by their key, where that was chosen for them.</summary>
+    public IReadOnlyDictionary<string, Match> Matches { get; init; } = new Dictionary<string, Match>();
+
+    /// <summary>Whether the print runs on over its covers, side by side, and over the items beside it that lie in line too.</summary>
+    public bool InLine { get; init; }
 }
 
 /// <summary>
@@ -61,6 +68,39 @@ public sealed record JobCloth(
     /// <summary>Whether every second repeat across stands half a repeat higher.</summary>
     public bool HalfDrop { get; init; }
 
+    /// <summary>Where the motif's centre lies from the selvedge; null for the middle of the repeat.</summary>
+    public Entry? MotifAcross { get; init; }
+
+    /// <summary>Where the motif's centre lies from the repeat's beginning; null for the middle of the repeat.</summary>
+    public Entry? MotifAlong { get; init; }
+
+    /// <summary>How far the print is off square from selvedge to selvedge; null for not at all.</summary>
+    public Entry? Skew { get; init; }
+
+    /// <summary>How it is spread and parted.</summary>
+    public Spread Spread { get; init; }
+
+    /// <summary>Remnants and part rolls of it that are there, used first.</summary>
+    public IReadOnlyList<JobRemnant> Stock { get; init; } = [];
+
+    /// <summary>The least that the shop cuts; null for one step.</summary>
+    public Entry? LeastCut { get; init; }
+
+    /// <summary>Other prices from a certain length on.</summary>
+    public IReadOnlyList<JobPrice> Prices { get; init; } = [];
+
+    /// <summary>Its width as measured on the table, edge to edge, washed if it is to be; null until then.</summary>
+    public Entry? MeasuredWidth { get; init; }
+
+    /// <summary>Its length as measured on the table; null until then, or while more can be had.</summary>
+    public Entry? MeasuredLength { get; init; }
+
+    /// <summary>What squaring the end took of the measured length; null for nothing.</summary>
+    public Entry? Squaring { get; init; }
+
+    /// <summary>Widths that it can be had in beside the usual ones, to be compared.</summary>
+    public IReadOnlyList<Entry> OtherWidths { get; init; } = [];
+
     /// <summary>Pieces that stay where they were put by hand.</summary>
     public IReadOnlyList<JobPin> Pins { get; init; } = [];
 
@@ -77,6 +117,12 @@ public sealed record JobCloth(
         return new JobCloth(id, name, Of("54", "140"), Of("1/2", "1.5"), false, Of("1/8 yd", "10 cm"), Of("0", "0"), "", unit.IsInches() ? "yd" : "m", "#5d7284");
     }
 }
+
+/// <summary>A remnant or part roll: its length and width as it lies, washed if it is to be, edge to edge; the width null for that of the cloth.</summary>
+public sealed record JobRemnant(string Name, Entry Length, Entry? Width);
+
+/// <summary>A price, as typed, for lengths from <paramref name="From"/> on.</summary>
+public sealed record JobPrice(Entry From, string Price);
 
 /// <summary>A flaw in a cloth: where it begins, from the squared end and from the first selvedge, and how far it reaches along the roll and across it.</summary>
 public sealed record JobFlaw(Entry FromEnd, Entry FromSelvedge, Entry Along, Entry Across);

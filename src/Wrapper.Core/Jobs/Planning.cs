@@ -28,6 +28,12 @@ public sealed record ClothPlan(ClothReading Reading, IReadOnlyList<LayPiece> Pie
     /// <summary>What has been cut and is drafted otherwise now, or no longer at all.</summary>
     public IReadOnlyList<string> CutOtherwise { get; init; } = [];
 
+    /// <summary>How its pieces are matched, by item and piece; none on cloth without a repeat.</summary>
+    public IReadOnlyList<PieceMatch> Matches { get; init; } = [];
+
+    /// <summary>How far the lay reaches beyond the cloth on the table, and what lies there; null where it holds everything or was not measured.</summary>
+    public (Length Missing, IReadOnlyList<LayPiece> Pieces)? Beyond { get; init; }
+
     /// <summary>The cloth as it is laid: with the pins that can be kept.</summary>
     public required LayCloth ForLay { get; init; }
 }
@@ -54,11 +60,13 @@ public static class Planning
     {
         if (item.Draft.Pattern is null || job.Cloths.Count == 0 || Lost(item, job).Any()) return null;
         var sum = Length.Zero;
-        foreach (var pieces in PiecesOf(item).GroupBy(piece => ClothOf(item.Item, piece.Role, job)))
+        foreach (var cut in PiecesOf(item).GroupBy(piece => ClothOf(item.Item, piece.Lay.Role, job)))
         {
-            var cloth = new ClothReading(job.Cloths.First(cloth => cloth.Id == pieces.Key), job.Unit);
-            if (!cloth.CanBeLaid || LayTable.Of([.. pieces], cloth.ForLay, superseded) is not { Misfits.Count: 0 } lay) return null;
-            sum += lay.Best.Length;
+            // New cloth, whatever remnants there are.
+            var cloth = new ClothReading(job.Cloths.First(cloth => cloth.Id == cut.Key) with { Stock = [] }, job.Unit);
+            var (pieces, repeat) = Matching.Apply([.. cut], cloth.ForLay.Repeat);
+            if (!cloth.CanBeLaid || LayTable.Of(pieces, cloth.ForLay with { Repeat = repeat }, superseded) is not { Misfits.Count: 0 } lay) return null;
+            sum += lay.Length;
         }
         return sum;
     }
@@ -90,16 +98,25 @@ public static class Planning
     internal static ClothPlan Cloth(JobCloth cloth, List<ItemPlan> items, JobDocument job, bool lay, LayCache? kept, CancellationToken superseded)
     {
         var reading = new ClothReading(cloth, job.Unit);
-        var pieces = (from item in items from piece in PiecesOf(item) where ClothOf(item.Item, piece.Role, job) == cloth.Id select piece).Take(MostPieces + 1).ToList();
+        var cut = (from item in items from piece in PiecesOf(item) where ClothOf(item.Item, piece.Lay.Role, job) == cloth.Id select piece).Take(MostPieces + 1).ToList();
+        var (pieces, repeat) = Matching.Apply(cut, reading.CanBeLaid ? reading.ForLay.Repeat : null);
+        var onTable = reading.ForLay with { Repeat = repeat ?? reading.ForLay.Repeat };
         if (pieces.Count > MostPieces)
             reading.Problems.Add(new Problem($"cloths.{cloth.Id}.pieces", $"over {MostPieces}", 0, $"more than {MostPieces} pieces are cut from this cloth: lower the quantities, or make several jobs of it", $"{MostPieces}"));
-        if (!reading.CanBeLaid || pieces.Count is 0 or > MostPieces) return new ClothPlan(reading, pieces, null, null, reading.Problems) { ForLay = reading.ForLay, CutOtherwise = CutOtherwise(cloth, pieces, job.Unit) };
-        var (pins, refused) = Pinning.Sort(cloth.Pins.Select(pin => new Placement(pin.Piece, pin.Turns, new Length(pin.X), new Length(pin.Y))), pieces, reading.ForLay);
-        var pinned = reading.ForLay with { Pins = pins };
+        if (!reading.CanBeLaid || pieces.Count is 0 or > MostPieces) return new ClothPlan(reading, pieces, null, null, reading.Problems) { ForLay = onTable, CutOtherwise = CutOtherwise(cloth, pieces, job.Unit) };
+        var (pins, refused) = Pinning.Sort(cloth.Pins.Select(pin => new Placement(pin.Piece, pin.Turns, new Length(pin.X), new Length(pin.Y))), pieces, onTable);
+        var pinned = onTable with { Pins = pins };
         if (!lay) return new ClothPlan(reading, pieces, null, null, reading.Problems) { ForLay = pinned, RefusedPins = refused, CutOtherwise = CutOtherwise(cloth, pieces, job.Unit) };
         var laid = kept is null ? LayTable.Of(pieces, pinned, superseded) : kept.Of(pieces, pinned, superseded);
         List<Problem> problems = [.. reading.Problems, .. laid.Misfits.DistinctBy(misfit => misfit.Label).Select(misfit => TooWide(misfit, reading, job.Unit))];
-        return new ClothPlan(reading, pieces, laid, problems.Count == 0 ? Buying.Of(laid.Best.Length, reading) : null, problems) { ByWidths = ByWidths(pieces, items, job, reading), RefusedPins = refused, ForLay = pinned, CutOtherwise = CutOtherwise(cloth, pieces, job.Unit) };
+        return new ClothPlan(reading, pieces, laid, problems.Count == 0 ? Buying.Of(laid.Length, reading) : null, problems) { Matches = repeat is null ? [] : [.. cut.DistinctBy(each => (each.Item, each.Piece.Key)).Select(each => Matching.Of(each.Item, each.Piece))], Beyond = Beyond(laid, pieces, reading), ByWidths = ByWidths(pieces, items, job, reading), RefusedPins = refused, ForLay = pinned, CutOtherwise = CutOtherwise(cloth, pieces, job.Unit) };
+    }
+
+    private static (Length, IReadOnlyList<LayPiece>)? Beyond(ClothLay lay, List<LayPiece> pieces, ClothReading cloth)
+    {
+        if (cloth.RollEnd is not { } end || lay.Length <= end) return null;
+        var at = lay.Best.Placements.ToDictionary(placement => placement.Id);
+        return (lay.Length - end, [.. pieces.Where(piece => at.TryGetValue(piece.Id, out var placement) && piece.MarksAt(placement).ToEnd > lay.Stock + end)]);
     }
 
     // Cloth that is cut does not grow again: a change of more than a thread is told, not made.
@@ -131,6 +148,8 @@ public static class Planning
     private static Problem TooWide(Misfit misfit, ClothReading cloth, JobUnit unit)
     {
         string Say(Length length) => $"{LengthPrinter.Cut(length, unit).Text} {LengthPrinter.Word(unit)}";
+        if (misfit.Unmatched)
+            return new Problem($"cloths.{cloth.Cloth.Id}.repeatAcross", cloth.Cloth.RepeatAcross?.Typed ?? "", 0, $"piece {misfit.Label} is cut {Say(misfit.Across)} across and cannot lie at its place of the repeat between the selvedges: take wider cloth, or match that piece otherwise", "");
         if (cloth.Article is { } article && misfit.Across <= cloth.Usable.Value)
             return new Problem($"cloths.{cloth.Cloth.Id}.articleLength", cloth.Cloth.ArticleLength!.Typed, 0, $"piece {misfit.Label} is cut {Say(misfit.Along)} long and one article has {Say(article.Value)}: take a longer one, or cloth off the roll", LengthPrinter.Cut(misfit.Along + (2 * cloth.Selvedge), unit).Text);
         return new Problem($"cloths.{cloth.Cloth.Id}.width", cloth.Cloth.Width.Typed, 0,
@@ -139,13 +158,12 @@ public static class Planning
     }
 
     // Of pieces that are turned over every second one is the mirror image; in pairs, every second cover is too.
-    private static IEnumerable<LayPiece> PiecesOf(ItemPlan item) =>
+    private static IEnumerable<CutPiece> PiecesOf(ItemPlan item) =>
         from piece in item.Draft.Pattern?.Pieces ?? []
         let mirrored = piece.Cut.Mirrored()
         from instance in Enumerable.Range(1, piece.Quantity * item.Quantity)
-        let turned = piece.TurnedOver && instance % 2 == 0
-        let other = item.Draft.Pattern!.InPairs && (instance - 1) / piece.Quantity % 2 == 1
-        select new LayPiece($"{item.Item.Id}/{piece.Key}/{instance}", item.Item.Id, piece.Key, item.Label(piece.Key), turned != other ? mirrored : piece.Cut, piece.Grain, piece.Role);
+        let turned = (piece.TurnedOver && instance % 2 == 0) != (item.Draft.Pattern!.InPairs && (instance - 1) / piece.Quantity % 2 == 1)
+        select new CutPiece(new LayPiece($"{item.Item.Id}/{piece.Key}/{instance}", item.Item.Id, piece.Key, item.Label(piece.Key), turned ? mirrored : piece.Cut, piece.Grain, piece.Role), item, piece, instance, turned);
 
     private static string Letter(int at) => at < 26 ? $"{(char)('a' + at)}" : $"{Letter((at / 26) - 1)}{(char)('a' + (at % 26))}";
 }

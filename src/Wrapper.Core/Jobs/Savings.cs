@@ -58,7 +58,7 @@ public static class Savings
         foreach (var cloth in plan.Cloths.Where(cloth => touched.Contains(cloth.Reading.Cloth.Id)))
         {
             if (cloth.Buying is not { } before || Planning.Cloth(cloth.Reading.Cloth, items, job, lay: true, kept, superseded).Buying is not { } after) return null;
-            needs[cloth.Reading.Cloth.Id] = after.Needed + after.ToStart;
+            needs[cloth.Reading.Cloth.Id] = after.Needed + after.ToStart + after.ForSkew;
             saves += before.Needed - after.Needed;
             buysLess += before.Bought - after.Bought;
             costsLess = before.Cost - after.Cost is { } cost ? costsLess + cost : null;

@@ -20,14 +20,15 @@ public static class Widths
     private static readonly int[] Inches = [36, 42, 45, 54, 60, 72, 90, 108, 118];
     private static readonly int[] Centimetres = [90, 110, 140, 150, 220, 280];
 
-    /// <summary>The usual widths and the cloth's own, by width; the price of a yard or metre is taken to be the same. Then the cloth's own with panels lying either way.</summary>
+    /// <summary>The usual widths, those that were added for this cloth, and its own, by width; the price of a yard or metre is taken to be the same. Then the cloth's own with panels lying either way.</summary>
     public static IReadOnlyList<WidthTried> Of(JobDocument job, string cloth, Drafting drafting, LayCache? kept = null, CancellationToken superseded = default)
     {
         var own = job.Cloths.First(each => each.Id == cloth);
         var width = LengthReader.Read(own.Width.Typed, own.Width.Unit, LengthLimits.Cloth).Length;
         var sold = job.Unit.IsInches() ? Inches.Select(n => Length.Inches(n)) : Centimetres.Select(n => Length.Millimetres(10 * n));
+        var others = own.OtherWidths.Select(entry => LengthReader.Read(entry.Typed, entry.Unit, LengthLimits.Cloth).Length).OfType<Length>();
         WidthTried At(Length tried, string lying) => Try(job, own, tried, lying, tried == width && lying == Lyings[0], drafting, kept, superseded);
-        List<WidthTried> rows = [.. sold.Concat(width is { } current ? [current] : []).Distinct().Order().Select(each => At(each, Lyings[0]))];
+        List<WidthTried> rows = [.. sold.Concat(others).Concat(width is { } current ? [current] : []).Distinct().Order().Select(each => At(each, Lyings[0]))];
         if (width is { } now && job.Items.Any(item => item.Choices.ContainsKey(Grain))) rows.AddRange(Lyings.Skip(1).Select(lying => At(now, lying)));
         return rows;
     }
@@ -37,7 +38,7 @@ public static class Widths
     private static WidthTried Try(JobDocument job, JobCloth own, Length width, string lying, bool current, Drafting drafting, LayCache? kept, CancellationToken superseded)
     {
         // Where pieces were put by hand holds for this width only.
-        var cloth = own with { Width = Entry.Of(width, job.Unit), Pins = current ? own.Pins : [] };
+        var cloth = own with { Width = Entry.Of(width, job.Unit), Pins = current ? own.Pins : [], MeasuredWidth = current ? own.MeasuredWidth : null };
         var changed = job with { Cloths = [.. job.Cloths.Select(each => each == own ? cloth : each)], Items = [.. job.Items.Select(item => Lying(item, own, lying, job))] };
         var items = changed.Items.Select((item, at) => Planning.Item(item, at + 1, drafting, changed)).ToList();
         var plan = Planning.Cloth(cloth, items, changed, lay: true, kept, superseded);
@@ -45,7 +46,7 @@ public static class Widths
         if (plan.Lay is not { } lay || plan.Buying is not { } buying)
             return new WidthTried(width, lying, current, null, null, null, joins, null, plan.Problems.Count > 0 ? plan.Problems[0].Reason : "nothing is cut from this cloth");
         var area = plan.Pieces.Sum(piece => piece.Cut.AreaSquareMetres()) * 1e6;
-        var laid = plan.Reading.Usable.Value.ToMillimetres() * lay.Best.Length.ToMillimetres();
+        var laid = plan.Reading.Usable.Value.ToMillimetres() * (lay.Length.IsPositive ? lay.Length : lay.Best.Length).ToMillimetres();
         return new WidthTried(width, lying, current, buying.Needed, buying.Bought, buying.Cost, joins, laid > 0 ? (int)Math.Round(100 - (100 * area / laid)) : 0, null);
     }
 

@@ -12,18 +12,23 @@ internal sealed class BottomLeft
     // Places where cells of two regions touch are tried this far apart; where their boxes touch, always.
     private const long Closeness = 5 * Length.TicksPerMillimetre;
 
+    private readonly LayCloth cloth;
     private readonly long usable;
-    private readonly long? article;
-    private readonly Repeat? repeat;
     private long reached;
     private readonly List<(Region Region, long X, long Y)> laid = [];
     private long[] from = new long[256], to = new long[256];
 
     private BottomLeft(LayCloth cloth)
     {
-        (usable, article, repeat) = (cloth.Usable.Ticks, cloth.Article?.Ticks, cloth.Repeat);
-        // Flaws lie there before any piece does.
+        (this.cloth, usable) = (cloth, cloth.Usable.Ticks);
+        // Flaws lie there before any piece does, and what a narrow remnant lacks of the width.
         foreach (var flaw in cloth.Flaws) laid.Add((Region.Rectangle(flaw.Across.Ticks, flaw.Along.Ticks), flaw.FromSelvedge.Ticks, flaw.FromEnd.Ticks));
+        var start = 0L;
+        foreach (var stretch in cloth.Stretches)
+        {
+            if (stretch.Usable < cloth.Usable) laid.Add((Region.Rectangle((cloth.Usable - stretch.Usable).Ticks, stretch.Length.Ticks), stretch.Usable.Ticks, start));
+            start += stretch.Length.Ticks;
+        }
     }
 
     /// <summary>Lays <paramref name="pieces"/> in the order given on <paramref name="cloth"/>; those that are pinned stay where they are.</summary>
@@ -56,13 +61,13 @@ internal sealed class BottomLeft
     {
         (int Turns, Region Region, long X, long Y) best = default;
         var lowest = (Top: long.MaxValue, Y: long.MaxValue, X: long.MaxValue);
-        foreach (var (turns, region) in kind.Ways)
-            foreach (var (x, step, phase) in kind.IsMatched && repeat is not null ? Matched(region, repeat) : Candidates(region).Select(x => (x, 0L, 0L)))
+        foreach (var way in kind.Ways)
+            foreach (var x in kind.IsMatched ? Matched(way) : Candidates(way.Region))
             {
-                var y = LowestFree(region, x, lowest.Top - region.Height, step, phase);
-                if ((y + region.Height, y, x).CompareTo(lowest) >= 0) continue;
-                lowest = (y + region.Height, y, x);
-                best = (turns, region, x, y);
+                var y = LowestFree(kind, way, x, lowest.Top - way.Region.Height);
+                if ((y + way.Region.Height, y, x).CompareTo(lowest) >= 0) continue;
+                lowest = (y + way.Region.Height, y, x);
+                best = (way.Turns, way.Region, x, y);
             }
         return best;
     }
@@ -88,17 +93,20 @@ internal sealed class BottomLeft
         return exact.Where(x => x >= 0 && x <= room).Order();
     }
 
-    // Whole repeats across, each with the repeat along that y must be a multiple of, half of one off at every second with half-drop.
-    private IEnumerable<(long X, long Step, long Phase)> Matched(Region region, Repeat by)
+    // Whole repeats across.
+    private IEnumerable<long> Matched(Way way)
     {
-        var room = usable - region.Width;
-        if (!by.Across.IsPositive) return Candidates(region).Select(x => (x, by.Along.Ticks, 0L));
-        return Enumerable.Range(0, (int)(room / by.Across.Ticks) + 1).Select(n => (n * by.Across.Ticks, by.Along.Ticks, by.HalfDrop && n % 2 == 1 ? by.Along.Over(2).Ticks : 0L));
+        var (room, step) = (usable - way.Region.Width, cloth.Repeat!.Across.Ticks);
+        if (step == 0) return Candidates(way.Region);
+        var first = Grid.First(step, way.OriginX);
+        return Enumerable.Range(0, (int)((room - first) / step) + 1).Select(n => first + (n * step));
     }
 
-    // The lowest y at which the region is free at x, a whole number of steps from the phase; gives up with the highest of all above limit.
-    private long LowestFree(Region region, long x, long limit, long step, long phase)
+    // The lowest y at which the region is free at x, on the grid of the repeat if it is matched; gives up with the highest of all above limit.
+    private long LowestFree(Kind kind, Way way, long x, long limit)
     {
+        var region = way.Region;
+        var (step, phase) = kind.IsMatched ? (cloth.Repeat!.Along.Ticks, Grid.Phase(cloth.Repeat, way, x)) : (0, 0);
         // Each pair of cells that share a stretch of width forbids an open interval of y, and so does the end of each article.
         var count = 0;
         void Forbid(long low, long high)
@@ -112,7 +120,7 @@ internal sealed class BottomLeft
             count++;
         }
 
-        for (var end = article; end <= reached + article; end += article) Forbid(end.Value - region.Height, end.Value);
+        foreach (var end in cloth.Ends(reached)) Forbid(end - region.Height, end);
         foreach (var (other, left, bottom) in laid)
         {
             if (left >= x + region.Width || left + other.Width <= x) continue;
@@ -124,12 +132,26 @@ internal sealed class BottomLeft
                 }
         }
         Array.Sort(from, to, 0, count);
-        var y = step > 0 ? phase : 0L;
+        var y = OnGrid(0, step, phase);
         for (var at = 0; at < count; at++)
         {
             if (from[at] >= y) break;
-            if (to[at] > y) y = step > 0 ? phase + ((to[at] - phase + step - 1) / step * step) : to[at];
+            if (to[at] > y) y = OnGrid(to[at], step, phase);
             if (y > limit) return long.MaxValue - region.Height;
+        }
+        return y;
+    }
+
+    // Every stretch and article is squared where its repeat begins; on an article shorter than the phase there is no such place.
+    private long OnGrid(long y, long step, long phase)
+    {
+        while (step > 0)
+        {
+            var start = cloth.StretchAt(new Length(y)).Start.Ticks;
+            if (cloth.Article is { } one && phase >= one.Ticks) return long.MaxValue / 2;
+            y = start + Grid.UpTo(y - start, step, phase);
+            if (cloth.StretchAt(new Length(y)).Start.Ticks is var next && next == start) break;
+            y = next;
         }
         return y;
     }

@@ -17,7 +17,14 @@ public static class LaySearch
     {
         var found = LayTable.Of(pieces, cloth, CancellationToken.None);
         better(found);
-        if (found.Best.Placements.Count < 2) return found;
+        if (found.Best.Placements.Count < 2 || cloth.Spread == Spread.Torn) return found;
+        if (cloth.Spread == Spread.Folded)
+        {
+            // Both parts are searched; a shorter one of either shortens the whole.
+            var folded = FoldedLay.Of(pieces, cloth, (some, on) => Run(some, on, seed, _ => { }, stop, rounds));
+            if (folded.Best.Length < found.Best.Length) better(found = folded);
+            return found;
+        }
         var table = new LaySet(pieces, cloth);
         try
         {

@@ -21,13 +21,13 @@ internal sealed class LaySet
     {
         (this.cloth, whole) = (cloth, cloth.WithGap());
         // One kind for each outline: the turned-over half of a pair is a kind of its own.
-        var known = new Dictionary<(Outline, Grain, ClothRole), Kind>();
+        var known = new Dictionary<(Outline, Grain, Point?, bool), Kind>();
         var all = pieces.Select(piece =>
         {
-            if (!known.TryGetValue((piece.Cut, piece.Grain, piece.Role), out var kind)) known[(piece.Cut, piece.Grain, piece.Role)] = kind = Kind.Of(piece, whole);
+            if (!known.TryGetValue((piece.Cut, piece.Grain, piece.Origin, piece.OnMotif), out var kind)) known[(piece.Cut, piece.Grain, piece.Origin, piece.OnMotif)] = kind = Kind.Of(piece, whole);
             return (Piece: piece, Kind: kind);
         }).ToList();
-        misfits = [.. all.Where(pair => pair.Kind.Ways.Count == 0).Select(pair => TooLarge(pair.Piece))];
+        misfits = [.. all.Where(pair => pair.Kind.Ways.Count == 0).Select(pair => TooLarge(pair.Piece, pair.Kind.IsUnmatched))];
         fit = [.. all.Where(pair => pair.Kind.Ways.Count > 0)];
         ofKind = fit.ToLookup(pair => pair.Kind, pair => pair.Piece);
         kinds = [.. ofKind.Select(group => group.Key)];
@@ -37,9 +37,15 @@ internal sealed class LaySet
 
     public int Count => fit.Count;
 
+    /// <summary>The pieces that the cloth can take.</summary>
+    public IReadOnlyList<(LayPiece Piece, Kind Kind)> Fit => fit;
+
+    /// <summary>A length that no lay is under, the gap included.</summary>
+    public long Bound => LowerBound.Of([.. fit.Select(pair => pair.Kind)], whole);
+
     public Placed Hand => hand.Value;
 
-    public Length HandLength => WithoutGap(Hand).Length;
+    public Length HandLength => cloth.Bought(cloth.WithoutGap(Hand).Length);
 
     private int Cells => ofKind.Sum(group => group.Key.Ways[0].Region.Cells.Length * group.Count());
 
@@ -87,21 +93,21 @@ internal sealed class LaySet
     {
         if (fit.Count == 0) return null;
         var search = new OrderSearch(boxes, whole.Usable.Ticks, seed);
-        search.Run(rounds, steps, LowerBound.Of([.. fit.Select(pair => pair.Kind)], whole), stop);
+        search.Run(rounds, steps, Bound, stop);
         return Laid(search.Spots(), search.Length);
     }
 
     /// <summary>The lay as it is told: few rectangles proven or bettered, the gap taken off again, the bound beside it.</summary>
     public ClothLay Finished(Placed best, CancellationToken stop)
     {
-        var shortest = LowerBound.Of([.. fit.Select(pair => pair.Kind)], whole);
+        var shortest = Bound;
         if (fit.Count is > 0 and <= FewEnough && IsRectangles && cloth.IsPlain && best.Length.Ticks > shortest)
         {
             var (spots, length, proven) = new ExactLay(boxes, whole.Usable.Ticks).Find(best.Length.Ticks, shortest, MostWays, stop);
             if (spots is not null) best = Laid(spots, length);
             if (proven) shortest = best.Length.Ticks;
         }
-        return new ClothLay(WithoutGap(best), WithoutGap(Hand), WithoutGap(new Placed([], new Length(shortest))).Length, misfits);
+        return new ClothLay(cloth.WithoutGap(best), cloth.WithoutGap(Hand), cloth.WithoutGap(new Placed([], new Length(shortest))).Length, misfits) { Stock = cloth.Stock };
     }
 
     /// <summary>The same lay closed up where boxes are more than their outline: what lies lowest is laid first, by its outline.</summary>
@@ -116,23 +122,14 @@ internal sealed class LaySet
     private Placed Laid(List<Spot> spots, long reached)
     {
         var waiting = kinds.Select(kind => new Queue<LayPiece>(ofKind[kind])).ToList();
-        return new Placed([.. spots.Select(spot => new Placement(waiting[spot.Box].Dequeue().Id, kinds[spot.Box].Ways[boxes[spot.Box].Ways[spot.Way].Turns].Turns, new Length(spot.X), new Length(spot.Y)))], new Length(reached));
+        return new Placed([.. spots.Select(spot => new Placement(waiting[spot.Box].Dequeue().Id, kinds[spot.Box].Ways[boxes[spot.Box].Ways[spot.Way].At].Turns, new Length(spot.X), new Length(spot.Y)))], new Length(reached));
     }
 
-    // The gap above the last pieces is none; each article ends a gap earlier.
-    private Placed WithoutGap(Placed lay)
-    {
-        if (!cloth.Gap.IsPositive) return lay;
-        Length Before(Length y) => whole.Article is { } one ? new Length(y.Ticks / one.Ticks * cloth.Gap.Ticks) : Length.Zero;
-        var end = lay.Length.IsPositive ? lay.Length - cloth.Gap : Length.Zero;
-        return new Placed([.. lay.Placements.Select(at => at with { Y = at.Y - Before(at.Y) })], end - Before(end));
-    }
-
-    private static Misfit TooLarge(LayPiece piece)
+    private static Misfit TooLarge(LayPiece piece, bool unmatched)
     {
         var (left, bottom, right, top) = piece.Cut.Bounds();
         var (wide, high) = (right - left, top - bottom);
         var turned = piece.Grain == Grain.Across || (piece.Grain == Grain.Either && high < wide);
-        return new Misfit(piece.Id, piece.Label, turned ? high : wide, turned ? wide : high);
+        return new Misfit(piece.Id, piece.Label, turned ? high : wide, turned ? wide : high, unmatched);
     }
 }

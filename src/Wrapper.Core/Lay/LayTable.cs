@@ -9,8 +9,20 @@ namespace Wrapper.Core.Lay;
 /// </summary>
 public sealed record ClothLay(Placed Best, Placed Hand, Length ShortestPossible, IReadOnlyList<Misfit> Misfits)
 {
+    /// <summary>The length of the remnants and part rolls that it begins with; lengths count from their start.</summary>
+    public Length Stock { get; init; }
+
+    /// <summary>How far the cloth is folded double; null where it is not.</summary>
+    public Length? FoldedTo { get; init; }
+
+    /// <summary>What has to be bought: the length beyond the stock.</summary>
+    public Length Length => Off(Best.Length);
+
     /// <summary>Whether no lay is shorter.</summary>
-    public bool IsProven => Best.Length <= ShortestPossible;
+    public bool IsProven => Best.Length <= ShortestPossible || !Length.IsPositive;
+
+    /// <summary>How much of a length lies beyond the stock.</summary>
+    public Length Off(Length length) => Length.Max(Length.Zero, length - Stock);
 }
 
 /// <summary>Lays pieces on one cloth.</summary>
@@ -23,6 +35,8 @@ public static class LayTable
     /// </summary>
     public static ClothLay Of(IReadOnlyList<LayPiece> pieces, LayCloth cloth, CancellationToken superseded = default)
     {
+        if (cloth.Spread == Spread.Torn) return TornLay.Of(pieces, cloth, superseded);
+        if (cloth.Spread == Spread.Folded) return FoldedLay.Of(pieces, cloth, (some, on) => Of(some, on, superseded));
         var table = new LaySet(pieces, cloth);
         var ways = new List<Func<Placed?>> { () => table.Hand };
         ways.AddRange(table.Outlined(superseded));
@@ -30,12 +44,38 @@ public static class LayTable
         {
             // In a few dozen milliseconds: many lays followed side by side, and one bettered by exchanges.
             ways.Add(() => table.Followed(BeamWidth(table.Count), superseded));
+            ways.Add(() => TornLay.Plain(table, cloth));
             ways.Add(() => table.Exchanged(seed: 1, rounds: 8, steps: 40_000 / Math.Max(1, 8 * table.Count), superseded));
         }
         var found = ways.AsParallel().AsOrdered().WithDegreeOfParallelism(Math.Max(2, Environment.ProcessorCount)).WithCancellation(superseded).Select(way => way()).AsEnumerable().OfType<Placed>().ToList();
-        var best = found.Where((lay, at) => at > 0 || (cloth.Flaws.Count == 0 && cloth.Pins.Count == 0)).MinBy(lay => lay.Length) ?? table.Hand;
-        return table.Finished(cloth.IsPlain ? table.Nested(best, superseded) : best, superseded);
+        var kept = found.Where((lay, at) => at > 0 || (cloth.Flaws.Count == 0 && cloth.Pins.Count == 0)).ToList();
+        var best = kept.Count > 0 ? Simplest(kept, pieces) : table.Hand;
+        return BehindStock(table.Finished(cloth.IsPlain ? table.Nested(best, superseded) : best, superseded), pieces, cloth, superseded);
     }
+
+    // The shortest; of several the simplest to cut.
+    private static Placed Simplest(List<Placed> lays, IReadOnlyList<LayPiece> pieces)
+    {
+        var shortest = lays.Min(lay => lay.Length.Ticks);
+        lays.RemoveAll(lay => lay.Length.Ticks > shortest);
+        if (lays.Count == 1) return lays[0];
+        var byId = pieces.ToDictionary(piece => piece.Id);
+        return lays.MinBy(lay => Simplicity.Of(lay, byId))!;
+    }
+
+    // What the remnants did not hold is laid on the roll as any other cloth would be.
+    private static ClothLay BehindStock(ClothLay lay, IReadOnlyList<LayPiece> pieces, LayCloth cloth, CancellationToken superseded)
+    {
+        if (cloth.Stretches.Count == 0 || !lay.Length.IsPositive || !(cloth with { Stretches = [] }).IsPlain) return lay;
+        var onStock = lay.Best.Placements.Where(at => at.Y < cloth.Stock).ToList();
+        var taken = onStock.Select(at => at.Id).Concat(lay.Misfits.Select(misfit => misfit.Id)).ToHashSet();
+        var rest = Of([.. pieces.Where(piece => !taken.Contains(piece.Id))], cloth with { Stretches = [] }, superseded).Best;
+        return rest.Length >= lay.Length ? lay
+            : lay with { Best = new Placed([.. onStock, .. rest.Placements.Select(at => at with { Y = at.Y + cloth.Stock })], rest.Length + cloth.Stock) };
+    }
+
+    /// <summary>A length that no lay of these pieces is under.</summary>
+    internal static Length Bound(IReadOnlyList<LayPiece> pieces, LayCloth cloth) => cloth.WithoutGap(new Placed([], new Length(new LaySet(pieces, cloth).Bound))).Length;
 
     /// <summary>The hand sum alone: rows of each kind (handbook §10). Pieces that the cloth cannot take are left out.</summary>
     public static Length ByHand(IReadOnlyList<LayPiece> pieces, LayCloth cloth) => new LaySet(pieces, cloth).HandLength;

@@ -9,15 +9,37 @@ namespace Wrapper.Core.Lay;
 /// </summary>
 internal static class LowerBound
 {
-    /// <summary>The bound for pieces of these kinds on <paramref name="cloth"/>, its gap included in both.</summary>
+    /// <summary>The bound for pieces of these kinds, one for each piece, on <paramref name="cloth"/>, its gap included in both.</summary>
     public static long Of(IReadOnlyList<Kind> kinds, LayCloth cloth)
     {
         if (kinds.Count == 0) return 0;
         var usable = cloth.Usable.Ticks;
-        var bound = Math.Max((long)Math.Floor(kinds.Sum(kind => kind.Area) / usable), kinds.Max(kind => kind.Ways.Min(way => way.Region.Height)));
+        var stock = cloth.Stretches.Sum(stretch => (double)stretch.Length.Ticks * stretch.Usable.Ticks);
+        var area = kinds.Sum(kind => kind.Area);
+        // What the remnants do not hold lies behind them; where they may hold all, nothing is said.
+        if (stock > 0) return area > stock ? cloth.Stock.Ticks + (long)Math.Floor((area - stock) / usable) : 0;
+        var bound = Math.Max((long)Math.Floor(area / usable), kinds.Max(kind => kind.Ways.Min(way => way.Region.Height)));
         // A notched piece may let another reach into its cut-outs: only plain rectangles count.
-        var boxes = kinds.Where(kind => kind.IsRectangle).Select(kind => kind.Ways.Select(way => (way.Region.Width, way.Region.Height)).ToArray()).ToList();
-        if (boxes.Count == 0) return bound;
+        var rectangles = kinds.Where(kind => kind.IsRectangle).ToList();
+        bound = Math.Max(bound, ByWidths([.. rectangles.Select(kind => kind.Ways.Select(way => (way.Region.Width, way.Region.Height)).ToArray())], usable));
+        return Math.Max(bound, ByRepeats([.. rectangles.Where(kind => kind.IsMatched)], cloth));
+    }
+
+    // Matched pieces above one another start whole repeats apart (half ones with half-drop), so each but the last takes whole repeats of the length.
+    private static long ByRepeats(List<Kind> matched, LayCloth cloth)
+    {
+        if (cloth.Repeat is not { } repeat || matched.Count == 0 || cloth.Article is not null) return 0;
+        var step = repeat.HalfDrop ? repeat.Along.Over(2).Ticks : repeat.Along.Ticks;
+        if (step == 0 || matched.SelectMany(kind => kind.Ways).Select(way => Grid.UpTo(0, step, way.OriginY)).Distinct().Count() > 1) return 0;
+        var rounded = matched.Select(kind => kind.Ways.Select(way => (way.Region.Width, Height: Grid.UpTo(way.Region.Height, step, 0))).ToArray()).ToList();
+        var last = matched.Max(kind => kind.Ways.Max(way => Grid.UpTo(way.Region.Height, step, 0) - way.Region.Height));
+        return ByWidths(rounded, cloth.Usable.Ticks) - last;
+    }
+
+    private static long ByWidths(List<(long Width, long Height)[]> boxes, long usable)
+    {
+        if (boxes.Count == 0) return 0;
+        var bound = 0L;
         var widths = boxes.SelectMany(box => box.Select(way => way.Width)).Distinct().Where(width => 2 * width <= usable).Append(0).Distinct().Order().ToList();
         foreach (var small in widths) bound = Math.Max(bound, Spread(boxes, usable, width => Trimmed(width, usable, small)));
         for (var parts = 1; parts <= 6; parts++)
@@ -28,8 +50,9 @@ internal static class LowerBound
         return bound;
     }
 
+    // Lengths are whole counts, so the next one up holds too; a thousandth of one is more than the sum can be off.
     private static long Spread(List<(long Width, long Height)[]> boxes, long usable, Func<long, double> changed) =>
-        (long)Math.Floor((boxes.Sum(box => box.Min(way => changed(way.Width) * way.Height)) / usable) * (1 - 1e-12));
+        (long)Math.Ceiling((boxes.Sum(box => box.Min(way => changed(way.Width) * way.Height)) / usable) - 1e-3);
 
     // Pieces under a size count nothing, those that leave less than it beside them count as the whole width.
     private static double Trimmed(long width, long usable, long small) => width < small ? 0 : width > usable - small ? usable : width;

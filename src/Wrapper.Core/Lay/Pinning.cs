@@ -14,12 +14,17 @@ public static class Pinning
     public static string? Refusal(Placement pin, IReadOnlyDictionary<string, LayPiece> pieces, LayCloth cloth, IEnumerable<Placement> others)
     {
         if (!pieces.TryGetValue(pin.Id, out var piece)) return "there is no such piece any more";
+        if (cloth.Spread != Spread.Single) return "pieces are pinned on a single layer only, not on folded or torn cloth";
         var whole = cloth.WithGap();
         // A way that looks the same is one way among those of its kind.
-        if (!MayLie(piece, pin.Turns, cloth)) return "the grain or the cloth's direction does not let it lie so";
+        if (MayLie(piece, pin.Turns, cloth) is not { } way) return "the grain or the cloth's direction does not let it lie so";
         var own = Region.Of(piece.Cut, pin.Turns, cloth.Gap.Ticks);
         if (pin.X < Length.Zero || pin.Y < Length.Zero || pin.X.Ticks + own.Width > whole.Usable.Ticks) return "it would lie over the edge of the cloth";
-        if (cloth.Article is { } one && (pin.Y.Ticks % one.Ticks) + piece.Along(pin.Turns).Ticks > one.Ticks) return "it would reach over the end of an article";
+        var (stretch, start) = cloth.StretchAt(pin.Y);
+        var end = pin.Y + piece.Along(pin.Turns);
+        if (stretch < cloth.Stretches.Count && (end > start + cloth.Stretches[stretch].Length || pin.X + piece.Across(pin.Turns) > cloth.Stretches[stretch].Usable)) return "it would reach over the edge of a remnant";
+        if (stretch >= cloth.Stretches.Count && cloth.Article is { } one && end > start + one) return "it would reach over the end of an article";
+        if (piece.Origin is not null && cloth.Repeat is { } repeat && !Grid.IsOn(repeat, way, pin.X.Ticks, pin.Y.Ticks, start.Ticks)) return "it would not match the repeat there";
         foreach (var flaw in cloth.Flaws)
             if (Meet(own, pin, Region.Rectangle(flaw.Across.Ticks, flaw.Along.Ticks), flaw.FromSelvedge, flaw.FromEnd)) return "it would lie on a flaw";
         foreach (var other in others.Where(other => other.Id != pin.Id && pieces.ContainsKey(other.Id)))
@@ -50,16 +55,23 @@ public static class Pinning
             across.AddRange([marks.FromSelvedge, marks.ToSelvedge + cloth.Gap, marks.FromSelvedge - cloth.Gap - wide, marks.ToSelvedge - wide]);
             along.AddRange([marks.FromEnd, marks.ToEnd + cloth.Gap, marks.FromEnd - cloth.Gap - high, marks.ToEnd - high]);
         }
-        return new Placement(piece.Id, turns, Nearest(across, x), Nearest(along, y));
+        var (restsX, restsY) = (Nearest(across, x), Nearest(along, y));
+        if (piece.Origin is not null && cloth.Repeat is { } repeat && MayLie(piece, turns, cloth) is { } way)
+        {
+            var (onX, onY) = Grid.Nearest(repeat, way, restsX.Ticks, restsY.Ticks, cloth.StretchAt(restsY).Start.Ticks);
+            (restsX, restsY) = (new Length(onX), new Length(onY));
+        }
+        return new Placement(piece.Id, turns, restsX, restsY);
     }
 
     private static Length Nearest(List<Length> edges, Length at) => edges.Where(edge => (edge - at).Abs() <= Near && edge >= Length.Zero).OrderBy(edge => (edge - at).Abs()).FirstOrDefault(at);
 
-    private static bool MayLie(LayPiece piece, int turns, LayCloth cloth)
+    private static Way? MayLie(LayPiece piece, int turns, LayCloth cloth)
     {
-        if (turns is < 0 or > 3) return false;
+        if (turns is < 0 or > 3) return null;
         var region = Region.Of(piece.Cut, turns);
-        return Kind.Of(piece, cloth with { Gap = Length.Zero }).Ways.Any(way => way.Turns == turns || way.Region.SameAs(region));
+        var ways = Kind.Of(piece, cloth with { Gap = Length.Zero }).Ways;
+        return ways.Where(way => way.Turns == turns).Concat(ways.Where(way => way.Region.SameAs(region))).Select(way => (Way?)way).FirstOrDefault();
     }
 
     private static bool Meet(Region a, Placement at, Region b, Length x, Length y)

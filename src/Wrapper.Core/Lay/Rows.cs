@@ -5,35 +5,46 @@ namespace Wrapper.Core.Lay;
 
 /// <summary>
 /// The hand sum, laid out: kind by kind, as many across as go into the usable width, row under row (handbook §10), each kind
-/// whichever way takes fewer rows of it. Drops of a matched kind start whole repeats apart.
+/// whichever way takes fewer rows of it. Drops of a matched kind start whole repeats apart. By hand nobody lays into remnants: rows begin behind them.
 /// </summary>
 internal static class Rows
 {
     public static Placed Lay(IEnumerable<(LayPiece Piece, Kind Kind)> pieces, LayCloth cloth)
     {
         var placements = new List<Placement>();
-        var (y, end) = (0L, 0L);
+        var (y, end) = (cloth.Stock.Ticks, 0L);
         foreach (var kind in pieces.GroupBy(pair => pair.Kind))
         {
             var repeat = kind.Key.IsMatched ? cloth.Repeat : null;
             // With half-drop every second repeat across stands level.
             var (along, across) = (repeat?.Along.Ticks ?? 0, (repeat?.Across.Ticks ?? 0) * (repeat?.HalfDrop == true ? 2 : 1));
             var count = kind.Count();
-            int Abreast(Region region) => (int)Math.Min(int.MaxValue, ((cloth.Usable.Ticks - region.Width) / UpTo(region.Width, across)) + 1);
-            var (turns, region) = kind.Key.Ways.MinBy(way => ((count + Abreast(way.Region) - 1L) / Abreast(way.Region)) * UpTo(way.Region.Height, along));
-            foreach (var row in kind.Chunk(Abreast(region)))
+            long First(Way way) => Grid.First(repeat?.Across.Ticks ?? 0, way.OriginX);
+            int Abreast(Way way) => (int)Math.Min(int.MaxValue, ((cloth.Usable.Ticks - First(way) - way.Region.Width) / UpTo(way.Region.Width, across)) + 1);
+            var way = kind.Key.Ways.MinBy(way => ((count + Abreast(way) - 1L) / Abreast(way)) * UpTo(way.Region.Height, along));
+            var (width, height) = (way.Region.Width, way.Region.Height);
+            foreach (var row in kind.Chunk(Abreast(way)))
             {
-                y = UpTo(Within(y, region.Height, cloth.Article), along);
-                placements.AddRange(row.Select((pair, at) => new Placement(pair.Piece.Id, turns, new Length(at * UpTo(region.Width, across)), new Length(y))));
-                end = Math.Max(end, y + region.Height);
-                y += region.Height;
+                y = Start(y, height, cloth, along, repeat is null ? 0 : Grid.Phase(repeat, way, First(way)));
+                placements.AddRange(row.Select((pair, at) => new Placement(pair.Piece.Id, way.Turns, new Length(First(way) + (at * UpTo(width, across))), new Length(y))));
+                end = Math.Max(end, y + height);
+                y += height;
             }
         }
         return new Placed(placements, new Length(end));
     }
 
-    // A row that would reach over the end of an article begins with the next one.
-    private static long Within(long y, long height, Length? article) => article is { Ticks: var one } && (y % one) + height > one ? (y / one + 1) * one : y;
+    // A row that would reach over the end of an article begins with the next one, whose repeat begins anew.
+    private static long Start(long y, long height, LayCloth cloth, long along, long phase)
+    {
+        for (; ; )
+        {
+            var start = cloth.StretchAt(new Length(y)).Start.Ticks;
+            var at = start + Grid.UpTo(y - start, along, phase);
+            if (cloth.Article is not { } one || at + height <= start + one.Ticks) return at;
+            y = start + one.Ticks;
+        }
+    }
 
     private static long UpTo(long length, long step) => step <= 0 ? length : (length + step - 1) / step * step;
 }

@@ -1,7 +1,7 @@
 namespace Wrapper.Core.Lay;
 
-/// <summary>A rectangle to lay, in counts, by the ways in which it may lie; <paramref name="Count"/> of them are alike.</summary>
-internal sealed record Box(IReadOnlyList<(int Turns, long Width, long Height)> Ways, int Count)
+/// <summary>A rectangle to lay, in counts, by the ways in which it may lie (which of its kind's, and how large it is then); <paramref name="Count"/> of them are alike.</summary>
+internal sealed record Box(IReadOnlyList<(int At, long Width, long Height)> Ways, int Count)
 {
     public long Area => Ways[0].Width * (Ways[0].Height >> 10);
 }

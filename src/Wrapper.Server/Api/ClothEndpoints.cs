@@ -28,7 +28,7 @@ public sealed record EnoughView(bool Fits, LengthView Have, LengthView Needed, L
 {
     internal static EnoughView Of(Enough enough, JobDocument job) => new(
         enough.Fits, LengthView.Cloth(enough.Have, job.Unit), LengthView.Cloth(enough.Needed, job.Unit), LengthView.Cloth((enough.Have - enough.Needed).Abs(), job.Unit),
-        [.. enough.Left.GroupBy(piece => piece.Label).OrderBy(group => group.Key, StringComparer.Ordinal).Select(group => group.Count() == 1 ? group.Key : $"{group.Key} ({group.Count()} of them)")],
+        Labels.Counted(enough.Left),
         [.. enough.Choices.Select(saving => SavingView.Of(saving, job))]);
 }
 

@@ -5,7 +5,7 @@ namespace Wrapper.Server.Api;
 /// <summary>What a job document may hold: bounds that no real job meets, so that a broken or hostile file is refused at the door.</summary>
 internal static class JobLimits
 {
-    private const int MostItems = 500, MostCloths = 50, LongestName = 200, LongestEntry = 4000, MostEntries = 300, LongestNotes = 4000, MostFlaws = 60;
+    private const int MostItems = 500, MostCloths = 50, LongestName = 200, LongestEntry = 4000, MostEntries = 300, LongestNotes = 4000, MostFlaws = 60, MostStock = 20;
 
     public static IEnumerable<Problem> Check(JobDocument job)
     {
@@ -25,6 +25,8 @@ internal static class JobLimits
             yield return new Problem("id", twice.Key, 0, "used twice; every item and cloth needs its own", "bench-left");
         foreach (var flawed in job.Cloths.Where(cloth => cloth.Flaws.Count > MostFlaws || cloth.Flaws.Any(flaw => flaw is null) || cloth.Pins.Count > Planning.MostPieces || cloth.Pins.Any(pin => pin is null) || cloth.Cut.Count > Planning.MostPieces || cloth.Cut.Any(cut => cut is null)))
             yield return new Problem($"cloths.{flawed.Id}.flaws", $"{flawed.Flaws.Count}", 0, $"a cloth has at most {MostFlaws} flaws here (cut it apart where there are more), and no more pins than pieces", $"{MostFlaws}");
+        foreach (var stocked in job.Cloths.Where(cloth => new[] { cloth.Stock.Count, cloth.Prices.Count, cloth.OtherWidths.Count }.Max() > MostStock || cloth.Stock.Any(remnant => remnant?.Name is null || remnant.Name.Length > LongestName) || cloth.Prices.Any(price => price?.Price is null || price.Price.Length > LongestName) || cloth.OtherWidths.Any(width => width is null)))
+            yield return new Problem($"cloths.{stocked.Id}.stock", $"{stocked.Stock.Count}", 0, $"a cloth has at most {MostStock} remnants, prices and other widths, none of them null, with names up to {LongestName} characters", $"{MostStock}");
         foreach (var problem in job.Items.SelectMany(Check)) yield return problem;
     }
 

@@ -11,7 +11,7 @@ public sealed record SearchRequest(JobDocument Job, string Cloth);
 public sealed record SearchView(string Id, bool Runs, LengthView? Length, int Shortened, bool Proven, string? Fault)
 {
     internal static SearchView Of(Search search) => new(
-        search.Id, search.Runs, search.Best is { } best ? LengthView.Cloth(best.Best.Length, search.Unit) : null, search.Shortened, search.Best?.IsProven == true, search.Fault);
+        search.Id, search.Runs, search.Best is { } best ? LengthView.Cloth(best.Length, search.Unit) : null, search.Shortened, search.Best?.IsProven == true, search.Fault);
 }
 
 /// <summary>The longer search for a shorter lay. What it finds is in every later plan of the same pieces.</summary>

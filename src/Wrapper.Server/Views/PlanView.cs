@@ -29,6 +29,7 @@ public sealed record ClothView(
     IReadOnlyList<string> UsableWorking,
     int Pieces,
     IReadOnlyList<string> CutOtherwise,
+    IReadOnlyList<MatchView> Matches,
     LayView? Lay,
     BuyingView? Buying)
 {
@@ -43,13 +44,22 @@ public sealed record ClothView(
             readable ? WorkingText.Lines(plan.Reading.Usable, "usable width", job.Unit) : [],
             plan.Pieces.Count,
             plan.CutOtherwise,
+            [.. plan.Matches.Select(match => MatchView.Of(match))],
             plan.Lay is { } lay ? LayView.Of(lay, plan, job.Unit, wrongSideUp) : null,
             plan.Buying is { } buying ? BuyingView.Of(buying, plan.Reading, job) : null);
     }
 }
 
+/// <summary>How one kind of piece is matched; <paramref name="Follows"/> is the piece whose print it can run on from, if there is one.</summary>
+public sealed record MatchView(string Item, string ItemName, string Piece, string Label, string Name, Match Match, bool Chosen, string? Follows)
+{
+    internal static MatchView Of(PieceMatch match) => new(
+        match.Item.Item.Id, match.Item.Item.Name, match.Piece.Key, match.Item.Label(match.Piece.Key), match.Piece.Name, match.Match, match.Item.Item.Matches.ContainsKey(match.Piece.Key), match.Leader?.Name);
+}
+
 /// <summary>
-/// A lay, drawn with the cloth along the screen: up the roll to the right, the first selvedge on top, hundredths of a millimetre.
+/// A lay, drawn with the cloth along the screen: up the roll to the right, the first selvedge on top, hundredths of a millimetre. Lengths are what is taken of new cloth;
+/// remnants and part rolls lie before it.
 /// </summary>
 public sealed record LayView(
     LengthView Length,
@@ -62,11 +72,15 @@ public sealed record LayView(
     BoxView Usable,
     IReadOnlyList<PlacedView> Placed,
     IReadOnlyList<TickView> Ruler,
-    IReadOnlyList<long> ArticleEnds,
+    IReadOnlyList<EndView> Ends,
     bool Proven,
     IReadOnlyList<string> RefusedPins,
     IReadOnlyList<BoxView> Flaws,
-    RepeatView? Repeat)
+    RepeatView? Repeat,
+    IReadOnlyList<RemnantView> Remnants,
+    LengthView? FoldedTo,
+    long? FoldEnd,
+    BeyondView? Beyond)
 {
     internal static LayView Of(ClothLay lay, ClothPlan plan, JobUnit unit, bool wrongSideUp)
     {
@@ -79,26 +93,31 @@ public sealed record LayView(
             pieces = pieces.ToDictionary(pair => pair.Key, pair => pair.Value with { Cut = pair.Value.Cut.Mirrored() });
         }
         Length Seen(Flaw flaw) => wrongSideUp ? usable - flaw.FromSelvedge - flaw.Across : flaw.FromSelvedge;
+        BoxView Box(Flaw flaw) => new(Drawing.Hundredths(flaw.FromEnd), Drawing.Hundredths(Seen(flaw)), Drawing.Hundredths(flaw.Along), Drawing.Hundredths(flaw.Across));
         var selvedge = plan.Reading.Selvedge;
-        // Articles are drawn whole, cloth off the roll as far as it is used.
-        var shown = plan.Buying is { Articles: not null } buying ? buying.Bought : lay.Best.Length;
+        // Drawn as far as it is bought, articles whole; at least as far as anything lies.
+        var shown = Core.Lengths.Length.Max(lay.Best.Length, lay.Stock + (plan.Buying is { } buying ? buying.Articles is null ? plan.Reading.AfterWashing(buying.Bought) : buying.Bought : Core.Lengths.Length.Zero));
         var length = Drawing.Hundredths(shown);
         return new LayView(
-            LengthView.Cloth(lay.Best.Length, unit),
-            LengthView.Cut(lay.Best.Length, unit),
-            LengthView.Cloth(lay.Hand.Length, unit),
+            LengthView.Cloth(lay.Length, unit),
+            LengthView.Cut(lay.Length, unit),
+            LengthView.Cloth(lay.Off(lay.Hand.Length), unit),
             plan.ByWidths is { } counted ? LengthView.Cloth(counted, unit) : null,
-            plan.ByWidths is { } widths && widths > lay.Best.Length ? LengthView.Cloth(widths - lay.Best.Length, unit) : null,
-            LengthView.Cloth(lay.ShortestPossible, unit),
+            plan.ByWidths is { } widths && widths > lay.Length ? LengthView.Cloth(widths - lay.Length, unit) : null,
+            LengthView.Cloth(lay.Off(lay.ShortestPossible), unit),
             new BoxView(0, -Drawing.Hundredths(selvedge), length, Drawing.Hundredths(usable + (2 * selvedge))),
             new BoxView(0, 0, length, Drawing.Hundredths(usable)),
             [.. laid.Placements.OrderBy(at => at.Y).ThenBy(at => at.X).Select(at => PlacedView.Of(pieces[at.Id], at, unit, plan))],
             [.. Ticks(shown, unit)],
-            plan.Reading.Article is { } article ? [.. Enumerable.Range(1, plan.Buying?.Articles ?? 1).Select(n => Drawing.Hundredths(n * article.Value))] : [],
+            [.. EndView.Of(plan)],
             lay.IsProven,
             [.. plan.RefusedPins.Select(refused => $"{(pieces.TryGetValue(refused.Pin.Id, out var lost) ? lost.Label : "A piece")} is no longer pinned: {refused.Reason}.")],
-            [.. plan.Reading.ForLay.Flaws.Select(flaw => new BoxView(Drawing.Hundredths(flaw.FromEnd), Drawing.Hundredths(Seen(flaw)), Drawing.Hundredths(flaw.Along), Drawing.Hundredths(flaw.Across)))],
-            plan.Reading.ForLay.Repeat is { } repeat ? new RepeatView(Drawing.Hundredths(repeat.Along), Drawing.Hundredths(repeat.Across), repeat.HalfDrop, wrongSideUp) : null);
+            [.. plan.ForLay.Flaws.Select(Box)],
+            plan.ForLay.Repeat is { } repeat ? RepeatView.Of(repeat, wrongSideUp, plan.Pieces.Any(piece => piece.OnMotif)) : null,
+            [.. Core.Lay.Remnants.Of(lay.Best, plan.Pieces.ToDictionary(piece => piece.Id), plan.ForLay, shown).Select(left => new RemnantView(Box(left), LengthView.Finished(left.Along, unit), LengthView.Finished(left.Across, unit)))],
+            lay.FoldedTo is { } folded ? LengthView.Cut(folded, unit) : null,
+            lay.FoldedTo is { } fold ? Drawing.Hundredths(fold) : null,
+            plan.Beyond is { } beyond ? new BeyondView(LengthView.Cut(beyond.Missing, unit), Labels.Counted(beyond.Pieces), Drawing.Hundredths(lay.Stock + plan.Reading.RollEnd!.Value)) : null);
     }
 
     // The ruler along the cloth: every inch or centimetre, with a figure at every foot or half metre.
@@ -110,23 +129,65 @@ public sealed record LayView(
     }
 }
 
-/// <summary>A repeat along the roll and across it, 0 where there is none, in hundredths of a millimetre.</summary>
-public sealed record RepeatView(long Along, long Across, bool HalfDrop, bool FromFarSelvedge);
+/// <summary>A repeat along the roll and across it, 0 where there is none, where the first begins, and where in it the motif's centre lies if a piece is centred on it; in hundredths of a millimetre.</summary>
+public sealed record RepeatView(long Along, long Across, bool HalfDrop, bool FromFarSelvedge, long From, long? MotifAlong, long? MotifAcross)
+{
+    internal static RepeatView Of(Repeat repeat, bool wrongSideUp, bool motif) => new(
+        Drawing.Hundredths(repeat.Along), Drawing.Hundredths(repeat.Across), repeat.HalfDrop, wrongSideUp, Drawing.Hundredths(repeat.From),
+        motif ? Drawing.Hundredths(repeat.Motif.Y) : null, motif && repeat.Across.IsPositive ? Drawing.Hundredths(repeat.Motif.X) : null);
+}
+
+/// <summary>What is left to be used for something else: where it lies, along and across.</summary>
+public sealed record RemnantView(BoxView Box, LengthView Along, LengthView Across);
+
+/// <summary>What the cloth on the table does not hold: how much is missing, which pieces lie beyond its end, and where that is.</summary>
+public sealed record BeyondView(LengthView Missing, IReadOnlyList<string> Pieces, long At);
+
+/// <summary>Where a remnant, part roll or ready-made article ends and the next begins, what it is called, and where its usable width ends if it is narrower than the cloth.</summary>
+public sealed record EndView(string Name, long From, long At, long? Narrower)
+{
+    internal static IEnumerable<EndView> Of(ClothPlan plan)
+    {
+        var from = Length.Zero;
+        foreach (var (stretch, at) in plan.ForLay.Stretches.Select((stretch, at) => (stretch, at)))
+        {
+            yield return new EndView(Called(plan, at), Drawing.Hundredths(from), Drawing.Hundredths(from + stretch.Length), stretch.Usable < plan.ForLay.Usable ? Drawing.Hundredths(stretch.Usable) : null);
+            from += stretch.Length;
+        }
+        if (plan.ForLay.Article is not { } article) yield break;
+        for (var n = 1; n <= (plan.Buying?.Articles ?? 1); n++) yield return new EndView(Called(plan, n - 1), Drawing.Hundredths((n - 1) * article), Drawing.Hundredths(n * article), null);
+    }
+
+    /// <summary>What the nth stretch is called; empty for the roll.</summary>
+    internal static string Called(ClothPlan plan, int index) =>
+        index < plan.Reading.Cloth.Stock.Count ? plan.Reading.Cloth.Stock[index].Name is { Length: > 0 } name ? name : $"remnant {index + 1}"
+            : plan.ForLay.Article is null ? "" : $"number {index + 1}";
+}
+
+/// <summary>Labels of pieces with how many there are of each.</summary>
+internal static class Labels
+{
+    public static IReadOnlyList<string> Counted(IEnumerable<LayPiece> pieces) =>
+        [.. pieces.GroupBy(piece => piece.Label).OrderBy(group => group.Key, StringComparer.Ordinal).Select(group => group.Count() == 1 ? group.Key : $"{group.Key} ({group.Count()} of them)")];
+}
 
 /// <summary>A mark of the ruler; a figure at the long ones.</summary>
 public sealed record TickView(long At, string? Figure);
 
 /// <summary>
 /// One piece on the cloth: its label, its path, and the marks where its box begins and ends from the squared end and from the selvedge, each rounded once to the tape mark.
-/// Pieces come in cutting order: from the squared end, then from the selvedge.
+/// Pieces come in cutting order: from the squared end, then from the selvedge. <paramref name="On"/> is the remnant or article that it is cut from, whose own squared end is measured from;
+/// empty for the roll.
 /// </summary>
-public sealed record PlacedView(string Id, string Item, string Label, int Turns, string Path, BoxView Box, LengthView AlongRoll, LengthView ToAlongRoll, LengthView FromSelvedge, LengthView ToSelvedge, JobPin Here, bool Pinned, JobCut Size, bool IsCut)
+public sealed record PlacedView(string Id, string Item, string Label, int Turns, string Path, BoxView Box, LengthView AlongRoll, LengthView ToAlongRoll, LengthView FromSelvedge, LengthView ToSelvedge, string On, JobPin Here, bool Pinned, JobCut Size, bool IsCut)
 {
     internal static PlacedView Of(LayPiece piece, Placement at, JobUnit unit, ClothPlan plan)
     {
-        var marks = piece.MarksAt(at);
+        var (index, start) = plan.ForLay.StretchAt(at.Y);
+        if (index == plan.ForLay.Stretches.Count && plan.ForLay.Article is null) start = plan.Lay?.Stock ?? Length.Zero;
+        var marks = piece.MarksAt(at with { Y = at.Y - start });
         var (path, box) = Drawing.OnCloth(piece.Cut, at.Turns, at.X, at.Y);
-        return new PlacedView(piece.Id, piece.Item, piece.Label, at.Turns, path, box, Mark(marks.FromEnd), Mark(marks.ToEnd), Mark(marks.FromSelvedge), Mark(marks.ToSelvedge), new JobPin(at.Id, at.Turns, at.X.Ticks, at.Y.Ticks), plan.ForLay.Pins.Any(pin => pin.Id == at.Id),
+        return new PlacedView(piece.Id, piece.Item, piece.Label, at.Turns, path, box, Mark(marks.FromEnd), Mark(marks.ToEnd), Mark(marks.FromSelvedge), Mark(marks.ToSelvedge), EndView.Called(plan, index), new JobPin(at.Id, at.Turns, at.X.Ticks, at.Y.Ticks), plan.ForLay.Pins.Any(pin => pin.Id == at.Id),
             new JobCut(piece.Id, piece.Across(0).Ticks, piece.Along(0).Ticks), plan.Reading.Cloth.Cut.Any(cut => cut.Piece == at.Id));
 
         LengthView Mark(Length length) => LengthView.Finished(length, unit);
@@ -134,7 +195,7 @@ public sealed record PlacedView(string Id, string Item, string Label, int Turns,
 }
 
 /// <summary>What is bought of one cloth; lengths in yards and in metres (yards x 0.9144).</summary>
-public sealed record BuyingView(LengthView Needed, bool BeforeWashing, LengthView Margin, LengthView Bought, LengthView LeftOver, string BoughtYards, string BoughtMetres, string? Cost, string? Articles, LengthView? ToStart)
+public sealed record BuyingView(LengthView Needed, bool BeforeWashing, LengthView Margin, LengthView Bought, LengthView LeftOver, string BoughtYards, string BoughtMetres, string? Cost, string? Articles, LengthView? ToStart, LengthView? ForSkew, string? LeastCut, string? Cheaper)
 {
     internal static BuyingView Of(Buying buying, ClothReading cloth, JobDocument job)
     {
@@ -148,7 +209,10 @@ public sealed record BuyingView(LengthView Needed, bool BeforeWashing, LengthVie
         LengthPrinter.ClothLength(buying.Bought, JobUnit.Centimetre),
         buying.Cost is { } cost ? Money(cost, job) : null,
         buying.Articles is { } count ? $"{count} of {Side("width")} x {Side("articleLength")} {LengthPrinter.Word(job.Unit)}" : null,
-            buying.ToStart.IsPositive ? LengthView.Cloth(buying.ToStart, job.Unit) : null);
+        buying.ToStart.IsPositive ? LengthView.Cloth(buying.ToStart, job.Unit) : null,
+        buying.ForSkew.IsPositive ? LengthView.Cloth(buying.ForSkew, job.Unit) : null,
+        buying.IsLeastCut ? LengthPrinter.ClothLength(cloth.LeastCut, job.Unit) : null,
+        buying.Cheaper is { } cheaper ? $"{LengthPrinter.ClothLength(cheaper.Bought, job.Unit)} would cost less: {Money(cheaper.Cost, job)}" : null);
 
         string Side(string name) => LengthPrinter.Finished(cloth.Lengths[$"cloths.{cloth.Cloth.Id}.{name}"], job.Unit).Text;
     }

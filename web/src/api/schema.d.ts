@@ -393,6 +393,13 @@ export interface components {
         Backup: {
             file: string;
         };
+        /** @description What the cloth on the table does not hold: how much is missing, which pieces lie beyond its end, and where that is. */
+        BeyondView: {
+            missing: components["schemas"]["LengthView"];
+            pieces: string[];
+            /** Format: int64 */
+            at: number;
+        };
         /** @description A box on a drawing, in whole hundredths of a millimetre, y down. */
         BoxView: {
             /** Format: int64 */
@@ -416,6 +423,9 @@ export interface components {
             cost: null | string;
             articles: null | string;
             toStart: null | components["schemas"]["LengthView"];
+            forSkew: null | components["schemas"]["LengthView"];
+            leastCut: null | string;
+            cheaper: null | string;
         };
         /**
          * @description What kind of answer a choice takes.
@@ -455,6 +465,7 @@ export interface components {
             /** Format: int32 */
             pieces: number;
             cutOtherwise: string[];
+            matches: components["schemas"]["MatchView"][];
             lay: null | components["schemas"]["LayView"];
             buying: null | components["schemas"]["BuyingView"];
         };
@@ -518,6 +529,16 @@ export interface components {
             allowanceKey: string;
             allowance: components["schemas"]["LengthView"];
         };
+        /** @description Where a remnant, part roll or ready-made article ends and the next begins, what it is called, and where its usable width ends if it is narrower than the cloth. */
+        EndView: {
+            name: string;
+            /** Format: int64 */
+            from: number;
+            /** Format: int64 */
+            at: number;
+            /** Format: int64 */
+            narrower: null | number;
+        };
         /** @description A job, one cloth of it, and how much of that is there. */
         EnoughRequest: {
             job: components["schemas"]["JobDocument"];
@@ -571,6 +592,12 @@ export interface components {
             otherCloths: {
                 [key: string]: string;
             };
+            /** @description How pieces are matched on cloth with a repeat, by their key, where that was chosen for them. */
+            matches: {
+                [key: string]: components["schemas"]["Match"];
+            };
+            /** @description Whether the print runs on over its covers, side by side, and over the items beside it that lie in line too. */
+            inLine: boolean;
         };
         /** @description One item of a plan. */
         ItemView: {
@@ -604,6 +631,21 @@ export interface components {
             repeatAcross: null | components["schemas"]["Entry"];
             /** @description Whether every second repeat across stands half a repeat higher. */
             halfDrop: boolean;
+            motifAcross: null | components["schemas"]["Entry"];
+            motifAlong: null | components["schemas"]["Entry"];
+            skew: null | components["schemas"]["Entry"];
+            /** @description How it is spread and parted. */
+            spread: components["schemas"]["Spread"];
+            /** @description Remnants and part rolls of it that are there, used first. */
+            stock: components["schemas"]["JobRemnant"][];
+            leastCut: null | components["schemas"]["Entry"];
+            /** @description Other prices from a certain length on. */
+            prices: components["schemas"]["JobPrice"][];
+            measuredWidth: null | components["schemas"]["Entry"];
+            measuredLength: null | components["schemas"]["Entry"];
+            squaring: null | components["schemas"]["Entry"];
+            /** @description Widths that it can be had in beside the usual ones, to be compared. */
+            otherWidths: components["schemas"]["Entry"][];
             /** @description Pieces that stay where they were put by hand. */
             pins: components["schemas"]["JobPin"][];
             /** @description Pieces that are cut already; their places are pins. */
@@ -653,6 +695,17 @@ export interface components {
             /** Format: int64 */
             y: number;
         };
+        /** @description A price, as typed, for lengths from From on. */
+        JobPrice: {
+            from: components["schemas"]["Entry"];
+            price: string;
+        };
+        /** @description A remnant or part roll: its length and width as it lies, washed if it is to be, edge to edge; the width null for that of the cloth. */
+        JobRemnant: {
+            name: string;
+            length: components["schemas"]["Entry"];
+            width: null | components["schemas"]["Entry"];
+        };
         /** @description A job in a list. */
         JobSummary: {
             id: string;
@@ -675,7 +728,10 @@ export interface components {
             canUndo: boolean;
             canRedo: boolean;
         };
-        /** @description A lay, drawn with the cloth along the screen: up the roll to the right, the first selvedge on top, hundredths of a millimetre. */
+        /**
+         * @description A lay, drawn with the cloth along the screen: up the roll to the right, the first selvedge on top, hundredths of a millimetre. Lengths are what is taken of new cloth;
+         *     remnants and part rolls lie before it.
+         */
         LayView: {
             length: components["schemas"]["LengthView"];
             onTape: components["schemas"]["LengthView"];
@@ -687,11 +743,16 @@ export interface components {
             usable: components["schemas"]["BoxView"];
             placed: components["schemas"]["PlacedView"][];
             ruler: components["schemas"]["TickView"][];
-            articleEnds: number[];
+            ends: components["schemas"]["EndView"][];
             proven: boolean;
             refusedPins: string[];
             flaws: components["schemas"]["BoxView"][];
             repeat: null | components["schemas"]["RepeatView"];
+            remnants: components["schemas"]["RemnantView"][];
+            foldedTo: null | components["schemas"]["LengthView"];
+            /** Format: int64 */
+            foldEnd: null | number;
+            beyond: null | components["schemas"]["BeyondView"];
         };
         /** @description A length: its count of 1/3840 mm, the tape reading in the job's unit, and the residue beside the mark ("a thread under"). */
         LengthView: {
@@ -714,6 +775,22 @@ export interface components {
             measures: components["schemas"]["MeasureView"][];
             choices: components["schemas"]["ChoiceView"][];
             allowances: components["schemas"]["AllowanceView"][];
+        };
+        /**
+         * @description How a piece is matched to the repeat of its cloth.
+         * @enum {unknown}
+         */
+        Match: "free" | "same" | "centred" | "follows";
+        /** @description How one kind of piece is matched; Follows is the piece whose print it can run on from, if there is one. */
+        MatchView: {
+            item: string;
+            itemName: string;
+            piece: string;
+            label: string;
+            name: string;
+            match: components["schemas"]["Match"];
+            chosen: boolean;
+            follows: null | string;
         };
         /**
          * @description What is entered for a measure.
@@ -853,7 +930,8 @@ export interface components {
         };
         /**
          * @description One piece on the cloth: its label, its path, and the marks where its box begins and ends from the squared end and from the selvedge, each rounded once to the tape mark.
-         *     Pieces come in cutting order: from the squared end, then from the selvedge.
+         *     Pieces come in cutting order: from the squared end, then from the selvedge. On is the remnant or article that it is cut from, whose own squared end is measured from;
+         *     empty for the roll.
          */
         PlacedView: {
             id: string;
@@ -867,6 +945,7 @@ export interface components {
             toAlongRoll: components["schemas"]["LengthView"];
             fromSelvedge: components["schemas"]["LengthView"];
             toSelvedge: components["schemas"]["LengthView"];
+            on: string;
             here: components["schemas"]["JobPin"];
             pinned: boolean;
             size: components["schemas"]["JobCut"];
@@ -906,7 +985,13 @@ export interface components {
             /** @description Whether it stands on every print and cannot be hidden. */
             always: boolean;
         };
-        /** @description A repeat along the roll and across it, 0 where there is none, in hundredths of a millimetre. */
+        /** @description What is left to be used for something else: where it lies, along and across. */
+        RemnantView: {
+            box: components["schemas"]["BoxView"];
+            along: components["schemas"]["LengthView"];
+            across: components["schemas"]["LengthView"];
+        };
+        /** @description A repeat along the roll and across it, 0 where there is none, where the first begins, and where in it the motif's centre lies if a piece is centred on it; in hundredths of a millimetre. */
         RepeatView: {
             /** Format: int64 */
             along: number;
@@ -914,6 +999,12 @@ export interface components {
             across: number;
             halfDrop: boolean;
             fromFarSelvedge: boolean;
+            /** Format: int64 */
+            from: number;
+            /** Format: int64 */
+            motifAlong: null | number;
+            /** Format: int64 */
+            motifAcross: null | number;
         };
         /** @description A save made from revision Base. Saves of one Step are undone together; empty for a step of its own. */
         SaveJob: {
@@ -995,6 +1086,11 @@ export interface components {
             /** Format: int64 */
             y2: number;
         };
+        /**
+         * @description How cloth is spread and parted.
+         * @enum {unknown}
+         */
+        Spread: "single" | "folded" | "torn";
         /** Format: binary */
         Stream: string;
         /** @description A stroke of a sketch; points as SVG takes them. */

@@ -10,7 +10,7 @@ const makeUp: MakeUp = {
   choices: [choice('shape', 'rectangle'), choice('stations', '1', { choice: 'shape', answers: ['tapered'] })],
 }
 const item = (choices: Record<string, string>): Item => ({
-  id: 'a', name: 'a', makeUp: 'seat', quantity: '1', cloth: null, measures: {}, allowances: {}, notes: '', otherCloths: {},
+  id: 'a', name: 'a', makeUp: 'seat', quantity: '1', cloth: null, measures: {}, allowances: {}, notes: '', otherCloths: {}, matches: {}, inLine: false,
   choices: Object.fromEntries(Object.entries(choices).map(([key, typed]) => [key, entry(typed)])),
 })
 const station = { shownWhen: { choice: 'stations', answers: ['1', '2'] } }

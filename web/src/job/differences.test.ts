@@ -2,7 +2,7 @@ import { expect, it } from 'vitest'
 import type { Item, JobDocument } from '../api/client'
 import { differences, merged } from './differences'
 
-const item = (id: string, w: string): Item => ({ id, name: `cushion ${id}`, makeUp: 'm', quantity: '1', cloth: null, measures: { W: { typed: w, unit: 'in' } }, choices: {}, allowances: {}, notes: '', otherCloths: {} })
+const item = (id: string, w: string): Item => ({ id, name: `cushion ${id}`, makeUp: 'm', quantity: '1', cloth: null, measures: { W: { typed: w, unit: 'in' } }, choices: {}, allowances: {}, notes: '', otherCloths: {}, matches: {}, inLine: false })
 const job = (...items: Item[]): JobDocument => ({ version: 1, name: 'job', customer: '', unit: 'in', currency: '£', items, cloths: [] })
 
 it('tells each field that differs, with both values', () => {

@@ -7,6 +7,8 @@ export interface JobPlan {
   plan: Plan | undefined
   /** Whether the lays shown are still those of an earlier document. */
   stale: boolean
+  /** Whether the drafts shown are of the document as it is. */
+  drafted: boolean
 }
 
 /**
@@ -37,5 +39,5 @@ export function usePlan(document: JobDocument, step: string): JobPlan {
   if (bought !== mark.bought) setMark({ ...mark, bought })
 
   const plan = settled ? lays.data : drafts.data && { ...drafts.data, cloths: lays.data?.cloths ?? drafts.data.cloths, totals: lays.data?.totals ?? null }
-  return { plan, stale: !settled && lays.data !== undefined }
+  return { plan, stale: !settled && lays.data !== undefined, drafted: wanted === document && drafts.isSuccess && !drafts.isPlaceholderData }
 }

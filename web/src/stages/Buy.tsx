@@ -18,16 +18,19 @@ export default function Buy() {
         return (
           <section key={cloth.id} className={stale ? 'purchase stale' : 'purchase'} aria-label={cloth.name}>
             <ClothFields cloth={cloth} planned={planned} show={cloth.articleLength ? [] : ['step', 'margin']} priced />
-            <OtherProblems planned={planned} asked={['step', 'margin', 'price']} />
+            <OtherProblems planned={planned} asked={['step', 'margin', 'price', 'leastCut', 'from']} />
             {buying ? (
               <table className="sum">
                 <tbody>
                   <tr><th scope="row">{buying.beforeWashing ? 'Needed before washing' : 'Needed, as laid'}</th><td>{buying.needed.text}</td></tr>
                   {buying.toStart && <tr><th scope="row">One repeat, to start</th><td>{buying.toStart.text}</td></tr>}
+                  {buying.forSkew && <tr><th scope="row">To square a skewed print</th><td>{buying.forSkew.text}</td></tr>}
                   {buying.margin.ticks > 0 && <tr><th scope="row">Safety margin</th><td>{buying.margin.text}</td></tr>}
                   <tr className="bought"><th scope="row">{buying.articles === null ? 'To buy, rounded up' : 'Ready-made'}</th><td data-testid={`bought-${cloth.id}`}>{buying.articles ?? <>{buying.bought.text} <small>{job.document.unit === 'cm' ? buying.boughtYards : buying.boughtMetres}</small></>}</td></tr>
                   <tr><th scope="row">Left over</th><td>{buying.leftOver.text}</td></tr>
+                  {buying.leastCut && <tr><th scope="row">The least the shop cuts</th><td>{buying.leastCut}</td></tr>}
                   {buying.cost && <tr><th scope="row">Cost</th><td>{buying.cost}</td></tr>}
+                  {buying.cheaper && <tr><td colSpan={2} className="cheaper">{buying.cheaper}</td></tr>}
                 </tbody>
               </table>
             ) : planned?.problems.length === 0 && <p className="note">{planned.pieces === 0 ? 'Nothing is cut from this cloth yet.' : 'Laying …'}</p>}

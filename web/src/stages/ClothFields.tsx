@@ -3,7 +3,11 @@ import { useRef } from 'react'
 import { newId, unitWord, type Cloth, type ClothPlan } from '../api/client'
 import { EntryField } from '../job/EntryField'
 import { clothOf, useScene } from '../job/context'
+import { AtTable } from './AtTable'
 import { Demands } from './Demands'
+import { Matches } from './Matches'
+import { Prices } from './Prices'
+import { Stock } from './Stock'
 
 const names = { width: 'Width, edge to edge', selvedge: 'Each selvedge', step: 'The shop cuts in', margin: 'Safety margin' }
 
@@ -83,7 +87,11 @@ export function ClothFields({ cloth, planned, show, priced }: Props) {
       {!priced && (
         <Segmented tabIndex={-1} aria-label="Direction" name={`way-${cloth.id}`} value={cloth.oneWay ? 'one' : 'both'} options={[{ value: 'both', label: 'lies both ways' }, { value: 'one', label: 'one way up' }]} onChange={(way) => edit({ oneWay: way === 'one' }, '')} />
       )}
+      {priced && !article && <Prices cloth={cloth} planned={planned} edit={edit} />}
       {!priced && <Demands cloth={cloth} planned={planned} edit={edit} />}
+      {!priced && planned && planned.matches.length > 0 && <Matches matches={planned.matches} />}
+      {!priced && <Stock cloth={cloth} planned={planned} edit={edit} />}
+      {!priced && <AtTable cloth={cloth} planned={planned} edit={edit} />}
       {!used && <Button onClick={() => job.edit('', (document) => ({ ...document, cloths: document.cloths.filter((each) => each.id !== cloth.id) }))}>Remove</Button>}
     </div>
   )

@@ -9,7 +9,7 @@ import { LongerSearch } from './LongerSearch'
 import { useMoves } from './useMoves'
 import { WidthsCompared } from './WidthsCompared'
 
-const asked = ['width', 'selvedge', 'articleLength', 'shrinksAcross', 'shrinksAlong', 'gap', 'repeatAlong', 'repeatAcross', 'fromEnd', 'fromSelvedge', 'along', 'across']
+const asked = ['width', 'selvedge', 'articleLength', 'shrinksAcross', 'shrinksAlong', 'gap', 'repeatAlong', 'repeatAcross', 'motifAcross', 'motifAlong', 'skew', 'spread', 'fromEnd', 'fromSelvedge', 'along', 'across', 'length', 'measuredWidth', 'measuredLength', 'squaring']
 
 interface Props {
   cloth: Cloth
@@ -40,21 +40,24 @@ function LaidCloth({ cloth, plan, planned, lay, side }: Props & { planned: Cloth
       <ClothDrawing lay={lay} tone={cloth.tone} name={cloth.name} oneWay={cloth.oneWay} pointed={pointed} point={setPointed} moves={side === 'right' ? moves : undefined} />
       <p className="pointed-piece" aria-live="polite">
         {lay.placed.filter((piece) => piece.id === pointed).map((piece) => (
-          <span key={piece.id}><b>{piece.label}</b> starts {piece.alongRoll.text} from the squared end and {piece.fromSelvedge.text} from the selvedge (cut line, {side} side up){piece.pinned && ', pinned'}</span>
+          <span key={piece.id}><b>{piece.label}</b> {piece.on && `on ${piece.on} `}starts {piece.alongRoll.text} from the squared end and {piece.fromSelvedge.text} from the selvedge (cut line, {side} side up){piece.pinned && ', pinned'}</span>
         ))}
         {!pointed && side === 'right' && <span className="note">Drag a piece to pin it where it shall lie, or move it by the arrow keys; P pins and unpins, T turns.</span>}
       </p>
       {moves.refused && <p className="problem" role="alert">{moves.refused}.</p>}
       {lay.refusedPins.map((reason) => <p key={reason} className="problem" role="alert">{reason}</p>)}
+      {lay.beyond && <p className="problem" role="alert">The cloth on the table is {lay.beyond.missing.text} too short: {lay.beyond.pieces.join(', ')} lie beyond its end. Buy, <i>Will it do?</i>, tells what would fit.</p>}
       {planned.cutOtherwise.map((told) => <p key={told} className="problem" role="alert">Take care: {told}.</p>)}
       {loose > 0 && <Button onClick={moves.unpinAll}>{loose === 1 ? 'Unpin the piece' : `Unpin all ${loose} pieces`}</Button>}
       <dl className="facts">
+        {lay.foldedTo && <div><dt>Folded double, as far as</dt><dd>{lay.foldedTo.text}</dd></div>}
         <div><dt>{planned.buying?.beforeWashing ? 'Washed cloth, as laid' : 'Cloth needed, as laid'}</dt><dd><span data-testid={`laid-${cloth.id}`}>{lay.length.text}</span><small>{lay.onTape.text}</small></dd></div>
         <div><dt>Counted in rows by hand</dt><dd>{lay.byHand.text}</dd></div>
         {lay.byWidths && <div><dt>Counted in whole widths</dt><dd data-testid={`widths-${cloth.id}`}>{lay.byWidths.text}{lay.savedOnWidths && <small>the lay saves {lay.savedOnWidths.text}</small>}</dd></div>}
         <div><dt>Shortest possible, not under</dt><dd>{lay.shortestPossible.text}</dd></div>
         {planned.usable && <div><dt>Usable width</dt><dd>{planned.usable.text}</dd></div>}
       </dl>
+      {lay.remnants.length > 0 && <p className="note">Left over: {lay.remnants.map((left) => `${left.along.text} along by ${left.across.text} across`).join('; ')}.</p>}
       <LongerSearch cloth={cloth} planned={planned} />
       {!cloth.articleLength && <WidthsCompared cloth={cloth} />}
       {plan && <CuttingList lay={lay} plan={plan} cloth={cloth} wrongSideUp={side === 'wrong'} />}

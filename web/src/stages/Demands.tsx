@@ -1,35 +1,26 @@
 import { Button, Segmented } from 'antd'
-import { unitWord, type Cloth, type ClothPlan, type Entry, type Flaw } from '../api/client'
-import { EntryField } from '../job/EntryField'
+import type { Cloth, Entry, Flaw } from '../api/client'
 import { useScene } from '../job/context'
-
-interface Props {
-  cloth: Cloth
-  planned: ClothPlan | undefined
-  edit: (change: Partial<Cloth>, step?: string) => void
-}
+import { ClothEntry, type ClothGroup } from './ClothEntry'
 
 const lengths = { gap: 'Left between pieces', repeatAlong: 'Repeat, along', repeatAcross: 'Repeat, across' } as const
+const motif = { motifAcross: 'Motif, from the selvedge', motifAlong: 'Motif, along its repeat', skew: 'Print off square by' } as const
 const places = { fromEnd: 'from the squared end', fromSelvedge: 'from the selvedge', along: 'along', across: 'across' } as const
 
-/** What the cloth asks of the lay: a gap between pieces, a repeat to match, flaws to lay round. */
-export function Demands({ cloth, planned, edit }: Props) {
+/** What the cloth asks of the lay: how it is spread, a gap between pieces, a repeat to match, flaws to lay round. */
+export function Demands({ cloth, planned, edit }: ClothGroup) {
   const { job } = useScene()
-  const unit = unitWord(job.document.unit)
-  const state = (name: string, entry: Entry | null) => ({
-    entry: entry ?? undefined,
-    read: planned?.fields[`cloths.${cloth.id}.${name}`],
-    problem: planned?.problems.find((each) => each.field === `cloths.${cloth.id}.${name}`),
-  })
   const typed = (text: string): Entry => ({ typed: text, unit: job.document.unit })
   const change = (at: number, flaw: Flaw, step?: string) => edit({ flaws: cloth.flaws.map((each, n) => (n === at ? flaw : each)) }, step)
-  const asked = cloth.flaws.length > 0 || cloth.gap !== null || cloth.repeatAlong !== null
+  const printed = (cloth.repeatAlong?.typed ?? '') !== ''
+  const asked = cloth.flaws.length > 0 || cloth.gap !== null || cloth.repeatAlong !== null || cloth.spread !== 'single'
+  const wrong = planned?.problems.find((each) => each.field === `cloths.${cloth.id}.spread`)
   return (
     <details className="demands" open={asked || undefined}>
-      <summary>Repeat, gap and flaws</summary>
+      <summary>Repeat, gap, flaws, folding and tearing</summary>
       <div className="cloth-fields">
         {(['gap', 'repeatAlong', 'repeatAcross'] as const).map((key) => (
-          <EntryField key={key} name={`cloths.${cloth.id}.${key}`} label={lengths[key]} unit={unit} state={state(key, cloth[key])} write={(text, step) => edit({ [key]: typed(text) }, step)} />
+          <ClothEntry key={key} cloth={cloth} planned={planned} name={key} label={lengths[key]} entry={cloth[key]} write={(entry, step) => edit({ [key]: entry }, step)} />
         ))}
         <Segmented
           tabIndex={-1}
@@ -39,12 +30,28 @@ export function Demands({ cloth, planned, edit }: Props) {
           options={[{ value: 'straight', label: 'straight match' }, { value: 'half', label: 'half-drop' }]}
           onChange={(match) => edit({ halfDrop: match === 'half' })}
         />
+        <Segmented
+          tabIndex={-1}
+          aria-label="Spread"
+          name={`spread-${cloth.id}`}
+          value={cloth.spread}
+          options={[{ value: 'single', label: 'one layer' }, { value: 'folded', label: 'folded double' }, { value: 'torn', label: 'torn across' }]}
+          onChange={(spread: Cloth['spread']) => edit({ spread })}
+        />
       </div>
+      {wrong && <p className="problem" role="alert">{wrong.reason}.</p>}
+      {printed && (
+        <div className="cloth-fields">
+          {(['motifAcross', 'motifAlong', 'skew'] as const).map((key) => (
+            <ClothEntry key={key} cloth={cloth} planned={planned} name={key} label={motif[key]} entry={cloth[key]} write={(entry, step) => edit({ [key]: entry }, step)} />
+          ))}
+        </div>
+      )}
       {cloth.flaws.map((flaw, at) => (
         <fieldset key={at} className="cloth-fields">
           <legend>Flaw {at + 1}</legend>
           {(['fromEnd', 'fromSelvedge', 'along', 'across'] as const).map((key) => (
-            <EntryField key={key} name={`cloths.${cloth.id}.flaws.${at}.${key}`} label={places[key]} unit={unit} state={state(`flaws.${at}.${key}`, flaw[key])} write={(text, step) => change(at, { ...flaw, [key]: typed(text) }, step)} />
+            <ClothEntry key={key} cloth={cloth} planned={planned} name={`flaws.${at}.${key}`} label={places[key]} entry={flaw[key]} write={(entry, step) => change(at, { ...flaw, [key]: entry }, step)} />
           ))}
           <Button onClick={() => edit({ flaws: cloth.flaws.filter((_, n) => n !== at) })}>Take flaw {at + 1} away</Button>
         </fieldset>

@@ -12,15 +12,19 @@ import { MeasureLines, place } from './measureLines'
 
 /** The item drawn large with its dimension lines: pick a line or its letter and type. */
 export default function Measure() {
-  const { item, makeUps } = useScene()
+  const { item, makeUps, drafted } = useScene()
   const draft = useDraft()
   const makeUp = makeUps.find((each) => each.key === item?.makeUp)
   const fields = useRef(new Map<string, InputRef>())
   const [active, setActive] = useState('')
+  const [undrawn, setUndrawn] = useState('')
   if (!item || !makeUp || !draft?.sketch) return <p>…</p>
   const measures = makeUp.measures.filter((measure) => isShown(measure, makeUp, item))
   const drawn = draft.sketch.dimensions.map((line) => line.measure)
   const lengths = measures.filter((measure) => measure.kind === 'length')
+  // A field has its place once the drawing is that of the choices made: it must not move away from under the hand that types.
+  const off = lengths.map((measure) => measure.key).filter((key) => !drawn.includes(key)).join(' ')
+  if (drafted && off !== undrawn) setUndrawn(off)
   const current = lengths.find((measure) => measure.key === active) ?? lengths[0]
   const next = (key: string) => {
     const at = lengths.findIndex((measure) => measure.key === key)
@@ -68,7 +72,7 @@ export default function Measure() {
             <SecondReading key={`${item.id}/${current.key}`} measure={current} />
           </div>
         )}
-        {lengths.filter((measure) => !drawn.includes(measure.key)).map((measure) => (
+        {lengths.filter((measure) => !drawn.includes(measure.key) && undrawn.split(' ').includes(measure.key)).map((measure) => (
           <LineField key={`${item.id}/${measure.key}`} measure={measure} />
         ))}
         {current && <MeasurePad key={`${item.id}/${current.key}`} measure={current.key} next={() => next(current.key)} />}

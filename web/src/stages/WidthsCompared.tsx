@@ -1,19 +1,25 @@
 import { useQuery } from '@tanstack/react-query'
-import { Button } from 'antd'
+import { Button, Input } from 'antd'
 import { useState } from 'react'
-import { answer, api, type Cloth } from '../api/client'
+import { answer, api, unitWord, type Cloth, type Entry } from '../api/client'
 import { useScene } from '../job/context'
 
 /** The cloth at every usual width, and with its panels lying either way: drafted and laid anew for each, on request. */
 export function WidthsCompared({ cloth }: { cloth: Cloth }) {
   const { job } = useScene()
   const [asked, setAsked] = useState(false)
+  const [other, setOther] = useState('')
   const tried = useQuery({
     queryKey: ['widths', job.document, cloth.id],
     queryFn: ({ signal }) => answer(api.POST('/api/widths', { body: { job: job.document, cloth: cloth.id }, signal })),
     enabled: asked,
     gcTime: 10_000,
   })
+  const others = (otherWidths: Entry[]) => job.edit('', (document) => ({ ...document, cloths: document.cloths.map((each) => (each.id === cloth.id ? { ...each, otherWidths } : each)) }))
+  const add = () => {
+    if (other.trim()) others([...cloth.otherWidths, { typed: other.trim(), unit: job.document.unit }])
+    setOther('')
+  }
   if (!asked) return <Button className="compare" onClick={() => setAsked(true)}>Compare widths</Button>
   return (
     <section className="widths" aria-label={`Widths of ${cloth.name} compared`} aria-live="polite">
@@ -35,6 +41,11 @@ export function WidthsCompared({ cloth }: { cloth: Cloth }) {
           </tbody>
         </table>
       )}
+      <form className="other-width" onSubmit={(event) => { event.preventDefault(); add() }}>
+        <label>Another width<Input value={other} suffix={unitWord(job.document.unit)} onChange={(event) => setOther(event.currentTarget.value)} /></label>
+        <Button htmlType="submit">Compare it too</Button>
+        {cloth.otherWidths.length > 0 && <Button onClick={() => others([])}>Only the usual widths</Button>}
+      </form>
       {tried.data && <p className="note">Cost takes the same price for every width.</p>}
     </section>
   )

@@ -1,0 +1,117 @@
+using System.Text.Json.Serialization;
+using Wrapper.Core.Lay;
+using Wrapper.Core.Lengths;
+using Wrapper.Core.Patterns;
+
+namespace Wrapper.Core.Jobs;
+
+/// <summary>How a piece is matched to the repeat of its cloth.</summary>
+[JsonConverter(typeof(JsonStringEnumConverter<Match>))]
+public enum Match
+{
+    /// <summary>Not at all.</summary>
+    [JsonStringEnumMemberName("free")] Free,
+
+    /// <summary>Like pieces are cut from the same place of the repeat.</summary>
+    [JsonStringEnumMemberName("same")] Same,
+
+    /// <summary>The motif sits in the middle of the piece.</summary>
+    [JsonStringEnumMemberName("centred")] Centred,
+
+    /// <summary>The print runs on from the piece that it is sewn to: a boxing front continues its panel's stripes.</summary>
+    [JsonStringEnumMemberName("follows")] Follows,
+}
+
+/// <summary>A piece to cut with what it comes from: the nth of its kind, turned over or not.</summary>
+internal sealed record CutPiece(LayPiece Lay, ItemPlan Item, Piece Piece, int Instance, bool Mirrored)
+{
+    /// <summary>Which of the item's covers it belongs to, from 0.</summary>
+    public int Cover => (Instance - 1) / Piece.Quantity;
+}
+
+/// <summary>How one kind of piece is matched: what holds, and the piece that it can follow, if there is one.</summary>
+public sealed record PieceMatch(ItemPlan Item, Piece Piece, Match Match, Piece? Leader);
+
+/// <summary>
+/// Gives every piece of a cloth with a repeat the point that is matched (handbook §10): its box's lower left, its middle, or the point where the print of the piece that it
+/// is sewn to runs on. Covers in line continue each other's print at their finished width.
+/// </summary>
+internal sealed class Matching
+{
+    private readonly Dictionary<(ItemPlan, string Piece), (PieceMatch Match, (Piece Leader, int Instance, Point Own, Point Theirs)? Leader)> known = [];
+    private readonly Dictionary<(string Panel, int Cover), (Point Origin, bool OnMotif)> line;
+
+    private Matching(IReadOnlyList<CutPiece> cut) => line = InLine(cut);
+
+    /// <summary>What holds for a piece: what was chosen for it, else by its grain and its seams.</summary>
+    public static PieceMatch Of(ItemPlan item, Piece piece) => Of(item, piece, Following.Of(item.Draft.Pattern!, piece)?.Leader);
+
+    private static PieceMatch Of(ItemPlan item, Piece piece, Piece? leader)
+    {
+        var usual = piece.Grain == Grain.Either || piece.Role == ClothRole.CordCovering ? Match.Free : leader?.Grain == piece.Grain ? Match.Follows : Match.Same;
+        var match = item.Item.Matches.GetValueOrDefault(piece.Key, usual);
+        return new PieceMatch(item, piece, match == Match.Follows && leader is null ? Match.Same : match, leader);
+    }
+
+    /// <summary>The pieces of one cloth with their origins, and its repeat begun where the largest of them is cut from the squared end.</summary>
+    public static (List<LayPiece> Pieces, Repeat? Repeat) Apply(IReadOnlyList<CutPiece> cut, Repeat? repeat)
+    {
+        if (repeat is null) return ([.. cut.Select(each => each.Lay)], null);
+        var matching = new Matching(cut);
+        List<LayPiece> pieces = [.. cut.Select(matching.Matched)];
+        var first = pieces.Where(piece => piece.Origin is not null).MaxBy(piece => piece.Cut.AreaSquareMetres());
+        return (pieces, first is null ? repeat : repeat with { From = Grid.Beginning(first, repeat) });
+    }
+
+    private LayPiece Matched(CutPiece cut)
+    {
+        if (!known.TryGetValue((cut.Item, cut.Piece.Key), out var one))
+        {
+            var leader = Following.Of(cut.Item.Draft.Pattern!, cut.Piece);
+            known[(cut.Item, cut.Piece.Key)] = one = (Of(cut.Item, cut.Piece, leader?.Leader), leader);
+        }
+        if (one.Match.Match == Match.Free) return cut.Lay;
+        if (one.Match.Match == Match.Follows && one.Leader is var (led, instance, own, theirs))
+        {
+            // The leader of the same cover, turned over as this piece is.
+            var leader = Matched(cut with { Piece = led, Instance = (cut.Cover * led.Quantity) + instance, Lay = cut.Lay with { Cut = cut.Mirrored ? led.Cut.Mirrored() : led.Cut } });
+            if (leader.Origin is not { } origin) return (cut.Lay with { Grain = led.Grain }).AtSamePlace();
+            var along = own.X - theirs.X;
+            return cut.Lay with { Origin = origin.Moved(cut.Mirrored ? -along : along, own.Y - theirs.Y), OnMotif = leader.OnMotif, Grain = led.Grain };
+        }
+        var placed = line.TryGetValue(($"{cut.Item.Item.Id}/{cut.Piece.Key}", cut.Cover), out var inLine);
+        if (!placed && one.Match.Match == Match.Same) return cut.Lay.AtSamePlace();
+        var (point, onMotif) = placed ? inLine : (Middle(cut.Piece.Stitch), true);
+        return cut.Lay with { Origin = cut.Mirrored ? new Point(-point.X, point.Y) : point, OnMotif = onMotif };
+    }
+
+    // Panels (the largest piece of a cover) of items in line, one after another: the first one's match, each further by the finished width before it.
+    private static Dictionary<(string Panel, int Cover), (Point Origin, bool OnMotif)> InLine(IReadOnlyList<CutPiece> cut)
+    {
+        Dictionary<(string, int), (Point, bool)> line = [];
+        (Point Offset, bool OnMotif)? first = null;
+        var before = Length.Zero;
+        foreach (var item in cut.Select(each => each.Item).Distinct().OrderBy(item => item.Number))
+        {
+            if (!item.Item.InLine)
+            {
+                first = null;
+                continue;
+            }
+            var panel = item.Draft.Pattern!.Pieces.MaxBy(piece => piece.Cut.AreaSquareMetres())!;
+            var (left, bottom, right, _) = panel.Stitch.Bounds();
+            if (first is null)
+            {
+                var centred = Of(item, panel).Match == Match.Centred;
+                (first, before) = (((centred ? Middle(panel.Stitch) : LowerLeft(panel.Cut)).Moved(-left, -bottom), centred), Length.Zero);
+            }
+            for (var cover = 0; cover < item.Quantity; cover++, before += right - left)
+                line[($"{item.Item.Id}/{panel.Key}", cover)] = (new Point(left, bottom).Moved(first.Value.Offset.X - before, first.Value.Offset.Y), first.Value.OnMotif);
+        }
+        return line;
+    }
+
+    private static Point LowerLeft(Outline outline) => outline.Bounds() is var (left, bottom, _, _) ? new Point(left, bottom) : default;
+
+    private static Point Middle(Outline outline) => outline.Bounds() is var (left, bottom, right, top) ? new Point((left + right).Over(2), (bottom + top).Over(2)) : default;
+}

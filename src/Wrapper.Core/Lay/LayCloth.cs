@@ -1,0 +1,113 @@
+using System.Text.Json.Serialization;
+using Wrapper.Core.Lengths;
+using Wrapper.Core.Patterns;
+
+namespace Wrapper.Core.Lay;
+
+/// <summary>A place that nothing may be cut from, from the squared end and from the first selvedge.</summary>
+public sealed record Flaw(Length FromEnd, Length FromSelvedge, Length Along, Length Across);
+
+/// <summary>
+/// A printed or woven repeat: <paramref name="Along"/> the roll, <paramref name="Across"/> it (zero where there is none). Origins of matched pieces
+/// differ by whole repeats, with half-drop by half of one along for each one across (handbook §10).
+/// </summary>
+public sealed record Repeat(Length Along, Length Across, bool HalfDrop)
+{
+    /// <summary>Where up the roll the first one begins from the squared end: less than one repeat.</summary>
+    public Length From { get; init; }
+
+    /// <summary>Where the motif's centre lies within it.</summary>
+    public Point Motif { get; init; } = new(Across.Over(2), Along.Over(2));
+}
+
+/// <summary>A remnant or part roll that is used before anything is bought: its washed length and the width between its selvedges.</summary>
+public sealed record Stretch(Length Length, Length Usable);
+
+/// <summary>How cloth is spread and parted.</summary>
+[JsonConverter(typeof(JsonStringEnumConverter<Spread>))]
+public enum Spread
+{
+    /// <summary>One layer, cut along the pieces.</summary>
+    [JsonStringEnumMemberName("single")] Single,
+
+    /// <summary>Folded lengthwise, right sides together, so that pairs are cut at once; what has no partner is cut from one layer behind them.</summary>
+    [JsonStringEnumMemberName("folded")] Folded,
+
+    /// <summary>Torn from selvedge to selvedge into strips, and those cut apart.</summary>
+    [JsonStringEnumMemberName("torn")] Torn,
+}
+
+/// <summary>
+/// What a lay knows of its cloth: usable width, whether it has one way up, and the usable length of one article where it is not off the roll. Remnants and part rolls lie first, one
+/// behind the other, then articles or the roll.
+/// </summary>
+public sealed record LayCloth(Length Usable, bool OneWay, Length? Article = null)
+{
+    /// <summary>Left free between the raw edges of two pieces.</summary>
+    public Length Gap { get; init; }
+
+    /// <summary>Its repeat; null for cloth without one.</summary>
+    public Repeat? Repeat { get; init; }
+
+    /// <summary>Its flaws.</summary>
+    public IReadOnlyList<Flaw> Flaws { get; init; } = [];
+
+    /// <summary>Pieces that stay where they are; the rest is laid round them.</summary>
+    public IReadOnlyList<Placement> Pins { get; init; } = [];
+
+    /// <summary>Remnants and part rolls, used first.</summary>
+    public IReadOnlyList<Stretch> Stretches { get; init; } = [];
+
+    /// <summary>How it is spread.</summary>
+    public Spread Spread { get; init; }
+
+    /// <summary>The length of all remnants and part rolls: whatever lies beyond is bought.</summary>
+    public Length Stock => Stretches.Aggregate(Length.Zero, (sum, stretch) => sum + stretch.Length);
+
+    /// <summary>How much of a lay that reaches so far has to be bought.</summary>
+    public Length Bought(Length reached) => Length.Max(Length.Zero, reached - Stock);
+
+    /// <summary>Which stretch (or, behind them, article or the roll) a place lies on, and where that begins.</summary>
+    public (int Index, Length Start) StretchAt(Length y)
+    {
+        var (index, start) = (0, Length.Zero);
+        while (index < Stretches.Count && y >= start + Stretches[index].Length) start += Stretches[index++].Length;
+        if (index < Stretches.Count || Article is not { } one || y < start) return (index, start);
+        var articles = (int)((y - start).Ticks / one.Ticks);
+        return (index + articles, start + (articles * one));
+    }
+
+    /// <summary>Whether nothing but its width and direction bears on a lay.</summary>
+    internal bool IsPlain => Article is null && Repeat is null && Flaws.Count == 0 && Pins.Count == 0 && Stretches.Count == 0 && Spread == Spread.Single;
+
+    /// <summary>Where stretches and articles end, as far as <paramref name="reached"/> and one further.</summary>
+    internal IEnumerable<long> Ends(long reached)
+    {
+        var end = 0L;
+        foreach (var stretch in Stretches) yield return end += stretch.Length.Ticks;
+        for (var article = Article?.Ticks ?? long.MaxValue; article != long.MaxValue && end <= reached;) yield return end += article;
+    }
+
+    /// <summary>
+    /// The cloth with the gap added to its width and to each stretch and article: pieces are laid with the gap at their right and upper edges.
+    /// </summary>
+    internal LayCloth WithGap() => this with
+    {
+        Usable = Usable + Gap,
+        Article = Article + Gap,
+        Stretches = [.. Stretches.Select(stretch => new Stretch(stretch.Length + Gap, stretch.Usable + Gap))],
+        Pins = [.. Pins.Select(pin => pin with { Y = Widened(pin.Y) })],
+        Flaws = [.. Flaws.Select(flaw => flaw with { FromEnd = Widened(flaw.FromEnd), Along = Widened(flaw.FromEnd + flaw.Along) - Widened(flaw.FromEnd) })],
+    };
+
+    private Length Widened(Length y) => y + (StretchAt(y).Index * Gap);
+
+    /// <summary>The gap taken off a lay on this cloth <see cref="WithGap"/>: the one above the last pieces too.</summary>
+    internal Placed WithoutGap(Placed lay)
+    {
+        if (!Gap.IsPositive) return lay;
+        var whole = WithGap();
+        Length Off(Length y) => y - (whole.StretchAt(y).Index * Gap);
+        return new Placed([.. lay.Placements.Select(at => at with { Y = Off(at.Y) })], Off(lay.Length.IsPositive ? lay.Length - Gap : Length.Zero));
+    }
+}

@@ -1,0 +1,93 @@
+using Wrapper.Core.Lengths;
+
+namespace Wrapper.Core.Lay;
+
+/// <summary>
+/// Lays pieces in strips that are torn from selvedge to selvedge: every strip is as long as its longest piece, and what is left beside and behind the others is
+/// kept as remnants. Of many orders the one whose strips are shortest together is taken; strips lie clear of every flaw.
+/// </summary>
+internal static class TornLay
+{
+    // Orders tried beside the plain ones: each longer or shorter by a quarter at most.
+    private const int Shaken = 200, MostOrdered = 400;
+
+    private sealed class Strip(long start, long phase)
+    {
+        public List<(LayPiece Piece, Way Way, long X)> Laid { get; } = [];
+        public long Start => start;
+        public long Phase => phase;
+        public long Height, Right;
+    }
+
+    public static ClothLay Of(IReadOnlyList<LayPiece> pieces, LayCloth cloth, CancellationToken superseded)
+    {
+        var whole = cloth.WithGap();
+        var set = new LaySet(pieces, cloth);
+        // The rows of the hand sum are strips too, but for flaws.
+        var best = cloth.Flaws.Count == 0 ? set.Hand : null;
+        foreach (var order in Orders(set.Fit))
+        {
+            superseded.ThrowIfCancellationRequested();
+            var lay = Torn(order, whole);
+            if (best is null || lay.Length < best.Length) best = lay;
+        }
+        return set.Finished(best!, superseded);
+    }
+
+    /// <summary>The strips of the plain order, as one of several ways on cloth that is not torn: no longer than another way they are the simplest to cut.</summary>
+    public static Placed? Plain(LaySet set, LayCloth cloth) => set.Count is 0 or > MostOrdered ? null : Torn(Orders(set.Fit).First(), cloth.WithGap());
+
+    private static IEnumerable<List<(LayPiece Piece, Kind Kind)>> Orders(IReadOnlyList<(LayPiece Piece, Kind Kind)> pieces)
+    {
+        static long Height((LayPiece, Kind Kind) pair) => pair.Kind.Ways.Min(way => way.Region.Height);
+        yield return [.. pieces.OrderByDescending(Height).ThenByDescending(pair => pair.Kind.Area)];
+        yield return [.. pieces.OrderByDescending(pair => pair.Kind.Ways.Max(way => way.Region.Width)).ThenByDescending(Height)];
+        var random = new Random(1);
+        for (var n = 0; n < Shaken && pieces.Count <= MostOrdered; n++) yield return [.. pieces.OrderByDescending(pair => Height(pair) * (0.75 + (random.NextDouble() / 2)))];
+    }
+
+    private static Placed Torn(List<(LayPiece Piece, Kind Kind)> order, LayCloth cloth)
+    {
+        List<Strip> strips = [];
+        var end = 0L;
+        foreach (var (piece, kind) in order)
+        {
+            // Into the strip that it makes the least longer, the fullest of those; else a strip of its own.
+            var (at, way, x, more) = (from strip in strips from each in kind.Ways let place = Place(strip, kind, each, cloth) where place >= 0 && (strip == strips[^1] || each.Region.Height <= strip.Height)
+                                      select (strip, each, place, Math.Max(0, each.Region.Height - strip.Height))).OrderBy(choice => choice.Item4).ThenBy(choice => cloth.Usable.Ticks - choice.place - choice.each.Region.Width).FirstOrDefault();
+            if (at is null || (more > 0 && Above(at.Start, at.Height + more, cloth) is not null))
+            {
+                way = kind.Ways.MinBy(each => (each.Region.Height, each.Region.Width));
+                x = kind.IsMatched ? Grid.First(cloth.Repeat!.Across.Ticks, way.OriginX) : 0;
+                var phase = kind.IsMatched ? Grid.Phase(cloth.Repeat!, way, x) : 0;
+                var start = kind.IsMatched ? Grid.UpTo(end, cloth.Repeat!.Along.Ticks, phase) : end;
+                while (Above(start, way.Region.Height, cloth) is { } above) start = kind.IsMatched ? Grid.UpTo(above, cloth.Repeat!.Along.Ticks, phase) : above;
+                strips.Add(at = new Strip(start, phase));
+            }
+            at.Laid.Add((piece, way, x));
+            (at.Height, at.Right) = (Math.Max(at.Height, way.Region.Height), x + way.Region.Width);
+            end = Math.Max(end, at.Start + at.Height);
+        }
+        return new Placed([.. strips.SelectMany(strip => strip.Laid.Select(laid => new Placement(laid.Piece.Id, laid.Way.Turns, new Length(laid.X), new Length(strip.Start))))], new Length(end));
+    }
+
+    // Where it goes beside what lies in the strip; -1 where it does not.
+    private static long Place(Strip strip, Kind kind, Way way, LayCloth cloth)
+    {
+        var x = strip.Right;
+        if (kind.IsMatched)
+        {
+            x = Grid.UpTo(x, cloth.Repeat!.Across.Ticks, -way.OriginX);
+            if (Grid.UpTo(strip.Start, cloth.Repeat.Along.Ticks, Grid.Phase(cloth.Repeat, way, x)) != strip.Start) return -1;
+        }
+        return x + way.Region.Width <= cloth.Usable.Ticks ? x : -1;
+    }
+
+    // The end of what bars a strip that starts here: a flaw, or the end of an article.
+    private static long? Above(long start, long height, LayCloth cloth)
+    {
+        foreach (var flaw in cloth.Flaws)
+            if (flaw.FromEnd.Ticks < start + height && (flaw.FromEnd + flaw.Along).Ticks > start) return (flaw.FromEnd + flaw.Along).Ticks;
+        return cloth.Article is { } one && (start % one.Ticks) + height > one.Ticks ? (start / one.Ticks + 1) * one.Ticks : null;
+    }
+}
