@@ -94,6 +94,16 @@ public class MatchTests
         Assert.Equal(0, (At(narrow, "i0/panel/3").X - At(narrow, "i0/panel/1").X - Length.Inches(6)).Ticks % Length.Inches(7).Ticks);
     }
 
+    // Stripes of 7 up the roll: the boxing front stands 15 1/2 to the left of its panel or whole stripes off; along the roll nothing is asked, and nothing is bought to start.
+    [Fact]
+    public void Stripes_are_matched_across_only()
+    {
+        var plan = Plan(LayTests.Cloth("60", oneWay: true) with { RepeatAcross = In("7") }, Items.Read("box-cushion-strip", JobUnit.Inch, Cushion));
+        Assert.Equal(0, (At(plan, "i0/boxing/1").X + Length.Inches(15, 1, 2) - At(plan, "i0/panel/1").X).Ticks % Length.Inches(7).Ticks);
+        Assert.Equal(Length.Zero, plan.Buying!.ToStart);
+        Assert.True(plan.Lay!.Best.Length < Plan(Print("60"), Items.Read("box-cushion-strip", JobUnit.Inch, Cushion)).Lay!.Best.Length);
+    }
+
     // Moved by hand it comes to rest on the grid; put elsewhere it is refused. The panel is 30 x 30, matched by its corner.
     [Fact]
     public void A_matched_piece_is_pinned_on_the_grid_only()

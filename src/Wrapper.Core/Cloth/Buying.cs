@@ -36,7 +36,7 @@ public sealed record Buying(Length Needed, Length Margin, Length Bought, Length 
             return new Buying(washed, Length.Zero, bought, bought - washed, cloth.PriceFor(bought) * count) { Articles = count };
         }
         var needed = cloth.BeforeWashing(washed);
-        var toStart = needed.IsPositive && cloth.ForLay.Repeat is { } repeat ? cloth.BeforeWashing(repeat.Along) : Length.Zero;
+        var toStart = needed.IsPositive && cloth.ForLay.Repeat is { IsStripes: false } repeat ? cloth.BeforeWashing(repeat.Along) : Length.Zero;
         var forSkew = needed.IsPositive ? cloth.Skew : Length.Zero;
         // Where remnants hold everything nothing is bought.
         var whole = needed.IsPositive ? needed + toStart + forSkew + cloth.Margin : Length.Zero;

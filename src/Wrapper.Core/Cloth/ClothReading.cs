@@ -149,8 +149,9 @@ public sealed partial class ClothReading
     // What is laid has been washed: repeats and flaws have shrunk with the cloth (handbook §10).
     private Repeat? ReadRepeat()
     {
-        if (Optional("repeatAlong", Cloth.RepeatAlong, RepeatLimits) is not { IsPositive: true } up) return null;
-        var repeat = new Repeat(Washed(up, along), Washed(Optional("repeatAcross", Cloth.RepeatAcross, RepeatLimits), across), Cloth.HalfDrop);
+        var (up, wide) = (Optional("repeatAlong", Cloth.RepeatAlong, RepeatLimits), Washed(Optional("repeatAcross", Cloth.RepeatAcross, RepeatLimits), across));
+        if (!up.IsPositive && !wide.IsPositive) return null;
+        var repeat = up.IsPositive ? new Repeat(Washed(up, along), wide, Cloth.HalfDrop) : Repeat.Stripes(wide);
         Length Motif(string name, Entry? entry, decimal shrinks, Length middle) => string.IsNullOrWhiteSpace(entry?.Typed) ? middle : Washed(Optional(name, entry, RepeatLimits), shrinks);
         return repeat with { Motif = new(Motif("motifAcross", Cloth.MotifAcross, across, repeat.Motif.X), Motif("motifAlong", Cloth.MotifAlong, along, repeat.Motif.Y)) };
     }

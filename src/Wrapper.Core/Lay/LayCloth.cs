@@ -13,6 +13,12 @@ public sealed record Flaw(Length FromEnd, Length FromSelvedge, Length Along, Len
 /// </summary>
 public sealed record Repeat(Length Along, Length Across, bool HalfDrop)
 {
+    /// <summary>Stripes along the roll, this far apart: any place along will do.</summary>
+    public static Repeat Stripes(Length across) => new(new Length(1), across, false);
+
+    /// <summary>Whether only places across matter.</summary>
+    public bool IsStripes => Along.Ticks == 1;
+
     /// <summary>Where up the roll the first one begins from the squared end: less than one repeat.</summary>
     public Length From { get; init; }
 

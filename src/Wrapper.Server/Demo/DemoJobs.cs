@@ -113,7 +113,7 @@ internal static class DemoJobs
         return JobDocument.Empty("Saloon berths", JobUnit.Centimetre) with
         {
             Customer = "Barge Marigold",
-            Cloths = [new("canvas", "Ochre canvas", E("140"), E("1.5"), false, E("10 cm"), E("0"), "29", "m", "#b88a3e")],
+            Cloths = [new("canvas", "Ochre deck stripe", E("140"), E("1.5"), false, E("10 cm"), E("0"), "29", "m", "#b88a3e") { RepeatAcross = E("8") }],
             Items =
             [
                 Item(strip, "berth", "Berth cushion", "canvas", JobUnit.Centimetre, [("W", "188"), ("L", "62.5"), ("T", "10")], [("panelGrain", "across"), ("zipTurn", "20"), ("cord", "none")]) with { Quantity = "2" },

@@ -133,8 +133,8 @@ public sealed record LayView(
 public sealed record RepeatView(long Along, long Across, bool HalfDrop, bool FromFarSelvedge, long From, long? MotifAlong, long? MotifAcross)
 {
     internal static RepeatView Of(Repeat repeat, bool wrongSideUp, bool motif) => new(
-        Drawing.Hundredths(repeat.Along), Drawing.Hundredths(repeat.Across), repeat.HalfDrop, wrongSideUp, Drawing.Hundredths(repeat.From),
-        motif ? Drawing.Hundredths(repeat.Motif.Y) : null, motif && repeat.Across.IsPositive ? Drawing.Hundredths(repeat.Motif.X) : null);
+        repeat.IsStripes ? 0 : Drawing.Hundredths(repeat.Along), Drawing.Hundredths(repeat.Across), repeat.HalfDrop, wrongSideUp, Drawing.Hundredths(repeat.From),
+        motif && !repeat.IsStripes ? Drawing.Hundredths(repeat.Motif.Y) : null, motif && repeat.Across.IsPositive ? Drawing.Hundredths(repeat.Motif.X) : null);
 }
 
 /// <summary>What is left to be used for something else: where it lies, along and across.</summary>

@@ -1,4 +1,4 @@
-import { useId } from 'react'
+import { useId, type ReactNode } from 'react'
 import type { ClothPlan } from '../api/client'
 import { LaidPiece } from './LaidPiece'
 import { ZoomFrame } from './ZoomFrame'
@@ -14,6 +14,8 @@ interface Props {
   pointed: string | undefined
   point: (id: string | undefined) => void
   moves: ReturnType<typeof useMoves> | undefined
+  /** The line beneath the drawing. */
+  children: ReactNode
 }
 
 // A long cloth is not shrunk until its letters are gone: under so many pixels across it runs on beyond the screen.
@@ -23,7 +25,7 @@ const legible = 200
 const hatches = [[45, 26], [135, 26], [0, 26], [90, 26], [45, 14], [135, 14], [0, 14], [90, 14]] as const
 
 /** The cloth along the screen as on a table: squared end on the left, ruler on its edge, selvedges marked, every piece labelled. */
-export function ClothDrawing({ lay, tone, name, oneWay, pointed, point, moves }: Props) {
+export function ClothDrawing({ lay, tone, name, oneWay, pointed, point, moves, children }: Props) {
   const id = useId()
   const { cloth, usable } = lay
   const width = Math.max(cloth.width, cloth.height * 1.2)
@@ -33,11 +35,13 @@ export function ClothDrawing({ lay, tone, name, oneWay, pointed, point, moves }:
   const figured = lay.ruler.filter((tick) => tick.figure)
   const every = Math.ceil((letter * 4.5) / ((figured[1]?.at ?? width) - (figured[0]?.at ?? 0)))
   const figures = new Set(figured.filter((_, at) => at % every === 0).map((tick) => tick.at))
+  // Beneath the cloth on the left, unless a remnant is named there.
+  const pile = lay.ends.length > 0 ? Math.max(0, cloth.width - rim * 9.4) : 0
   const items = [...new Set(lay.placed.map((piece) => piece.item))]
   return (
-    <ZoomFrame name={name}>
+    <ZoomFrame name={name} foot={children}>
       {(zoom) => (
-        <svg className="spread" style={{ minWidth: `${(width / cloth.height) * legible * zoom}px`, width: `${zoom * 100}%`, maxHeight: `${420 * zoom}px` }} viewBox={`${-rim * 0.4} ${cloth.y - rim} ${width + rim} ${cloth.height + rim * 1.2}`} role="group" aria-label={`${name}, ${lay.placed.length} pieces laid`}>
+        <svg className="spread" style={{ minWidth: `${(width / cloth.height) * legible * zoom}px`, width: `${zoom * 100}%`, maxHeight: `${420 * zoom}px` }} viewBox={`${-rim * 0.4} ${cloth.y - rim} ${width + rim} ${cloth.height + rim * 1.5}`} role="group" aria-label={`${name}, ${lay.placed.length} pieces laid`}>
           <defs>
             {hatches.map(([turn, gap], at) => (
               <pattern key={at} id={`${id}-${at}`} width={(gap * letter) / 26} height={(gap * letter) / 26} patternUnits="userSpaceOnUse" patternTransform={`rotate(${turn})`}>
@@ -65,22 +69,22 @@ export function ClothDrawing({ lay, tone, name, oneWay, pointed, point, moves }:
           {lay.remnants.map(({ box, along, across }) => (
             <g key={`${box.x} ${box.y}`} className="left-over">
               <rect x={box.x} y={box.y} width={box.width} height={box.height} />
-              <text x={box.x + box.width / 2} y={box.y + box.height / 2} fontSize={Math.min(letter * 0.7, box.width * 0.1, box.height * 0.35)} dominantBaseline="central" textAnchor="middle">{along.text} x {across.text}</text>
+              {box.width > letter * 6.5 && box.height > letter * 1.4 && <text x={box.x + box.width / 2} y={box.y + box.height / 2} fontSize={letter * 0.7} dominantBaseline="central" textAnchor="middle">{along.text} x {across.text}</text>}
             </g>
           ))}
           {lay.ends.map((end) => (
             <g key={end.at}>
               {end.at < cloth.width && <line className="article-end" x1={end.at} x2={end.at} y1={cloth.y} y2={cloth.y + cloth.height} />}
               {end.narrower !== null && <rect className="selvedge" x={end.from} y={end.narrower} width={end.at - end.from} height={cloth.y + cloth.height - end.narrower} />}
-              <text className="end-name" x={end.from + letter * 0.3} y={cloth.y + cloth.height + rim * 0.18} fontSize={letter * 0.7}>{end.name}</text>
+              <text className="end-name" x={end.from + letter * 0.3} y={cloth.y + cloth.height + rim * 0.38} fontSize={letter * 0.7}>{end.name}</text>
             </g>
           ))}
           {lay.foldEnd !== null && <line className="fold" x1={0} x2={lay.foldEnd} y1={usable.y + usable.height / 2} y2={usable.y + usable.height / 2} />}
           {lay.beyond && <line className="beyond" x1={lay.beyond.at} x2={lay.beyond.at} y1={cloth.y - rim * 0.2} y2={cloth.y + cloth.height + rim * 0.2} />}
           {oneWay && (
             <g className="pile">
-              <line x1={cloth.width * 0.02} x2={cloth.width * 0.02 + rim * 2} y1={cloth.y + cloth.height + rim * 0.1} y2={cloth.y + cloth.height + rim * 0.1} />
-              <text x={cloth.width * 0.02 + rim * 2.2} y={cloth.y + cloth.height + rim * 0.14} fontSize={letter * 0.7}>one way up: tops to the right</text>
+              <line x1={pile} x2={pile + rim * 2} y1={cloth.y + cloth.height + rim * 0.28} y2={cloth.y + cloth.height + rim * 0.28} />
+              <text x={pile + rim * 2.2} y={cloth.y + cloth.height + rim * 0.36} fontSize={letter * 0.7}>one way up: tops to the right</text>
             </g>
           )}
         </svg>
@@ -99,8 +103,8 @@ function Repeats({ repeat, cloth, usable }: { repeat: NonNullable<LayOf['repeat'
     <g className="repeat">
       {Array.from({ length: columns }, (_, column) => {
         const top = repeat.fromFarSelvedge ? Math.max(usable.y, usable.y + usable.height - (column + 1) * deep) : usable.y + column * deep
-        const first = (repeat.from + (repeat.halfDrop && column % 2 === 1 ? repeat.along / 2 : 0)) % repeat.along
-        const rows = Math.max(0, Math.floor((cloth.width - first) / repeat.along) + 1)
+        const first = (repeat.from + (repeat.halfDrop && column % 2 === 1 ? repeat.along / 2 : 0)) % Math.max(1, repeat.along)
+        const rows = repeat.along > 0 ? Math.max(0, Math.floor((cloth.width - first) / repeat.along) + 1) : 0
         const bottom = repeat.fromFarSelvedge ? usable.y + usable.height - column * deep : Math.min(top + deep, usable.y + usable.height)
         return (
           <g key={column}>

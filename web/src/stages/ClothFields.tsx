@@ -3,11 +3,8 @@ import { useRef } from 'react'
 import { newId, unitWord, type Cloth, type ClothPlan } from '../api/client'
 import { EntryField } from '../job/EntryField'
 import { clothOf, useScene } from '../job/context'
-import { AtTable } from './AtTable'
-import { Demands } from './Demands'
-import { Matches } from './Matches'
 import { Prices } from './Prices'
-import { Stock } from './Stock'
+import { useClothEdit } from './useClothEdit'
 
 const names = { width: 'Width, edge to edge', selvedge: 'Each selvedge', step: 'The shop cuts in', margin: 'Safety margin' }
 
@@ -23,8 +20,8 @@ export function ClothFields({ cloth, planned, show, priced }: Props) {
   const { job } = useScene()
   const step = useRef('')
   const article = cloth.articleLength
-  const edit = (change: Partial<Cloth>, at = step.current) =>
-    job.edit(at, (document) => ({ ...document, cloths: document.cloths.map((each) => (each.id === cloth.id ? { ...each, ...change } : each)) }))
+  const change = useClothEdit(cloth)
+  const edit = (changed: Partial<Cloth>, at = step.current) => change(changed, at)
   const problem = (field: string) => planned?.problems.find((each) => each.field === `cloths.${cloth.id}.${field}`)
   const used = job.document.items.some((item) => clothOf(item, 'face', job.document) === cloth.id || Object.values(item.otherCloths).includes(cloth.id))
   return (
@@ -64,16 +61,6 @@ export function ClothFields({ cloth, planned, show, priced }: Props) {
       {priced && !article && (
         <Segmented tabIndex={-1} aria-label="Priced by" name={`by-${cloth.id}`} value={cloth.pricedBy} options={[{ value: 'yd', label: 'a yard' }, { value: 'm', label: 'a metre' }]} onChange={(pricedBy) => edit({ pricedBy }, '')} />
       )}
-      {!priced && (['shrinksAcross', 'shrinksAlong'] as const).map((key) => (
-        <EntryField
-          key={key}
-          name={`cloths.${cloth.id}.${key}`}
-          label={key === 'shrinksAcross' ? 'Shrinks across' : 'Shrinks along'}
-          unit="%"
-          state={{ entry: { typed: cloth[key], unit: job.document.unit }, read: undefined, problem: problem(key) }}
-          write={(typed, at) => edit({ [key]: typed }, at)}
-        />
-      ))}
       {!priced && (
         <Segmented
           tabIndex={-1}
@@ -88,10 +75,6 @@ export function ClothFields({ cloth, planned, show, priced }: Props) {
         <Segmented tabIndex={-1} aria-label="Direction" name={`way-${cloth.id}`} value={cloth.oneWay ? 'one' : 'both'} options={[{ value: 'both', label: 'lies both ways' }, { value: 'one', label: 'one way up' }]} onChange={(way) => edit({ oneWay: way === 'one' }, '')} />
       )}
       {priced && !article && <Prices cloth={cloth} planned={planned} edit={edit} />}
-      {!priced && <Demands cloth={cloth} planned={planned} edit={edit} />}
-      {!priced && planned && planned.matches.length > 0 && <Matches matches={planned.matches} />}
-      {!priced && <Stock cloth={cloth} planned={planned} edit={edit} />}
-      {!priced && <AtTable cloth={cloth} planned={planned} edit={edit} />}
       {!used && <Button onClick={() => job.edit('', (document) => ({ ...document, cloths: document.cloths.filter((each) => each.id !== cloth.id) }))}>Remove</Button>}
     </div>
   )

@@ -2,10 +2,15 @@ import { Button } from 'antd'
 import { useState } from 'react'
 import type { Cloth, ClothPlan, Plan } from '../api/client'
 import { useScene } from '../job/context'
+import { AtTable } from './AtTable'
 import { ClothDrawing } from './ClothDrawing'
 import { ClothFields, OtherProblems } from './ClothFields'
 import { CuttingList } from './CuttingList'
+import { Demands } from './Demands'
 import { LongerSearch } from './LongerSearch'
+import { Matches } from './Matches'
+import { Stock } from './Stock'
+import { useClothEdit } from './useClothEdit'
 import { useMoves } from './useMoves'
 import { WidthsCompared } from './WidthsCompared'
 
@@ -26,8 +31,22 @@ export function ClothOnTable({ cloth, plan, side }: Props) {
       <ClothFields cloth={cloth} planned={planned} show={['width', 'selvedge']} />
       <OtherProblems planned={planned} asked={asked} />
       {planned?.lay && <LaidCloth cloth={cloth} plan={plan} planned={planned} lay={planned.lay} side={side} />}
+      <Asked cloth={cloth} planned={planned} />
       {planned && !planned.lay && planned.problems.length === 0 && <p className="note">{planned.pieces === 0 ? 'Nothing is cut from this cloth yet.' : 'Laying …'}</p>}
     </section>
+  )
+}
+
+// Beneath the drawing: what the cloth asks of its lay, what is there of it, and how it turned out.
+function Asked({ cloth, planned }: { cloth: Cloth; planned: ClothPlan | undefined }) {
+  const edit = useClothEdit(cloth)
+  return (
+    <div className="asked">
+      <Demands cloth={cloth} planned={planned} edit={edit} />
+      {planned && planned.matches.length > 0 && <Matches matches={planned.matches} />}
+      {!cloth.articleLength && <Stock cloth={cloth} planned={planned} edit={edit} />}
+      <AtTable cloth={cloth} planned={planned} edit={edit} />
+    </div>
   )
 }
 
@@ -37,16 +56,17 @@ function LaidCloth({ cloth, plan, planned, lay, side }: Props & { planned: Cloth
   const loose = cloth.pins.filter((pin) => cloth.cut.every((cut) => cut.piece !== pin.piece)).length
   return (
     <>
-      <ClothDrawing lay={lay} tone={cloth.tone} name={cloth.name} oneWay={cloth.oneWay} pointed={pointed} point={setPointed} moves={side === 'right' ? moves : undefined} />
-      <p className="pointed-piece" aria-live="polite">
-        {lay.placed.filter((piece) => piece.id === pointed).map((piece) => (
-          <span key={piece.id}><b>{piece.label}</b> {piece.on && `on ${piece.on} `}starts {piece.alongRoll.text} from the squared end and {piece.fromSelvedge.text} from the selvedge (cut line, {side} side up){piece.pinned && ', pinned'}</span>
-        ))}
-        {!pointed && side === 'right' && <span className="note">Drag a piece to pin it where it shall lie, or move it by the arrow keys; P pins and unpins, T turns.</span>}
-      </p>
+      <ClothDrawing lay={lay} tone={cloth.tone} name={cloth.name} oneWay={cloth.oneWay} pointed={pointed} point={setPointed} moves={side === 'right' ? moves : undefined}>
+        <p className="pointed-piece" aria-live="polite">
+          {lay.placed.filter((piece) => piece.id === pointed).map((piece) => (
+            <span key={piece.id}><b>{piece.label}</b> {piece.on && `on ${piece.on} `}starts {piece.alongRoll.text} from the squared end and {piece.fromSelvedge.text} from the selvedge (cut line, {side} side up){piece.pinned && ', pinned'}</span>
+          ))}
+          {!pointed && side === 'right' && <span className="note">Drag a piece to pin it where it shall lie, or move it by the arrow keys; P pins and unpins, T turns.</span>}
+        </p>
+      </ClothDrawing>
       {moves.refused && <p className="problem" role="alert">{moves.refused}.</p>}
       {lay.refusedPins.map((reason) => <p key={reason} className="problem" role="alert">{reason}</p>)}
-      {lay.beyond && <p className="problem" role="alert">The cloth on the table is {lay.beyond.missing.text} too short: {lay.beyond.pieces.join(', ')} lie beyond its end. Buy, <i>Will it do?</i>, tells what would fit.</p>}
+      {lay.beyond && <p className="problem" role="alert">The cloth on the table is {lay.beyond.missing.text} too short. Beyond its end: {lay.beyond.pieces.join(', ')}. On <i>Buy</i>, <i>Will it do?</i> tells what would make it fit.</p>}
       {planned.cutOtherwise.map((told) => <p key={told} className="problem" role="alert">Take care: {told}.</p>)}
       {loose > 0 && <Button onClick={moves.unpinAll}>{loose === 1 ? 'Unpin the piece' : `Unpin all ${loose} pieces`}</Button>}
       <dl className="facts">
@@ -57,7 +77,7 @@ function LaidCloth({ cloth, plan, planned, lay, side }: Props & { planned: Cloth
         <div><dt>Shortest possible, not under</dt><dd>{lay.shortestPossible.text}</dd></div>
         {planned.usable && <div><dt>Usable width</dt><dd>{planned.usable.text}</dd></div>}
       </dl>
-      {lay.remnants.length > 0 && <p className="note">Left over: {lay.remnants.map((left) => `${left.along.text} along by ${left.across.text} across`).join('; ')}.</p>}
+      {lay.remnants.length > 0 && <p className="note">Left over: {lay.remnants.slice(0, 4).map((left) => `${left.along.text} along by ${left.across.text} across`).join('; ')}.</p>}
       <LongerSearch cloth={cloth} planned={planned} />
       {!cloth.articleLength && <WidthsCompared cloth={cloth} />}
       {plan && <CuttingList lay={lay} plan={plan} cloth={cloth} wrongSideUp={side === 'wrong'} />}

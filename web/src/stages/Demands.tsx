@@ -4,7 +4,8 @@ import { useScene } from '../job/context'
 import { ClothEntry, type ClothGroup } from './ClothEntry'
 
 const lengths = { gap: 'Left between pieces', repeatAlong: 'Repeat, along', repeatAcross: 'Repeat, across' } as const
-const motif = { motifAcross: 'Motif, from the selvedge', motifAlong: 'Motif, along its repeat', skew: 'Print off square by' } as const
+const motif = { motifAcross: 'Motif, across', motifAlong: 'Motif, along', skew: 'Off square by' } as const
+const shrinks = { shrinksAcross: 'Shrinks across', shrinksAlong: 'Shrinks along' } as const
 const places = { fromEnd: 'from the squared end', fromSelvedge: 'from the selvedge', along: 'along', across: 'across' } as const
 
 /** What the cloth asks of the lay: how it is spread, a gap between pieces, a repeat to match, flaws to lay round. */
@@ -12,15 +13,18 @@ export function Demands({ cloth, planned, edit }: ClothGroup) {
   const { job } = useScene()
   const typed = (text: string): Entry => ({ typed: text, unit: job.document.unit })
   const change = (at: number, flaw: Flaw, step?: string) => edit({ flaws: cloth.flaws.map((each, n) => (n === at ? flaw : each)) }, step)
-  const printed = (cloth.repeatAlong?.typed ?? '') !== ''
-  const asked = cloth.flaws.length > 0 || cloth.gap !== null || cloth.repeatAlong !== null || cloth.spread !== 'single'
+  const printed = [cloth.repeatAlong, cloth.repeatAcross].some((entry) => (entry?.typed ?? '') !== '')
+  const asked = cloth.flaws.length > 0 || cloth.gap !== null || cloth.repeatAlong !== null || cloth.repeatAcross !== null || cloth.spread !== 'single' || cloth.shrinksAcross !== '' || cloth.shrinksAlong !== ''
   const wrong = planned?.problems.find((each) => each.field === `cloths.${cloth.id}.spread`)
   return (
     <details className="demands" open={asked || undefined}>
-      <summary>Repeat, gap, flaws, folding and tearing</summary>
+      <summary>Repeat, gap, flaws, shrinkage, folding and tearing</summary>
       <div className="cloth-fields">
         {(['gap', 'repeatAlong', 'repeatAcross'] as const).map((key) => (
           <ClothEntry key={key} cloth={cloth} planned={planned} name={key} label={lengths[key]} entry={cloth[key]} write={(entry, step) => edit({ [key]: entry }, step)} />
+        ))}
+        {(['shrinksAcross', 'shrinksAlong'] as const).map((key) => (
+          <ClothEntry key={key} cloth={cloth} planned={planned} name={key} label={shrinks[key]} unit="%" entry={typed(cloth[key])} write={(entry, step) => edit({ [key]: entry.typed }, step)} />
         ))}
         <Segmented
           tabIndex={-1}
@@ -42,6 +46,7 @@ export function Demands({ cloth, planned, edit }: ClothGroup) {
       {wrong && <p className="problem" role="alert">{wrong.reason}.</p>}
       {printed && (
         <div className="cloth-fields">
+          <p className="note">Motif: its centre from the selvedge and from where its repeat begins, empty for the middle. Off square: how far the print runs out from selvedge to selvedge.</p>
           {(['motifAcross', 'motifAlong', 'skew'] as const).map((key) => (
             <ClothEntry key={key} cloth={cloth} planned={planned} name={key} label={motif[key]} entry={cloth[key]} write={(entry, step) => edit({ [key]: entry }, step)} />
           ))}

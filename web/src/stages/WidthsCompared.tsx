@@ -3,6 +3,7 @@ import { Button, Input } from 'antd'
 import { useState } from 'react'
 import { answer, api, unitWord, type Cloth, type Entry } from '../api/client'
 import { useScene } from '../job/context'
+import { useClothEdit } from './useClothEdit'
 
 /** The cloth at every usual width, and with its panels lying either way: drafted and laid anew for each, on request. */
 export function WidthsCompared({ cloth }: { cloth: Cloth }) {
@@ -15,7 +16,8 @@ export function WidthsCompared({ cloth }: { cloth: Cloth }) {
     enabled: asked,
     gcTime: 10_000,
   })
-  const others = (otherWidths: Entry[]) => job.edit('', (document) => ({ ...document, cloths: document.cloths.map((each) => (each.id === cloth.id ? { ...each, otherWidths } : each)) }))
+  const edit = useClothEdit(cloth)
+  const others = (otherWidths: Entry[]) => edit({ otherWidths })
   const add = () => {
     if (other.trim()) others([...cloth.otherWidths, { typed: other.trim(), unit: job.document.unit }])
     setOther('')

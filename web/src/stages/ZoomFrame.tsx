@@ -4,8 +4,8 @@ import { useRef, useState, type PointerEvent, type ReactNode } from 'react'
 const step = 1.5
 const nearest = 8
 
-/** A drawing that is looked at from nearer by + and −, and dragged along by its bare ground. */
-export function ZoomFrame({ name, children }: { name: string; children: (zoom: number) => ReactNode }) {
+/** A drawing that is looked at from nearer by + and −, and dragged along by its bare ground, with a line beneath it. */
+export function ZoomFrame({ name, foot, children }: { name: string; foot: ReactNode; children: (zoom: number) => ReactNode }) {
   const [zoom, setZoom] = useState(1)
   const from = useRef<{ x: number; y: number }>(null)
   const nearer = (by: number) => setZoom((now) => Math.min(nearest, Math.max(1, now * by)))
@@ -21,10 +21,6 @@ export function ZoomFrame({ name, children }: { name: string; children: (zoom: n
   }
   return (
     <div className="on-table">
-      <div className="zoom">
-        <Button aria-label={`${name}, nearer`} disabled={zoom >= nearest} onClick={() => nearer(step)}>+</Button>
-        <Button aria-label={`${name}, further`} disabled={zoom <= 1} onClick={() => nearer(1 / step)}>−</Button>
-      </div>
       <div
         className="spread-along"
         tabIndex={0}
@@ -39,6 +35,11 @@ export function ZoomFrame({ name, children }: { name: string; children: (zoom: n
         onPointerUp={() => { from.current = null }}
       >
         {children(zoom)}
+      </div>
+      <div className="zoom">
+        {foot}
+        <Button aria-label={`${name}, nearer`} disabled={zoom >= nearest} onClick={() => nearer(step)}>+</Button>
+        <Button aria-label={`${name}, further`} disabled={zoom <= 1} onClick={() => nearer(1 / step)}>−</Button>
       </div>
     </div>
   )
