@@ -35,6 +35,24 @@ internal static class Instances
         return ([.. pieces.OrderBy(_ => random.Next()).Select((p, n) => new LayPiece($"p{n}", $"i{n % 8}", $"p{n}", $"{n}", Outline.Rectangle(Eighths(p.W), Eighths(p.H)), Grain.Along))], Eighths(length));
     }
 
+    /// <summary>A full cloth cut into pinwheels, the largest piece again and again into four round a fifth: no cut goes from end to end, and the shortest lay is all of it.</summary>
+    public static (IReadOnlyList<LayPiece> Pieces, Length Shortest) Pinwheels(int count, int seed)
+    {
+        var random = new Random(seed);
+        const int eighths = 53 * 8;
+        var length = count * 170 * 64 / eighths;
+        List<(int W, int H)> pieces = [(eighths, length)];
+        (int, int) Two(int side) => random.Next((int)(side * 0.2), (int)(side * 0.45)) is var first ? (first, random.Next((int)(side * 0.55), (int)(side * 0.8))) : default;
+        while (pieces.Count + 4 <= count)
+        {
+            var (w, h) = pieces.MaxBy(p => (long)p.W * p.H);
+            pieces.Remove((w, h));
+            var ((x1, x2), (y1, y2)) = (Two(w), Two(h));
+            pieces.AddRange([(x2, y1), (w - x2, y2), (w - x1, h - y2), (x1, h - y1), (x2 - x1, y2 - y1)]);
+        }
+        return ([.. pieces.OrderBy(_ => random.Next()).Select((p, n) => new LayPiece($"p{n}", $"i{n % 8}", $"p{n}", $"{n}", Outline.Rectangle(Eighths(p.W), Eighths(p.H)), Grain.Along))], Eighths(length));
+    }
+
     /// <summary>Rectangles of any size up to half the cloth; some of them circles.</summary>
     public static IReadOnlyList<LayPiece> Any(int count, int seed, bool round = false)
     {

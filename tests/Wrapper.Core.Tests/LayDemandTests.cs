@@ -234,4 +234,40 @@ public class LayDemandTests
         Assert.Equal(Length.Inches(510), LayTable.Of([piece], flawed).Best.Length);
         Assert.Equal(Length.Zero, LayTable.Of([], flawed).Best.Length);
     }
+
+    // Repeats longer and wider than the cloth, pieces just as wide as it, nothing, or a piece for which nothing will do: laid, or told.
+    [Theory]
+    [InlineData("30x10 30x10", 400, 0, 410)]   // one behind the other, a whole repeat of 400 further
+    [InlineData("20x10 20x10", 8, 90, 26)]     // only at the selvedge: 16 and 10 more
+    [InlineData("53x10 53x10", 8, 90, 26)]
+    [InlineData("54x10", 8, 90, 0)]
+    [InlineData("", 8, 5, 0)]
+    public void Strange_repeats_are_laid_or_told(string sizes, int along, int across, int length)
+    {
+        List<LayPiece> pieces = [.. sizes.Split(' ', StringSplitOptions.RemoveEmptyEntries).Select((size, n) => size.Split('x') is var side ? new LayPiece($"p{n}", "i", "p", "1a", Outline.Rectangle(Length.Inches(int.Parse(side[0], null)), Length.Inches(int.Parse(side[1], null))), Grain.Along).AtSamePlace() : null!)];
+        var lay = LayTable.Of(pieces, new LayCloth(Length.Inches(53), OneWay: true) { Repeat = new Repeat(Length.Inches(along), Length.Inches(across), across > 0) });
+        Assert.Equal(Length.Inches(length), lay.Best.Length);
+        Assert.Equal(sizes.StartsWith("54", StringComparison.Ordinal) ? 1 : 0, lay.Misfits.Count);
+    }
+
+    // Some hundred pieces under every demand end in a lay, and the search in one no longer.
+    [Theory]
+    [InlineData(Spread.Single, 12)]
+    [InlineData(Spread.Torn, 0)]
+    [InlineData(Spread.Folded, 0)]
+    public void Many_pieces_are_laid_under_every_demand(Spread spread, int repeat)
+    {
+        var random = new Random(2);
+        List<LayPiece> pieces = [.. Enumerable.Range(0, 1100).Select(n => new LayPiece($"p{n}", $"i{n % 9}", "p", "1a", Outline.Rectangle(Length.Inches(random.Next(3, 24)), Length.Inches(random.Next(3, 24))), Grain.Along)).Select(piece => repeat > 0 ? piece.AtSamePlace() : piece)];
+        var cloth = new LayCloth(Length.Inches(53), OneWay: true)
+        {
+            Spread = spread,
+            Repeat = repeat > 0 ? new Repeat(Length.Inches(repeat), Length.Inches(7), true) : null,
+            Flaws = [new(Length.Inches(100), Length.Inches(10), Length.Inches(3), Length.Inches(3))],
+            Stretches = spread == Spread.Single ? [new(Length.Inches(90), Length.Inches(40))] : [],
+        };
+        var lay = LayTable.Of(pieces, cloth);
+        Assert.Equal(1100, lay.Best.Placements.Select(at => at.Id).Distinct().Count());
+        Assert.True(lay.ShortestPossible <= lay.Best.Length);
+    }
 }

@@ -145,13 +145,87 @@ public sealed class LayApiTests(Host host) : IClassFixture<Host>
         Assert.Equal((20 * 36 * 97536L) - needed, enough["difference"]!["ticks"]!.GetValue<long>());
     }
 
+    // Marks are taken from the squared end of the remnant, and on the roll from its own; what is bought has nothing of the remnant.
+    [Fact]
+    public async Task Each_remnant_is_measured_from_its_own_end()
+    {
+        var job = await Job(2, cloth => cloth["stock"] = new JsonArray(new JsonObject { ["name"] = "blue bin", ["length"] = Entry("24"), ["width"] = null }));
+        var (_, plan) = await host.Post("/api/plan", job.DeepClone());
+        var lay = plan["cloths"]![0]!["lay"]!;
+        var placed = lay["placed"]!.AsArray();
+        Assert.Contains(placed, piece => piece!["on"]!.GetValue<string>() == "blue bin");
+        // 24 in are 60960 hundredths of a millimetre.
+        Assert.All(placed, piece => Assert.Equal(piece!["on"]!.GetValue<string>() == "", Box(piece!).X >= 60_960));
+        Assert.All(placed, piece => Assert.InRange((piece!["alongRoll"]!["ticks"]!.GetValue<long>() / 38.4) - Box(piece!).X + (Box(piece!).X >= 60_960 ? 60_960 : 0), -1, 1));
+        Assert.Equal(60_960, lay["ends"]![0]!["at"]!.GetValue<long>());
+        var (_, without) = await host.Post("/api/plan", await Job(2));
+        Assert.True(lay["length"]!["ticks"]!.GetValue<long>() < without["cloths"]![0]!["lay"]!["length"]!["ticks"]!.GetValue<long>());
+        Assert.Equal(lay["length"]!["ticks"]!.GetValue<long>(), plan["cloths"]![0]!["buying"]!["needed"]!["ticks"]!.GetValue<long>());
+    }
+
+    // A job whose cloth is cut offers what it left, once: the other that takes it says so by the remnant's name.
+    [Fact]
+    public async Task Remnants_of_other_jobs_are_offered_once()
+    {
+        var first = await Job(1, cloth => cloth["name"] = "Heron tweed");
+        var (_, plan) = await host.Post("/api/plan", first.DeepClone());
+        first["cloths"]![0]!["cut"] = new JsonArray([.. plan["cloths"]![0]!["lay"]!["placed"]!.AsArray().Select(piece => piece!["size"]!.DeepClone())]);
+        var id = Guid.NewGuid().ToString("N");
+        await host.Post("/api/jobs", new JsonObject { ["id"] = id, ["changeId"] = "a", ["name"] = "Heron bench", ["unit"] = "in", ["document"] = first.DeepClone() });
+        var asking = new JsonObject { ["job"] = await Job(1, cloth => cloth["name"] = "heron tweed"), ["cloth"] = "c1" };
+        var (status, offers) = await host.Post("/api/remnants", asking.DeepClone());
+        Assert.Equal(HttpStatusCode.OK, status);
+        Assert.NotEmpty(offers.AsArray());
+        Assert.Empty((await host.Post($"/api/remnants?except={id}", asking.DeepClone())).Body.AsArray());
+        var taken = offers[0]!["remnant"]!;
+        asking["job"]!["cloths"]![0]!["stock"] = new JsonArray(taken.DeepClone());
+        var (_, rest) = await host.Post("/api/remnants", asking.DeepClone());
+        Assert.Equal(offers.AsArray().Count - 1, rest.AsArray().Count);
+        var (_, laid) = await host.Post("/api/plan", asking["job"]!.DeepClone());
+        Assert.Equal(taken["name"]!.GetValue<string>(), laid["cloths"]![0]!["lay"]!["ends"]![0]!["name"]!.GetValue<string>());
+    }
+
+    [Fact]
+    public async Task How_pieces_match_is_told_and_chosen()
+    {
+        var job = await Job(1, cloth => (cloth["repeatAlong"], cloth["repeatAcross"]) = (Entry("12"), Entry("10")));
+        job["items"]![0]!["choices"]!["stripGrain"] = Entry("along");
+        JsonNode Boxing(JsonNode plan) => plan["cloths"]![0]!["matches"]!.AsArray().Single(match => match!["piece"]!.GetValue<string>() == "boxing")!;
+        var (_, plan) = await host.Post("/api/plan", job.DeepClone());
+        Assert.Equal(("follows", "panel", false), (Boxing(plan)["match"]!.GetValue<string>(), Boxing(plan)["follows"]!.GetValue<string>(), Boxing(plan)["chosen"]!.GetValue<bool>()));
+        job["items"]![0]!["matches"] = new JsonObject { ["boxing"] = "free", ["panel"] = "centred" };
+        (_, plan) = await host.Post("/api/plan", job.DeepClone());
+        Assert.Equal(("free", true), (Boxing(plan)["match"]!.GetValue<string>(), Boxing(plan)["chosen"]!.GetValue<bool>()));
+        Assert.Equal(12_700, plan["cloths"]![0]!["lay"]!["repeat"]!["motifAcross"]!.GetValue<long>());
+        job["items"]![0]!["matches"] = new JsonObject { ["boxing"] = "somehow" };
+        Assert.Equal(HttpStatusCode.BadRequest, (await host.Post("/api/plan", job)).Status);
+    }
+
+    [Theory]
+    [InlineData("stock")]
+    [InlineData("prices")]
+    [InlineData("otherWidths")]
+    public async Task What_is_there_of_a_cloth_is_bounded(string list)
+    {
+        JsonNode One() => list switch
+        {
+            "stock" => new JsonObject { ["name"] = "", ["length"] = Entry("20"), ["width"] = null },
+            "prices" => new JsonObject { ["from"] = Entry("3 yd"), ["price"] = "10" },
+            _ => Entry("66"),
+        };
+        var (status, body) = await host.Post("/api/plan", await Job(1, cloth => cloth[list] = new JsonArray([.. Enumerable.Range(0, 21).Select(_ => One())])));
+        Assert.Equal((HttpStatusCode.UnprocessableEntity, "cloths.c1.stock"), (status, body["errors"]![0]!["field"]!.GetValue<string>()));
+        Assert.Equal(HttpStatusCode.OK, (await host.Post("/api/plan", await Job(1, cloth => cloth[list] = new JsonArray([.. Enumerable.Range(0, 20).Select(_ => One())])))).Status);
+    }
+
     // An older job file knows nothing of gaps, repeats, flaws and articles.
     [Fact]
     public async Task A_cloth_from_before_these_demands_is_laid_as_ever()
     {
         var job = await Job(1);
         var cloth = (JsonObject)job["cloths"]![0]!;
-        foreach (var later in new[] { "articleLength", "gap", "repeatAlong", "repeatAcross", "halfDrop", "flaws", "shrinksAcross", "shrinksAlong" }) cloth.Remove(later);
+        foreach (var later in new[] { "articleLength", "gap", "repeatAlong", "repeatAcross", "halfDrop", "flaws", "shrinksAcross", "shrinksAlong", "motifAcross", "motifAlong", "skew", "spread", "stock", "leastCut", "prices", "measuredWidth", "measuredLength", "squaring", "otherWidths" }) cloth.Remove(later);
+        foreach (var later in new[] { "matches", "inLine" }) ((JsonObject)job["items"]![0]!).Remove(later);
         var (status, plan) = await host.Post("/api/plan", job);
         Assert.Equal(HttpStatusCode.OK, status);
         Assert.NotNull(plan["cloths"]![0]!["lay"]);

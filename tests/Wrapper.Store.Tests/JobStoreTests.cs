@@ -161,13 +161,34 @@ public sealed class JobStoreTests : IDisposable
         using (var connection = database.Connect())
         {
             using var command = connection.CreateCommand();
-            command.CommandText = "DROP TABLE photos; DELETE FROM SchemaVersions WHERE ScriptName NOT LIKE '%0001_jobs.sql'";
+            command.CommandText = "DROP TABLE photos; DROP TABLE lays; DELETE FROM SchemaVersions WHERE ScriptName NOT LIKE '%0001_jobs.sql'";
             command.ExecuteNonQuery();
         }
         var photos = new PhotoStore(Database.Open(folder), TimeProvider.System);
         Assert.True(photos.Add("j", new Photo("p", "stool", "", "image/png", false), [1, 2]));
         Assert.Equal("p", Assert.Single(photos.Of("j")).Id);
         Assert.Equal("Stools", Name());
+    }
+
+    [Fact]
+    public void Found_lays_outlive_the_program_and_the_oldest_make_room()
+    {
+        var clock = new Ticking();
+        var lays = new FoundLays(database, clock, most: 2);
+        lays.Keep("a", "first");
+        lays.Keep("b", "second");
+        lays.Keep("a", "better");
+        lays.Keep("c", "third");
+        var again = new FoundLays(Database.Open(folder), clock);
+        Assert.Equal(("better", null, "third", null), (again.Find("a"), again.Find("b"), again.Find("c"), again.Find("d")));
+    }
+
+    // Every look at it is a second later.
+    private sealed class Ticking : TimeProvider
+    {
+        private DateTimeOffset now = new(2026, 1, 1, 0, 0, 0, TimeSpan.Zero);
+
+        public override DateTimeOffset GetUtcNow() => now += TimeSpan.FromSeconds(1);
     }
 
     [Fact]

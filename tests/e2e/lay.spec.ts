@@ -188,6 +188,8 @@ test('remnants are used first; the cloth on the table is measured, and too littl
   await expect(page.locator('.end-name').first()).toHaveText('blue bin')
   await page.getByText('Cutting list with marks').click()
   await expect(page.getByRole('row', { name: /on blue bin/ })).toHaveCount(1)
+  await page.getByRole('button', { name: 'Look for some in other jobs' }).click()
+  await expect(page.getByText(/No other job has cut all of a cloth/)).toBeVisible()
   await page.getByText('At the table').click()
   await field(page, '.measuredLength').fill('26 1/2')
   await field(page, '.squaring').fill('1 1/2')

@@ -159,14 +159,12 @@ public sealed partial class ClothReading
     private Stretch ReadRemnant(JobRemnant remnant, string name)
     {
         var wide = Optional($"{name}.width", remnant.Width, Width);
-        return new Stretch(Read($"{name}.length", remnant.Length, LengthLimits.Cloth), wide.IsPositive ? Length.Min(Usable.Value, wide - (2 * Selvedge)) : Usable.Value);
+        return new Stretch(Read($"{name}.length", remnant.Length, LengthLimits.Cloth), wide.IsPositive ? Length.Min(Usable.Value, wide) : Usable.Value);
     }
 
     // What does not go together.
     private IEnumerable<Problem> Unfit()
     {
-        for (var at = 0; at < ForLay.Stretches.Count; at++)
-            if (Problems.Count == 0 && !(ForLay.Stretches[at].Usable.IsPositive && ForLay.Stretches[at].Length.IsPositive)) yield return new Problem(Field($"stock.{at}.width"), Cloth.Stock[at].Width?.Typed ?? "", 0, "nothing is left of this remnant between its selvedges", "20");
         if (Cloth.Stock.Count > 0 && Cloth.ArticleLength is not null) yield return new Problem(Field("articleLength"), Cloth.ArticleLength.Typed, 0, "remnants lie before cloth off the roll: enter a ready-made article that is there as a remnant, or what is bought as off the roll", "");
         if (Cloth.Spread == Spread.Single) yield break;
         if (Cloth.Stock.Count > 0) yield return new Problem(Field("spread"), "remnants", 0, "remnants are laid single: fold or tear the new cloth as a cloth of its own", "single");

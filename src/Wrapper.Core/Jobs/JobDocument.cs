@@ -118,7 +118,7 @@ public sealed record JobCloth(
     }
 }
 
-/// <summary>A remnant or part roll: its length and width as it lies, washed if it is to be, edge to edge; the width null for that of the cloth.</summary>
+/// <summary>A remnant or part roll: its usable length and width as it lies, washed if it is to be; the width null for that of the cloth.</summary>
 public sealed record JobRemnant(string Name, Entry Length, Entry? Width);
 
 /// <summary>A price, as typed, for lengths from <paramref name="From"/> on.</summary>

@@ -124,6 +124,17 @@ internal sealed class BottomLeft
         foreach (var (other, left, bottom) in laid)
         {
             if (left >= x + region.Width || left + other.Width <= x) continue;
+            if (region.Columns is not null || other.Columns is not null)
+            {
+                var own = region.Columns ?? (region.Cells.Length == 1 ? region.Cells : null);
+                var there = other.Columns ?? (other.Cells.Length == 1 ? other.Cells : null);
+                if (own is not null && there is not null)
+                {
+                    var (low, high) = Between(own, x, there, left);
+                    Forbid(low + bottom, high + bottom);
+                    continue;
+                }
+            }
             foreach (var own in region.Cells)
                 foreach (var cell in other.Cells)
                 {
@@ -140,6 +151,24 @@ internal sealed class BottomLeft
             if (y > limit) return long.MaxValue - region.Height;
         }
         return y;
+    }
+
+    // From where up to where the first columns may not begin, counted from where the others do, so that no column of theirs is in the way.
+    private static (long Low, long High) Between(Cell[] own, long x, Cell[] there, long left)
+    {
+        var (low, high) = (long.MaxValue, long.MinValue);
+        for (int a = 0, b = 0; a < own.Length && b < there.Length;)
+        {
+            var (ownRight, itsRight) = (own[a].Right + x, there[b].Right + left);
+            if (own[a].Left + x < itsRight && there[b].Left + left < ownRight)
+            {
+                low = Math.Min(low, there[b].Bottom - own[a].Top);
+                high = Math.Max(high, there[b].Top - own[a].Bottom);
+            }
+            if (ownRight <= itsRight) a++;
+            else b++;
+        }
+        return (low, high);
     }
 
     // Every stretch and article is squared where its repeat begins; on an article shorter than the phase there is no such place.

@@ -42,8 +42,12 @@ public static class LaySearch
 
     private static Func<Placed?>[] Round(LaySet table, LayCloth cloth, int seed, int round, long aim, CancellationToken stop)
     {
-        if (!cloth.IsPlain) return [.. Enumerable.Range(0, 4 << Math.Min(round, 6)).Select(n => (Func<Placed?>)(() => table.Shaken(seed + (1000 * round) + n, stop)))];
+        if (!cloth.IsPlain) return [.. Shaken(table, seed, round, stop)];
         var (width, steps, weight) = (60 << round, 2_000 << round, 5 + (round * 7 % 11));
-        return [() => table.Followed(width, stop, aim, weight), () => table.Exchanged(seed + (round * 31), rounds: 6, steps / Math.Max(1, table.Count / 20), stop)];
+        Func<Placed?>[] boxes = [() => table.Followed(width, stop, aim, weight), () => table.Exchanged(seed + (round * 31), rounds: 6, steps / Math.Max(1, table.Count / 20), stop)];
+        return table.IsRectangles ? boxes : [.. boxes, .. Shaken(table, seed, round, stop)];
     }
+
+    private static IEnumerable<Func<Placed?>> Shaken(LaySet table, int seed, int round, CancellationToken stop) =>
+        Enumerable.Range(0, 4 << Math.Min(round, 6)).Select(n => (Func<Placed?>)(() => table.Shaken(seed + (1000 * round) + n, stop)));
 }

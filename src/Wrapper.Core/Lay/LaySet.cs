@@ -49,7 +49,7 @@ internal sealed class LaySet
 
     private int Cells => ofKind.Sum(group => group.Key.Ways[0].Region.Cells.Length * group.Count());
 
-    private bool IsRectangles => kinds.All(kind => kind.IsRectangle);
+    public bool IsRectangles => kinds.All(kind => kind.IsRectangle);
 
     /// <summary>Lays by the outlines themselves, each in an order in which good ones are found; small pieces slip into the cut-outs of large ones.</summary>
     public IEnumerable<Func<Placed?>> Outlined(CancellationToken stop)

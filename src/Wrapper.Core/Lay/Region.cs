@@ -18,18 +18,28 @@ internal sealed class Region
 
     private const long Step = 20 * Length.TicksPerMillimetre;
 
+    // Regions of no more cells are compared cell by cell: they are straight, and may fit into each other to the count.
+    private const int Few = 8;
+
     private Region(Cell[] cells)
     {
         Cells = cells;
         Width = cells.Max(cell => cell.Right);
         Height = cells.Max(cell => cell.Top);
         Steps = [.. cells.Where(cell => cell.Top - cell.Bottom >= Step)];
+        Columns = cells.Length > Few ? Upright(cells) : null;
     }
 
     public Cell[] Cells { get; }
 
     /// <summary>Cells tall enough for others to nest beside them; the slivers of an arc are not.</summary>
     public Cell[] Steps { get; }
+
+    /// <summary>
+    /// The same cloth in upright columns from left to right, where it has many cells and each column is of one piece; else null. What two such regions forbid each other is then one stretch,
+    /// found in one walk along both.
+    /// </summary>
+    public Cell[]? Columns { get; }
 
     public long Width { get; }
 
@@ -48,6 +58,28 @@ internal sealed class Region
 
     /// <summary>Whether the other region is this one, but for the rounding of slants.</summary>
     public bool SameAs(Region other) => Cells.Length == other.Cells.Length && Cells.Zip(other.Cells).All(pair => Near(pair.First, pair.Second));
+
+    private static Cell[]? Upright(Cell[] cells)
+    {
+        long[] edges = [.. cells.SelectMany(cell => new[] { cell.Left, cell.Right }).Distinct().Order()];
+        var columns = new Cell[edges.Length - 1];
+        Cell[] upward = [.. cells.OrderBy(cell => cell.Bottom)];
+        for (var at = 0; at < columns.Length; at++)
+        {
+            var (left, right) = (edges[at], edges[at + 1]);
+            var (bottom, top) = (0L, -1L);
+            foreach (var cell in upward)
+            {
+                if (cell.Left > left || cell.Right < right) continue;
+                if (top < 0) (bottom, top) = (cell.Bottom, cell.Top);
+                else if (cell.Bottom > top) return null;
+                else top = Math.Max(top, cell.Top);
+            }
+            if (top < 0) return null;
+            columns[at] = new Cell(left, bottom, right, top);
+        }
+        return columns;
+    }
 
     private static bool Near(Cell a, Cell b)
     {

@@ -1,8 +1,12 @@
+using System.Text.Json;
+using Microsoft.AspNetCore.Http.Json;
+using Microsoft.Extensions.Options;
 using Wrapper.Core.Covers;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lay;
 using Wrapper.Core.Lengths;
 using Wrapper.Server.Views;
+using Wrapper.Store;
 
 namespace Wrapper.Server.Api;
 
@@ -32,11 +36,18 @@ public sealed record EnoughView(bool Fits, LengthView Have, LengthView Needed, L
         [.. enough.Choices.Select(saving => SavingView.Of(saving, job))]);
 }
 
+/// <summary>What another job has left of a cloth: to be entered as it stands in <paramref name="Remnant"/>.</summary>
+public sealed record OfferView(string Job, JobRemnant Remnant, LengthView Along, LengthView Across);
+
 /// <summary>Questions about one cloth of a job: which width, and whether what is there will do.</summary>
 internal static class ClothEndpoints
 {
     public static void Map(RouteGroupBuilder api)
     {
+        api.MapPost("/remnants", (WidthsRequest request, string? except, JobStore store, Drafting drafting, LayCache kept, IOptions<JsonOptions> json, CancellationToken superseded) =>
+                Refused(request.Job, request.Cloth) is { Count: > 0 } refused ? Problems.Fields(refused) : Results.Ok(Offers(request, except, store, drafting, kept, json.Value.SerializerOptions, superseded).ToList()))
+            .Produces<IEnumerable<OfferView>>().ProducesProblem(422).WithName("remnants").WithSummary("What the latest other jobs have left of a cloth of the same name that has been cut.");
+
         api.MapPost("/widths", (WidthsRequest request, Drafting drafting, LayCache kept, CancellationToken superseded) =>
                 Refused(request.Job, request.Cloth) is { Count: > 0 } refused ? Problems.Fields(refused)
                     : Results.Ok(Widths.Of(request.Job, request.Cloth, drafting, kept, superseded).Select(tried => WidthView.Of(tried, request.Job))))
@@ -52,6 +63,23 @@ internal static class ClothEndpoints
                     : Problems.Fields([new Problem("cloth", request.Cloth, 0, "this cloth is in doubt, or nothing is cut from it", "")]);
             })
             .Produces<EnoughView>().ProducesProblem(422).WithName("enough").WithSummary("Whether the cloth that is there will do: what fits, what does not, and which sizes made a little less would make it fit.");
+    }
+
+    // The latest jobs are looked through; more would keep a maker waiting.
+    private const int LatestJobs = 40;
+
+    // What was taken is known by its name, which says where it comes from.
+    private static IEnumerable<OfferView> Offers(WidthsRequest request, string? except, JobStore store, Drafting drafting, LayCache kept, JsonSerializerOptions json, CancellationToken superseded)
+    {
+        var name = request.Job.Cloths.First(cloth => cloth.Id == request.Cloth).Name;
+        var others = store.List(LatestJobs).Where(job => job.Id != except).Select(job => store.Find(job.Id)).OfType<StoredJob>().Select(job => JsonSerializer.Deserialize<JobDocument>(job.Document, json)!).ToList();
+        var taken = others.Append(request.Job).SelectMany(job => job.Cloths).SelectMany(cloth => cloth.Stock).Select(remnant => remnant.Name).ToHashSet();
+        return from job in others
+               from left in LeftOver.Of(job, name, drafting, kept, superseded)
+               let size = $"{LengthPrinter.Finished(left.Along, request.Job.Unit).Text} x {LengthPrinter.Finished(left.Across, request.Job.Unit).Text} {LengthPrinter.Word(request.Job.Unit)}"
+               let remnant = new JobRemnant($"{job.Name}, {size}", Entry.Of(left.Along, request.Job.Unit), Entry.Of(left.Across, request.Job.Unit))
+               where !taken.Contains(remnant.Name)
+               select new OfferView(job.Name, remnant, LengthView.Finished(left.Along, request.Job.Unit), LengthView.Finished(left.Across, request.Job.Unit));
     }
 
     private static List<Problem> Refused(JobDocument job, string cloth) =>

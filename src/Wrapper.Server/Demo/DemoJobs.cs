@@ -11,16 +11,17 @@ using Wrapper.Store;
 namespace Wrapper.Server.Demo;
 
 /// <summary>The demo data: workroom Heron Loft at work on Ferncliff Observatory Lodge, the barge Marigold and the Mill Lane Reading Room.</summary>
-internal static class DemoJobs
+public static class DemoJobs
 {
     /// <summary>Puts the demo jobs into <paramref name="store"/>; those that are there already stay as they are.</summary>
-    public static void Seed(JobStore store)
+    internal static void Seed(JobStore store)
     {
         foreach (var (id, job) in Jobs())
             store.Create(id, new Change("demo", JsonSerializer.Serialize(job, JsonSerializerOptions.Web), job.Name, job.Customer));
     }
 
-    private static IEnumerable<(string Id, JobDocument Job)> Jobs()
+    /// <summary>The demo jobs by their ids, the oldest first.</summary>
+    public static IEnumerable<(string Id, JobDocument Job)> Jobs()
     {
         yield return ("demo-tables", DemoTables.Job());
         yield return ("demo-bunks", DemoBeds.Job());

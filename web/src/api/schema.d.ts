@@ -208,6 +208,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/remnants": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What the latest other jobs have left of a cloth of the same name that has been cut. */
+        post: operations["remnants"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/widths": {
         parameters: {
             query?: never;
@@ -700,7 +717,7 @@ export interface components {
             from: components["schemas"]["Entry"];
             price: string;
         };
-        /** @description A remnant or part roll: its length and width as it lies, washed if it is to be, edge to edge; the width null for that of the cloth. */
+        /** @description A remnant or part roll: its usable length and width as it lies, washed if it is to be; the width null for that of the cloth. */
         JobRemnant: {
             name: string;
             length: components["schemas"]["Entry"];
@@ -866,6 +883,13 @@ export interface components {
             note: string;
             length: null | components["schemas"]["LengthView"];
             working: string[];
+        };
+        /** @description What another job has left of a cloth: to be entered as it stands in Remnant. */
+        OfferView: {
+            job: string;
+            remnant: components["schemas"]["JobRemnant"];
+            along: components["schemas"]["LengthView"];
+            across: components["schemas"]["LengthView"];
         };
         /** @description One answer to a choice, and when to take it. */
         Option: {
@@ -1517,6 +1541,41 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    remnants: {
+        parameters: {
+            query?: {
+                except?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WidthsRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OfferView"][];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
             };
         };
     };

@@ -24,6 +24,7 @@ internal static class Cord
             Choice.OfLength("cordJoin", "Cord to join the ends, each ring", Group, Length.Inches(3), 75).When(key, corded),
             Choice.Of("strips", "Covering strips", Group,
                 new Option("bias", "On the bias", "Goes round corners without puckers; cut at 45° across a block."),
+                new Option("slanted", "On the bias, one by one", "Each strip is laid by itself, wherever there is room at 45°: less waste, more joins to keep in order."),
                 new Option("across", "Across the cloth", "Less waste; for straight runs and cloth that gives a little.")).When(key, corded),
             Choice.OfLength("blockWidth", "Strips cut across", Group, Length.Inches(36), 900, new LengthLimits(Length.Inches(6), Length.Inches(120), "36", "90")).When(key, corded) with { Note = "The width of the block that the strips are cut from, or their length when cut across." },
             Choice.OfLength("stripJoin", "Allowance where strips join", Group, Length.Inches(0, 1, 4), 6, new LengthLimits(Length.Zero, Length.Inches(2), "1/4", "0.6")).When(key, corded),
@@ -53,16 +54,18 @@ internal static class Cord
         var strip = (diameter.TimesPi() + (2 * reading.Allowance("s"))).UpTo(Length.Inches(0, 1, 8)).As("strip width", "width of the covering strip");
         var across = Working.Of("a", "width cut across", reading.Choice("blockWidth"));
         var join = new Allowance("j'", AllowanceRole.Join, reading.Choice("stripJoin"));
-        return reading.Chosen("strips", "bias") ? Bias(cord, strip, across, join) : Straight(cord, strip, across, join);
+        return reading.Option("strips") switch
+        {
+            "bias" => Bias(cord, strip, across, join),
+            "slanted" => Slanted(cord, strip, across, join),
+            _ => Straight(cord, strip, across, join),
+        };
     }
 
     // A strip cut at 45° across a is a√2 long and each join, on the straight grain, takes 2√2 j' of it.
     private static Piece Bias(Working cord, Working strip, Working across, Working join)
     {
-        var each = (across - (2 * join)).TimesRoot2();
-        var ends = (2 * join).TimesRoot2();
-        var count = Strips(cord.Value - ends.Value, each.Value);
-        var slant = strip.TimesRoot2();
+        var (each, ends, slant, count) = OnBias(cord, strip, across, join);
         var block = across + (count * slant);
         var (w, h) = (across.Value, block.Value);
         return Raw("cord-block", "cord covering, bias block", 1, across, block) with
@@ -77,6 +80,32 @@ internal static class Cord
             ],
             Note = $"{count} strips at 45° across the block",
         };
+    }
+
+    // The same strips as parallelograms, ends on the straight grain: a quarter turned they lie at 45° too.
+    private static Piece Slanted(Working cord, Working strip, Working across, Working join)
+    {
+        var (each, ends, slant, count) = OnBias(cord, strip, across, join);
+        var (w, h) = (across.Value, slant.Value);
+        return Raw("cord-slant", "cord covering, bias strip", count, across, slant) with
+        {
+            Shape = d => new Outline([new("lower", new(Length.Zero, Length.Zero)), new("right", new(d["width"], d["width"])), new("upper", new(d["width"], d["width"] + d["height"])), new("left", new(Length.Zero, d["height"]))]),
+            Sizes =
+            [
+                new("width", SizeKind.Cut, across, new(Length.Zero, Length.Zero), new(w, Length.Zero)),
+                new("height", SizeKind.Cut, across + slant, new(Length.Zero, Length.Zero), new(Length.Zero, w + h)),
+                new("end, up the straight grain", SizeKind.Cut, slant, new(Length.Zero, Length.Zero), new(Length.Zero, h)),
+                new("strip width", SizeKind.Cut, strip, new(Length.Zero, Length.Zero), new(Length.Zero, h)),
+                new("strips when joined", SizeKind.Finished, (count * each) + ends, new(Length.Zero, h), new(w, h + w)),
+            ],
+        };
+    }
+
+    private static (Working Each, Working Ends, Working Slant, int Count) OnBias(Working cord, Working strip, Working across, Working join)
+    {
+        var each = (across - (2 * join)).TimesRoot2();
+        var ends = (2 * join).TimesRoot2();
+        return (each, ends, strip.TimesRoot2(), Strips(cord.Value - ends.Value, each.Value));
     }
 
     private static Piece Straight(Working cord, Working strip, Working across, Working join)

@@ -1,0 +1,25 @@
+using Wrapper.Core.Covers;
+using Wrapper.Core.Lay;
+using Wrapper.Core.Lengths;
+
+namespace Wrapper.Core.Jobs;
+
+/// <summary>What is left of the cloths of a job that have been cut, to be offered to others (handbook §10).</summary>
+public static class LeftOver
+{
+    /// <summary>The remnants of the job's cloths of this name, whatever its case, from which every piece has been cut; as far as they were bought.</summary>
+    public static IReadOnlyList<Flaw> Of(JobDocument job, string cloth, Drafting drafting, LayCache? kept = null, CancellationToken superseded = default)
+    {
+        bool Wanted(JobCloth each) => each.Cut.Count > 0 && string.Equals(each.Name.Trim(), cloth.Trim(), StringComparison.OrdinalIgnoreCase);
+        if (!job.Cloths.Any(Wanted)) return [];
+        return [.. Planning.Of(job, drafting, lay: true, kept, superseded).Cloths.Where(plan => Wanted(plan.Reading.Cloth)).SelectMany(Remaining)];
+    }
+
+    private static IReadOnlyList<Flaw> Remaining(ClothPlan plan)
+    {
+        var cut = plan.Reading.Cloth.Cut.Select(each => each.Piece).ToHashSet();
+        if (plan is not { Lay: { } lay, Buying: { } buying } || !plan.Pieces.All(piece => cut.Contains(piece.Id))) return [];
+        var length = Length.Max(lay.Best.Length, lay.Stock + plan.Reading.AfterWashing(buying.Bought));
+        return Remnants.Of(lay.Best, plan.Pieces.ToDictionary(piece => piece.Id), plan.ForLay, length);
+    }
+}
