@@ -94,6 +94,26 @@ public class MatchTests
         Assert.Equal(0, (At(narrow, "i0/panel/3").X - At(narrow, "i0/panel/1").X - Length.Inches(6)).Ticks % Length.Inches(7).Ticks);
     }
 
+    // A duvet face of three widths: each side's print runs on from the centre, its stitched edge where the centre's is, as high up as that. Stitch lines are read off the pattern.
+    [Fact]
+    public void The_print_runs_on_over_joined_widths()
+    {
+        var item = Items.Read("duvet-cover", JobUnit.Inch, "W=80 | L=60") with { Matches = new Dictionary<string, Match>() };
+        var plan = Plan(Print("54"), item);
+        foreach (var match in plan.Matches.Where(match => match.Match == Match.Follows))
+        {
+            var (side, centre) = (match.Piece, match.Leader!);
+            var (sideAt, centreAt) = (At(plan, $"i0/{side.Key}/1"), At(plan, $"i0/{centre.Key}/1"));
+            (Length Left, Length Right, Length Bottom) Lines(Wrapper.Core.Patterns.Piece piece, Placement at) =>
+                (piece.Cut.Bounds(), piece.Stitch.Bounds()) is var (cut, stitch) ? (at.X + (stitch.Left - cut.Left), at.X + (stitch.Right - cut.Left), at.Y + (stitch.Bottom - cut.Bottom)) : default;
+            var (one, other) = (Lines(side, sideAt), Lines(centre, centreAt));
+            var off = new[] { one.Left - other.Right, one.Right - other.Left }.Count(gap => gap.Ticks % Length.Inches(10).Ticks == 0);
+            Assert.True(off > 0, $"{side.Key} does not run on from {centre.Key}");
+            Assert.Equal(0, (one.Bottom - other.Bottom).Ticks % Length.Inches(12).Ticks);
+        }
+        Assert.Equal(4, plan.Matches.Count(match => match.Match == Match.Follows)); // two sides of each face
+    }
+
     // Stripes of 7 up the roll: the boxing front stands 15 1/2 to the left of its panel or whole stripes off; along the roll nothing is asked, and nothing is bought to start.
     [Fact]
     public void Stripes_are_matched_across_only()

@@ -16,6 +16,9 @@ const shots = [
   ['lay-seats', '/jobs/demo-reading-room/lay', 'day'],
   ['lay-beds', '/jobs/demo-bunks/lay', 'day'],
   ['lay-repeat', '/jobs/demo-lodge-seats/lay', 'day'],
+  ['lay-stripe', '/jobs/demo-marigold/lay', 'day'],
+  ['lay-motif', '/jobs/demo-tables/lay', 'day'],
+  ['lay-stock', '/jobs/demo-tables/lay', 'day'],
   ['buy-beds', '/jobs/demo-bunks/buy', 'day'],
   ['pieces-cap', '/jobs/demo-tables/pieces', 'day', /Pressing table/],
   ['measure-dim', '/jobs/demo-marigold/measure', 'dim'],
@@ -33,6 +36,8 @@ for (const [name, path, light, item] of shots as readonly (readonly [string, str
       await expect(page.getByRole('button', { name: /^Make it/ }).first()).toBeVisible()
       await page.getByRole('region', { name: 'Less cloth' }).scrollIntoViewIfNeeded()
     }
+    if (name === 'lay-motif') await page.getByRole('region', { name: 'Pewter damask', exact: true }).evaluate((cloth) => cloth.scrollIntoView())
+    if (name === 'lay-stock') await page.getByRole('region', { name: 'Unbleached twill', exact: true }).evaluate((cloth) => cloth.scrollIntoView())
     if (name === 'lay-repeat') await page.getByRole('region', { name: 'Star-chart cotton', exact: true }).locator('.facts').scrollIntoViewIfNeeded()
     await page.evaluate(() => document.fonts.ready)
     await page.waitForTimeout(800)

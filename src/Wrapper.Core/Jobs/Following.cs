@@ -3,14 +3,15 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Jobs;
 
-/// <summary>Which larger piece a piece hangs from, read off the seams, so that its print can run on from there (handbook §10).</summary>
+/// <summary>Which larger piece a piece is sewn to without being turned, read off the seams, so that its print can run on from there (handbook §10).</summary>
 internal static class Following
 {
     private const double Straight = 0.999;
 
     /// <summary>
-    /// The larger piece whose lower edge (its front) is sewn to an upper edge of <paramref name="piece"/>, along the longest such seam, with its instance and one point of that seam on
-    /// either; null where there is none. Laid as they are drawn, the print runs over the seam when those two points lie at the same place of the repeat.
+    /// The larger piece of which a straight edge is sewn to one of <paramref name="piece"/> that runs the other way (the panel's front to the boxing's upper edge, one width's right side to the next one's left), along
+    /// the longest such seam, with its instance and one point of that seam on either; null where there is none. Laid as they are drawn, the print runs over the seam when those two points lie at the same
+    /// place of the repeat.
     /// </summary>
     public static (Piece Leader, int Instance, Point Own, Point Theirs)? Of(Pattern pattern, Piece piece)
     {
@@ -19,12 +20,12 @@ internal static class Following
         var area = piece.Cut.AreaSquareMetres();
         foreach (var seam in pattern.Seams.Where(seam => seam.Kind is SeamKind.Join or SeamKind.Zip))
             foreach (var (mine, others) in new[] { (seam.Left, seam.Right), (seam.Right, seam.Left) })
-                foreach (var (own, ownStart, ownEnd) in Stretches(pattern, mine).Where(run => run.Run.Piece == piece.Key && run.Run.Instance == 1 && Runs(piece, run.Run, -1)))
+                foreach (var (own, ownStart, ownEnd) in Stretches(pattern, mine).Where(run => run.Run.Piece == piece.Key && run.Run.Instance == 1))
                     foreach (var (run, start, end) in Stretches(pattern, others).Where(run => run.Run.Piece != piece.Key))
                     {
                         var leader = pattern.Piece(run.Piece);
                         var (from, to) = (Length.Max(ownStart, start), Length.Min(ownEnd, end));
-                        if (to - from <= longest || leader.Cut.AreaSquareMetres() <= area || !Runs(leader, run, 1)) continue;
+                        if (to - from <= longest || leader.Cut.AreaSquareMetres() <= area || !Opposite(piece.Stitch.Curve(own.Edge), leader.Stitch.Curve(run.Edge))) continue;
                         longest = to - from;
                         // Sewn edges run against each other: what is first on one is last on the other.
                         var along = (own.From ?? Length.Zero) + (ownEnd - from);
@@ -39,6 +40,5 @@ internal static class Following
         foreach (var run in runs) yield return (run, at, at += pattern.LengthOf(run));
     }
 
-    // Whether an edge is straight and runs to the right (1) or to the left (-1).
-    private static bool Runs(Piece piece, Run run, int way) => piece.Stitch.Curve(run.Edge) is { Radius: null } curve && way * curve.Direction(0).X > Straight;
+    private static bool Opposite(Curve own, Curve other) => own.Radius is null && other.Radius is null && own.Direction(0).Dot(other.Direction(0)) < -Straight;
 }

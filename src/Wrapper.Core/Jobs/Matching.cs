@@ -54,14 +54,18 @@ internal sealed class Matching
     }
 
     /// <summary>The pieces of one cloth with their origins, and its repeat begun where the largest of them is cut from the squared end.</summary>
-    public static (List<LayPiece> Pieces, Repeat? Repeat) Apply(IReadOnlyList<CutPiece> cut, Repeat? repeat)
+    public static (List<LayPiece> Pieces, Repeat? Repeat) Apply(IReadOnlyList<CutPiece> cut, LayCloth cloth)
     {
-        if (repeat is null) return ([.. cut.Select(each => each.Lay)], null);
+        if (cloth.Repeat is not { } repeat) return ([.. cut.Select(each => each.Lay)], null);
         var matching = new Matching(cut);
-        List<LayPiece> pieces = [.. cut.Select(matching.Matched)];
+        List<LayPiece> pieces = [.. cut.Select(each => Fitting(each, matching.Matched(each), cloth))];
         var first = pieces.Where(piece => piece.Origin is not null).MaxBy(piece => piece.Cut.AreaSquareMetres());
         return (pieces, first is null ? repeat : repeat with { From = Grid.Beginning(first, repeat) });
     }
+
+    // What nobody asked to run on, and cannot between these selvedges, starts at the same place as its like.
+    private static LayPiece Fitting(CutPiece cut, LayPiece matched, LayCloth cloth) =>
+        matched.Origin is not null && !cut.Item.Item.Matches.ContainsKey(cut.Piece.Key) && !cut.Item.Item.InLine && Kind.Of(matched, cloth.WithGap()).IsUnmatched ? cut.Lay.AtSamePlace() : matched;
 
     private LayPiece Matched(CutPiece cut)
     {

@@ -64,7 +64,7 @@ public static class Planning
         {
             // New cloth, whatever remnants there are.
             var cloth = new ClothReading(job.Cloths.First(cloth => cloth.Id == cut.Key) with { Stock = [] }, job.Unit);
-            var (pieces, repeat) = Matching.Apply([.. cut], cloth.ForLay.Repeat);
+            var (pieces, repeat) = Matching.Apply([.. cut], cloth.ForLay);
             if (!cloth.CanBeLaid || LayTable.Of(pieces, cloth.ForLay with { Repeat = repeat }, superseded) is not { Misfits.Count: 0 } lay) return null;
             sum += lay.Length;
         }
@@ -99,7 +99,7 @@ public static class Planning
     {
         var reading = new ClothReading(cloth, job.Unit);
         var cut = (from item in items from piece in PiecesOf(item) where ClothOf(item.Item, piece.Lay.Role, job) == cloth.Id select piece).Take(MostPieces + 1).ToList();
-        var (pieces, repeat) = Matching.Apply(cut, reading.CanBeLaid ? reading.ForLay.Repeat : null);
+        var (pieces, repeat) = Matching.Apply(cut, reading.CanBeLaid ? reading.ForLay : reading.ForLay with { Repeat = null });
         var onTable = reading.ForLay with { Repeat = repeat ?? reading.ForLay.Repeat };
         if (pieces.Count > MostPieces)
             reading.Problems.Add(new Problem($"cloths.{cloth.Id}.pieces", $"over {MostPieces}", 0, $"more than {MostPieces} pieces are cut from this cloth: lower the quantities, or make several jobs of it", $"{MostPieces}"));

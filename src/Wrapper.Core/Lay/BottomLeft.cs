@@ -143,11 +143,11 @@ internal sealed class BottomLeft
                 }
         }
         Array.Sort(from, to, 0, count);
-        var y = OnGrid(0, step, phase);
+        var y = Grid.UpTo(0, step, phase, cloth);
         for (var at = 0; at < count; at++)
         {
             if (from[at] >= y) break;
-            if (to[at] > y) y = OnGrid(to[at], step, phase);
+            if (to[at] > y) y = Grid.UpTo(to[at], step, phase, cloth);
             if (y > limit) return long.MaxValue - region.Height;
         }
         return y;
@@ -169,19 +169,5 @@ internal sealed class BottomLeft
             else b++;
         }
         return (low, high);
-    }
-
-    // Every stretch and article is squared where its repeat begins; on an article shorter than the phase there is no such place.
-    private long OnGrid(long y, long step, long phase)
-    {
-        while (step > 0)
-        {
-            var start = cloth.StretchAt(new Length(y)).Start.Ticks;
-            if (cloth.Article is { } one && phase >= one.Ticks) return long.MaxValue / 2;
-            y = start + Grid.UpTo(y - start, step, phase);
-            if (cloth.StretchAt(new Length(y)).Start.Ticks is var next && next == start) break;
-            y = next;
-        }
-        return y;
     }
 }

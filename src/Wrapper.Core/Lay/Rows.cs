@@ -37,12 +37,10 @@ internal static class Rows
     // A row that would reach over the end of an article begins with the next one, whose repeat begins anew.
     private static long Start(long y, long height, LayCloth cloth, long along, long phase)
     {
-        for (; ; )
+        for (; ; y = cloth.StretchAt(new Length(y)).Start.Ticks + cloth.Article!.Value.Ticks)
         {
-            var start = cloth.StretchAt(new Length(y)).Start.Ticks;
-            var at = start + Grid.UpTo(y - start, along, phase);
-            if (cloth.Article is not { } one || at + height <= start + one.Ticks) return at;
-            y = start + one.Ticks;
+            y = Grid.UpTo(y, along, phase, cloth);
+            if (cloth.Article is not { } one || y + height <= cloth.StretchAt(new Length(y)).Start.Ticks + one.Ticks) return y;
         }
     }
 

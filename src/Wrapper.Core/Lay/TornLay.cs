@@ -11,11 +11,10 @@ internal static class TornLay
     // Orders tried beside the plain ones: each longer or shorter by a quarter at most.
     private const int Shaken = 200, MostOrdered = 400;
 
-    private sealed class Strip(long start, long phase)
+    private sealed class Strip(long start)
     {
         public List<(LayPiece Piece, Way Way, long X)> Laid { get; } = [];
         public long Start => start;
-        public long Phase => phase;
         public long Height, Right;
     }
 
@@ -52,23 +51,35 @@ internal static class TornLay
         var end = 0L;
         foreach (var (piece, kind) in order)
         {
-            // Into the strip that it makes the least longer, the fullest of those; else a strip of its own.
-            var (at, way, x, more) = (from strip in strips from each in kind.Ways let place = Place(strip, kind, each, cloth) where place >= 0 && (strip == strips[^1] || each.Region.Height <= strip.Height)
-                                      select (strip, each, place, Math.Max(0, each.Region.Height - strip.Height))).OrderBy(choice => choice.Item4).ThenBy(choice => cloth.Usable.Ticks - choice.place - choice.each.Region.Width).FirstOrDefault();
-            if (at is null || (more > 0 && Above(at.Start, at.Height + more, cloth) is not null))
+            // Into the strip that it makes the least longer (only the last one still can be), the fullest of those; else a strip of its own.
+            var choices =
+                from strip in strips
+                from each in kind.Ways
+                let place = Place(strip, kind, each, cloth)
+                let longer = Math.Max(0, each.Region.Height - strip.Height)
+                where place >= 0 && (longer == 0 || (strip == strips[^1] && Above(strip.Start, each.Region.Height, cloth) is null))
+                orderby longer, cloth.Usable.Ticks - place - each.Region.Width
+                select (Strip: strip, Way: each, X: place);
+            var (at, way, x) = choices.FirstOrDefault();
+            if (at is null)
             {
                 way = kind.Ways.MinBy(each => (each.Region.Height, each.Region.Width));
                 x = kind.IsMatched ? Grid.First(cloth.Repeat!.Across.Ticks, way.OriginX) : 0;
-                var phase = kind.IsMatched ? Grid.Phase(cloth.Repeat!, way, x) : 0;
-                var start = kind.IsMatched ? Grid.UpTo(end, cloth.Repeat!.Along.Ticks, phase) : end;
-                while (Above(start, way.Region.Height, cloth) is { } above) start = kind.IsMatched ? Grid.UpTo(above, cloth.Repeat!.Along.Ticks, phase) : above;
-                strips.Add(at = new Strip(start, phase));
+                strips.Add(at = new Strip(Start(end, kind, way, x, cloth)));
             }
             at.Laid.Add((piece, way, x));
             (at.Height, at.Right) = (Math.Max(at.Height, way.Region.Height), x + way.Region.Width);
             end = Math.Max(end, at.Start + at.Height);
         }
         return new Placed([.. strips.SelectMany(strip => strip.Laid.Select(laid => new Placement(laid.Piece.Id, laid.Way.Turns, new Length(laid.X), new Length(strip.Start))))], new Length(end));
+    }
+
+    private static long Start(long y, Kind kind, Way way, long x, LayCloth cloth)
+    {
+        long OnGrid(long from) => kind.IsMatched ? Grid.UpTo(from, cloth.Repeat!.Along.Ticks, Grid.Phase(cloth.Repeat, way, x), cloth) : from;
+        y = OnGrid(y);
+        while (Above(y, way.Region.Height, cloth) is { } above) y = OnGrid(above);
+        return y;
     }
 
     // Where it goes beside what lies in the strip; -1 where it does not.
@@ -78,7 +89,7 @@ internal static class TornLay
         if (kind.IsMatched)
         {
             x = Grid.UpTo(x, cloth.Repeat!.Across.Ticks, -way.OriginX);
-            if (Grid.UpTo(strip.Start, cloth.Repeat.Along.Ticks, Grid.Phase(cloth.Repeat, way, x)) != strip.Start) return -1;
+            if (Grid.UpTo(strip.Start, cloth.Repeat.Along.Ticks, Grid.Phase(cloth.Repeat, way, x), cloth) != strip.Start) return -1;
         }
         return x + way.Region.Width <= cloth.Usable.Ticks ? x : -1;
     }

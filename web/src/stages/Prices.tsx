@@ -13,7 +13,7 @@ export function Prices({ cloth, planned, edit }: ClothGroup) {
       {cloth.prices.map((price, at) => (
         <fieldset key={at} className="cloth-fields" aria-label={`Other price ${at + 1}`}>
           <ClothEntry cloth={cloth} planned={planned} name={`prices.${at}.from`} label="From" unit="" entry={price.from} write={(from, step) => change(at, { ...price, from }, step)} />
-          <ClothEntry cloth={cloth} planned={planned} name={`prices.${at}.price`} label="price" unit={job.document.currency} entry={{ typed: price.price, unit: job.document.unit }} write={({ typed }, step) => change(at, { ...price, price: typed }, step)} />
+          <ClothEntry cloth={cloth} planned={planned} name={`prices.${at}.price`} label="Its price" unit={job.document.currency} entry={{ typed: price.price, unit: job.document.unit }} write={({ typed }, step) => change(at, { ...price, price: typed }, step)} />
           <Button onClick={() => edit({ prices: cloth.prices.filter((_, n) => n !== at) })}>Take away</Button>
         </fieldset>
       ))}
