@@ -16,8 +16,13 @@ internal static class LowerBound
         var usable = cloth.Usable.Ticks;
         var stock = cloth.Stretches.Sum(stretch => (double)stretch.Length.Ticks * stretch.Usable.Ticks);
         var area = kinds.Sum(kind => kind.Area);
-        // What the remnants do not hold lies behind them; where they may hold all, nothing is said.
-        if (stock > 0) return area > stock ? cloth.Stock.Ticks + (long)Math.Floor((area - stock) / usable) : 0;
+        if (stock > 0)
+        {
+            // Behind the remnants lies what their area cannot hold, and what goes on none of them; where they may hold all, nothing is said.
+            List<Kind> behind = [.. kinds.Where(kind => !kind.Ways.Any(way => cloth.Stretches.Any(stretch => way.Region.Width <= stretch.Usable.Ticks && way.Region.Height <= stretch.Length.Ticks)))];
+            var over = Math.Max((long)Math.Floor((area - stock) / usable), Of(behind, cloth with { Stretches = [] }));
+            return over > 0 ? cloth.Stock.Ticks + over : 0;
+        }
         var bound = Math.Max((long)Math.Floor(area / usable), kinds.Max(kind => kind.Ways.Min(way => way.Region.Height)));
         // A notched piece may let another reach into its cut-outs: only plain rectangles count.
         var rectangles = kinds.Where(kind => kind.IsRectangle).ToList();
