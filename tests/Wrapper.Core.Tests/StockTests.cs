@@ -13,6 +13,19 @@ public class StockTests
 
     private static LayPiece Square(int n, int side) => new($"p{n}", "i", "p", $"1{(char)('a' + n)}", Outline.Rectangle(Length.Inches(side), Length.Inches(side)), Grain.Along);
 
+    // A pin on the roll keeps its place from the roll's own end when a remnant comes before it; a pin on a remnant is counted back from there.
+    [Fact]
+    public void Pins_stay_when_a_remnant_is_added()
+    {
+        var job = Panels(LayTests.Cloth("54", false) with { Pins = [new JobPin("i1/panel/1", 0, Length.Inches(20).Ticks, Length.Inches(12).Ticks)] });
+        Placement Panel(JobCloth cloth) => Planning.Of(job with { Cloths = [cloth] }, Items.Drafting, lay: true).Cloths[0].Lay!.Best.Placements.Single(at => at.Id == "i1/panel/1");
+        Assert.Equal(Length.Inches(12), Panel(job.Cloths[0]).Y);
+        var stocked = job.Cloths[0] with { Stock = [new("", In("35"), null)] };
+        Assert.Equal(Length.Inches(47), Panel(stocked).Y);
+        Assert.Equal(job.Cloths[0].Pins[0], JobPin.Of(Panel(stocked), new ClothReading(stocked, JobUnit.Inch).ForLay));
+        Assert.Equal(Length.Inches(5), Panel(stocked with { Pins = [job.Cloths[0].Pins[0] with { Y = Length.Inches(-30).Ticks }] }).Y);
+    }
+
     // Squares of 30 on 53 in. A remnant of 31 x 40 takes one, the other is bought; one of 25 takes none; one of 70 takes both, and nothing is bought. Shortest possible: what its area cannot hold, or what does not go on it.
     [Theory]
     [InlineData(2, 31, 40, 30, 10.566)] // (1800 - 31 x 40) / 53
@@ -62,6 +75,7 @@ public class StockTests
         Assert.Equal(((decimal)cheaper, (decimal)thenCosts), buying.Cheaper is { } other ? (Items.Inches(other.Bought), other.Cost) : (0, 0));
         Assert.Equal(buying.Bought, buying.Needed + buying.ForSkew + buying.Margin + buying.LeftOver);
         Assert.Equal(least.Length > 0 && bought == 36, buying.IsLeastCut);
+        Assert.Equal(skew == "3/4", cloth.IsSkewed);
     }
 
     // Panel and facing of 30 x 30 one behind the other: 60 in. On the table lie 60 less 1 1/2 for squaring: 1 1/2 are missing, one piece lies beyond. Measured 62 wide and railroaded they go side by side.
@@ -84,6 +98,7 @@ public class StockTests
     [InlineData("stock.0.length", "a bit", "no number")]
     [InlineData("prices.0.price", "much", "a price is needed")]
     [InlineData("spread", "folded", "laid single")]
+    [InlineData("repeatAcross", "", "half-drop needs the repeat across")]
     public void What_cannot_be_is_told_with_its_field(string field, string typed, string reason)
     {
         var plain = LayTests.Cloth("54", false);
@@ -92,6 +107,7 @@ public class StockTests
             "squaring" => plain with { MeasuredLength = In("60"), Squaring = In(typed) },
             "stock.0.width" => plain with { Stock = [new("", In("20"), In(typed))] },
             "stock.0.length" => plain with { Stock = [new("", In(typed), null)] },
+            "repeatAcross" => plain with { RepeatAlong = In("12"), RepeatAcross = In(typed), HalfDrop = true },
             "prices.0.price" => plain with { Prices = [new(In("3 yd"), typed)] },
             _ => plain with { Stock = [new("", In("20"), null)], Spread = Spread.Folded },
         };

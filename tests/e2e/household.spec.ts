@@ -55,6 +55,7 @@ test('a ready-made towel: its size, what is cut off, and how many', async ({ pag
   await field(page, '.articleLength').fill('60')
   // wrap 31 1/16 x 33, both ends 17 x 7 1/8: one is enough
   await expect(page.getByTestId('to-buy')).toHaveText('1 ready-made')
+  await page.getByText('Repeat, gap, flaws').first().click()
   await field(page, '.shrinksAlong').fill('26')
   await expect(page.getByRole('alert').first()).toContainText('from 0 to 25')
   await field(page, '.shrinksAlong').fill('')

@@ -166,12 +166,22 @@ test('a motif sits in the middle of its panel, stripes across only, or the cloth
   await field(page, '.motifAcross').fill('2')
   await expect(page.getByRole('button', { name: /^1a, .* (7|17) in from the selvedge/ })).toBeVisible()
   await expect(page.locator('.repeat circle').first()).toBeAttached()
+  // By keyboard it moves by a whole repeat up the roll, and stays where it is put.
+  await page.getByRole('button', { name: /^1a, 0 in from the end/ }).focus()
+  await page.keyboard.press('ArrowRight')
+  await expect(page.getByRole('button', { name: /^1a, 12 in from the end.*pinned/ })).toBeVisible()
+  await page.keyboard.press('Escape')
+  await page.getByRole('button', { name: 'Unpin the piece' }).click()
   await field(page, '.width').fill('37')
   await expect(page.getByRole('alert').filter({ hasText: 'cannot lie at its place of the repeat' })).toBeVisible()
   await field(page, '.width').fill('54')
   await choose(page, '1a panel matches', 'need not match')
   await expect(page.locator('.repeat circle')).toHaveCount(0)
+  await page.getByRole('checkbox', { name: /^In line/ }).check()
   await saved(page)
+  await page.reload()
+  await page.getByText('How pieces match').click()
+  await expect(page.getByRole('checkbox', { name: /^In line/ })).toBeChecked()
 })
 
 test('remnants are used first; the cloth on the table is measured, and too little is told', async ({ page }) => {
@@ -199,6 +209,14 @@ test('remnants are used first; the cloth on the table is measured, and too littl
   await field(page, '.leastCut').fill('2 yd')
   await expect(page.getByRole('row', { name: /The least the shop cuts/ })).toContainText('2.00 yd')
   await expect(page.getByTestId(/^bought-/)).toContainText('2.00 yd')
+  // 2 yd at 20 are 40; from 3 yd on at 5 they are 15.
+  await field(page, '.price').fill('20')
+  await page.getByRole('button', { name: 'Another price from a length on' }).click()
+  await field(page, '.prices.0.from').fill('3 yd')
+  await field(page, '.prices.0.price').fill('five')
+  await expect(page.getByRole('alert')).toContainText('a price is needed')
+  await field(page, '.prices.0.price').fill('5')
+  await expect(page.getByText('3.00 yd would cost less')).toContainText('15.00')
   await saved(page)
 })
 

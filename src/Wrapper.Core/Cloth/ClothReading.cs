@@ -103,6 +103,9 @@ public sealed partial class ClothReading
     /// <summary>How far the print is off square from selvedge to selvedge.</summary>
     public Length Skew { get; }
 
+    /// <summary>Whether that is over 1/2 in, and so to be told (handbook §10).</summary>
+    public bool IsSkewed => Skew > Length.Inches(0, 1, 2);
+
     /// <summary>How much of it lies on the table, squared; null where that was not measured.</summary>
     public Length? RollEnd { get; }
 
@@ -166,6 +169,7 @@ public sealed partial class ClothReading
     private IEnumerable<Problem> Unfit()
     {
         if (Cloth.Stock.Count > 0 && Cloth.ArticleLength is not null) yield return new Problem(Field("articleLength"), Cloth.ArticleLength.Typed, 0, "remnants lie before cloth off the roll: enter a ready-made article that is there as a remnant, or what is bought as off the roll", "");
+        if (Cloth.HalfDrop && ForLay.Repeat is { Across.IsPositive: false }) yield return new Problem(Field("repeatAcross"), Cloth.RepeatAcross?.Typed ?? "", 0, "half-drop needs the repeat across too: where the print stands half a repeat higher, often half the width", "27");
         if (Cloth.Spread == Spread.Single) yield break;
         if (Cloth.Stock.Count > 0) yield return new Problem(Field("spread"), "remnants", 0, "remnants are laid single: fold or tear the new cloth as a cloth of its own", "single");
         if (Cloth.Spread == Spread.Folded && ForLay.Repeat is not null) yield return new Problem(Field("spread"), "a repeat", 0, "the under layer of folded cloth cannot be matched to a repeat: lay it single", "single");

@@ -129,9 +129,16 @@ public sealed record JobFlaw(Entry FromEnd, Entry FromSelvedge, Entry Along, Ent
 
 /// <summary>
 /// A piece that stays where it was put: its identity <c>item/piece/instance</c>, quarter turns to the left, and where its box begins, in counts of 1/3840 mm from the
-/// first selvedge and from the squared end.
+/// first selvedge and from the squared end of what is bought: less than nothing on a remnant, which lies before it.
 /// </summary>
-public sealed record JobPin(string Piece, int Turns, long X, long Y);
+public sealed record JobPin(string Piece, int Turns, long X, long Y)
+{
+    /// <summary>The pin that keeps a piece at <paramref name="place"/> of a lay on <paramref name="cloth"/>.</summary>
+    public static JobPin Of(Placement place, LayCloth cloth) => new(place.Id, place.Turns, place.X.Ticks, (place.Y - cloth.Stock).Ticks);
+
+    /// <summary>Where that is in a lay on <paramref name="cloth"/>.</summary>
+    internal Placement On(LayCloth cloth) => new(Piece, Turns, new Length(X), new Length(Y) + cloth.Stock);
+}
 
 /// <summary>A piece that has been cut, and how large its box was when it was: across and along the grain, in counts of 1/3840 mm.</summary>
 public sealed record JobCut(string Piece, long Across, long Along);

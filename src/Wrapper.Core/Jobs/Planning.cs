@@ -104,7 +104,7 @@ public static class Planning
         if (pieces.Count > MostPieces)
             reading.Problems.Add(new Problem($"cloths.{cloth.Id}.pieces", $"over {MostPieces}", 0, $"more than {MostPieces} pieces are cut from this cloth: lower the quantities, or make several jobs of it", $"{MostPieces}"));
         if (!reading.CanBeLaid || pieces.Count is 0 or > MostPieces) return new ClothPlan(reading, pieces, null, null, reading.Problems) { ForLay = onTable, CutOtherwise = CutOtherwise(cloth, pieces, job.Unit) };
-        var (pins, refused) = Pinning.Sort(cloth.Pins.Select(pin => new Placement(pin.Piece, pin.Turns, new Length(pin.X), new Length(pin.Y))), pieces, onTable);
+        var (pins, refused) = Pinning.Sort(cloth.Pins.Select(pin => pin.On(onTable)), pieces, onTable);
         var pinned = onTable with { Pins = pins };
         if (!lay) return new ClothPlan(reading, pieces, null, null, reading.Problems) { ForLay = pinned, RefusedPins = refused, CutOtherwise = CutOtherwise(cloth, pieces, job.Unit) };
         var laid = kept is null ? LayTable.Of(pieces, pinned, superseded) : kept.Of(pieces, pinned, superseded);

@@ -110,10 +110,7 @@ internal sealed class BeamSearch
         if (raised >= 3 || (found > 0 && best[0].Score > 1) || low == long.MaxValue) return;
         var by = Math.Min(low, aim - y);
         if (by <= 0 || waste + (hollow * (by >> 10)) > spare || by != low) return;
-        var joined = line.ToList();
-        joined[at] = (joined[at].X, y + by, hollow);
-        Merge(joined, at);
-        Expand(state, [.. joined], waste + (hollow * (by >> 10)), aim, spare, branches, weight, choices, raised + 1);
+        Expand(state, UpperEdge.Raised(line, at, hollow, by), waste + (hollow * (by >> 10)), aim, spare, branches, weight, choices, raised + 1);
     }
 
     private State Put(Choice choice)
@@ -121,19 +118,6 @@ internal sealed class BeamSearch
         var (from, before, at, n, toLeft, waste, _) = choice;
         var (box, way, w, h) = ways[n];
         var (x, y, hollow) = before[at];
-        var line = before.ToList();
-        if (w == hollow) line[at] = (x, y + h, w);
-        else if (toLeft)
-        {
-            line[at] = (x + w, y, hollow - w);
-            line.Insert(at, (x, y + h, w));
-        }
-        else
-        {
-            line[at] = (x, y, hollow - w);
-            line.Insert(++at, (x + hollow - w, y + h, w));
-        }
-        Merge(line, at);
         short[] left = [.. from.Left];
         left[box]--;
         var narrowest = from.Narrowest;
@@ -145,7 +129,7 @@ internal sealed class BeamSearch
         }
         return new State
         {
-            Line = [.. line],
+            Line = UpperEdge.Raised(before, at, w, h, toLeft || w == hollow),
             Left = left,
             Left64 = from.Left64 + marks[box],
             Waste = waste,
@@ -161,19 +145,5 @@ internal sealed class BeamSearch
         var key = state.Left64;
         foreach (var (x, y, _) in state.Line) key = (key * 0x9E3779B97F4A7C15) ^ (ulong)(x + (y << 20));
         return key;
-    }
-
-    private static void Merge(List<(long X, long Y, long Width)> line, int at)
-    {
-        if (at + 1 < line.Count && line[at + 1].Y == line[at].Y)
-        {
-            line[at] = (line[at].X, line[at].Y, line[at].Width + line[at + 1].Width);
-            line.RemoveAt(at + 1);
-        }
-        if (at > 0 && line[at - 1].Y == line[at].Y)
-        {
-            line[at - 1] = (line[at - 1].X, line[at].Y, line[at - 1].Width + line[at].Width);
-            line.RemoveAt(at);
-        }
     }
 }

@@ -46,7 +46,7 @@ internal sealed class ExactLay(IReadOnlyList<Box> boxes, long usable)
                 if (w > hollow || y + h >= length) continue;
                 left[box]--;
                 spots.Add(new Spot(box, way, x, y));
-                Next(Put(line, at, w, h), area, waste, Math.Max(reached, y + h), remaining - 1, stop);
+                Next(UpperEdge.Raised(line, at, w, h), area, waste, Math.Max(reached, y + h), remaining - 1, stop);
                 spots.RemoveAt(spots.Count - 1);
                 left[box]++;
             }
@@ -54,22 +54,6 @@ internal sealed class ExactLay(IReadOnlyList<Box> boxes, long usable)
         var low = Math.Min(at == 0 ? long.MaxValue : line[at - 1].Y, at == line.Length - 1 ? long.MaxValue : line[at + 1].Y);
         if (low == long.MaxValue || length <= bound) return;
         waste += hollow * ((low - y) >> 10);
-        if (area + waste <= usable * ((length >> 10) + 1)) Next(Put(line, at, hollow, low - y), area, waste, reached, remaining, stop);
-    }
-
-    // The skyline with so much of a hollow filled from its left.
-    private static (long X, long Y, long Width)[] Put((long X, long Y, long Width)[] line, int at, long w, long h)
-    {
-        List<(long X, long Y, long Width)> next = [.. line];
-        var (x, y, hollow) = next[at];
-        next[at] = (x, y + h, w);
-        if (w < hollow) next.Insert(at + 1, (x + w, y, hollow - w));
-        for (var n = Math.Min(at + 1, next.Count - 1); n > 0 && n >= at; n--)
-            if (next[n].Y == next[n - 1].Y)
-            {
-                next[n - 1] = (next[n - 1].X, next[n].Y, next[n - 1].Width + next[n].Width);
-                next.RemoveAt(n);
-            }
-        return [.. next];
+        if (area + waste <= usable * ((length >> 10) + 1)) Next(UpperEdge.Raised(line, at, hollow, low - y), area, waste, reached, remaining, stop);
     }
 }

@@ -29,7 +29,7 @@ internal static class PinEndpoints
                 var pin = Pinning.Snapped(piece, request.Turns, Of(request.Across), Of(request.Along), pieces, cloth.ForLay, cloth.ForLay.Pins.Count > 0 ? [.. cloth.ForLay.Pins, .. lay.Best.Placements] : lay.Best.Placements);
                 return Results.Ok(Pinning.Refusal(pin, pieces, cloth.ForLay, cloth.ForLay.Pins) is { } reason
                     ? new MoveView(null, reason)
-                    : new MoveView(new JobPin(pin.Id, pin.Turns, pin.X.Ticks, pin.Y.Ticks), null));
+                    : new MoveView(JobPin.Of(pin, cloth.ForLay), null));
             })
             .Produces<MoveView>().ProducesProblem(422).WithName("move").WithSummary("Where a piece that is moved by hand comes to rest, or why it cannot lie there.");
 }

@@ -20,13 +20,14 @@ public sealed record PlanView(IReadOnlyList<ItemView> Items, IReadOnlyList<Cloth
 /// <summary>One item of a plan.</summary>
 public sealed record ItemView(string Id, int Number, DraftView Draft);
 
-/// <summary>One cloth of a plan.</summary>
+/// <summary>One cloth of a plan; <paramref name="Skewed"/> is how far its print is off square, where that is more than may be passed over.</summary>
 public sealed record ClothView(
     string Id,
     IReadOnlyDictionary<string, LengthView> Fields,
     IReadOnlyList<Problem> Problems,
     LengthView? Usable,
     IReadOnlyList<string> UsableWorking,
+    LengthView? Skewed,
     int Pieces,
     IReadOnlyList<string> CutOtherwise,
     IReadOnlyList<MatchView> Matches,
@@ -42,6 +43,7 @@ public sealed record ClothView(
             plan.Problems,
             readable ? LengthView.Finished(plan.Reading.Usable.Value, job.Unit) : null,
             readable ? WorkingText.Lines(plan.Reading.Usable, "usable width", job.Unit) : [],
+            plan.Reading.IsSkewed ? LengthView.Finished(plan.Reading.Skew, job.Unit) : null,
             plan.Pieces.Count,
             plan.CutOtherwise,
             [.. plan.Matches.Select(match => MatchView.Of(match))],
@@ -177,9 +179,9 @@ public sealed record TickView(long At, string? Figure);
 /// <summary>
 /// One piece on the cloth: its label, its path, and the marks where its box begins and ends from the squared end and from the selvedge, each rounded once to the tape mark.
 /// Pieces come in cutting order: from the squared end, then from the selvedge. <paramref name="On"/> is the remnant or article that it is cut from, whose own squared end is measured from;
-/// empty for the roll.
+/// empty for the roll; a piece that is <paramref name="Matched"/> is moved by whole repeats.
 /// </summary>
-public sealed record PlacedView(string Id, string Item, string Label, int Turns, string Path, BoxView Box, LengthView AlongRoll, LengthView ToAlongRoll, LengthView FromSelvedge, LengthView ToSelvedge, string On, JobPin Here, bool Pinned, JobCut Size, bool IsCut)
+public sealed record PlacedView(string Id, string Item, string Label, int Turns, string Path, BoxView Box, LengthView AlongRoll, LengthView ToAlongRoll, LengthView FromSelvedge, LengthView ToSelvedge, string On, bool Matched, JobPin Here, bool Pinned, JobCut Size, bool IsCut)
 {
     internal static PlacedView Of(LayPiece piece, Placement at, JobUnit unit, ClothPlan plan)
     {
@@ -187,7 +189,7 @@ public sealed record PlacedView(string Id, string Item, string Label, int Turns,
         if (index == plan.ForLay.Stretches.Count && plan.ForLay.Article is null) start = plan.Lay?.Stock ?? Length.Zero;
         var marks = piece.MarksAt(at with { Y = at.Y - start });
         var (path, box) = Drawing.OnCloth(piece.Cut, at.Turns, at.X, at.Y);
-        return new PlacedView(piece.Id, piece.Item, piece.Label, at.Turns, path, box, Mark(marks.FromEnd), Mark(marks.ToEnd), Mark(marks.FromSelvedge), Mark(marks.ToSelvedge), EndView.Called(plan, index), new JobPin(at.Id, at.Turns, at.X.Ticks, at.Y.Ticks), plan.ForLay.Pins.Any(pin => pin.Id == at.Id),
+        return new PlacedView(piece.Id, piece.Item, piece.Label, at.Turns, path, box, Mark(marks.FromEnd), Mark(marks.ToEnd), Mark(marks.FromSelvedge), Mark(marks.ToSelvedge), EndView.Called(plan, index), plan.ForLay.Repeat is not null && piece.Origin is not null, JobPin.Of(at, plan.ForLay), plan.ForLay.Pins.Any(pin => pin.Id == at.Id),
             new JobCut(piece.Id, piece.Across(0).Ticks, piece.Along(0).Ticks), plan.Reading.Cloth.Cut.Any(cut => cut.Piece == at.Id));
 
         LengthView Mark(Length length) => LengthView.Finished(length, unit);

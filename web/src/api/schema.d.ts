@@ -470,7 +470,7 @@ export interface components {
          * @enum {unknown}
          */
         ClothRole: "face" | "second face" | "contrast" | "cord covering";
-        /** @description One cloth of a plan. */
+        /** @description One cloth of a plan; Skewed is how far its print is off square, where that is more than may be passed over. */
         ClothView: {
             id: string;
             fields: {
@@ -479,6 +479,7 @@ export interface components {
             problems: components["schemas"]["Problem"][];
             usable: null | components["schemas"]["LengthView"];
             usableWorking: string[];
+            skewed: null | components["schemas"]["LengthView"];
             /** Format: int32 */
             pieces: number;
             cutOtherwise: string[];
@@ -701,7 +702,7 @@ export interface components {
         };
         /**
          * @description A piece that stays where it was put: its identity `item/piece/instance`, quarter turns to the left, and where its box begins, in counts of 1/3840 mm from the
-         *     first selvedge and from the squared end.
+         *     first selvedge and from the squared end of what is bought: less than nothing on a remnant, which lies before it.
          */
         JobPin: {
             piece: string;
@@ -955,7 +956,7 @@ export interface components {
         /**
          * @description One piece on the cloth: its label, its path, and the marks where its box begins and ends from the squared end and from the selvedge, each rounded once to the tape mark.
          *     Pieces come in cutting order: from the squared end, then from the selvedge. On is the remnant or article that it is cut from, whose own squared end is measured from;
-         *     empty for the roll.
+         *     empty for the roll; a piece that is Matched is moved by whole repeats.
          */
         PlacedView: {
             id: string;
@@ -970,6 +971,7 @@ export interface components {
             fromSelvedge: components["schemas"]["LengthView"];
             toSelvedge: components["schemas"]["LengthView"];
             on: string;
+            matched: boolean;
             here: components["schemas"]["JobPin"];
             pinned: boolean;
             size: components["schemas"]["JobCut"];

@@ -64,7 +64,7 @@ export function ClothDrawing({ lay, tone, name, oneWay, pointed, point, moves, c
             </g>
           ))}
           {lay.placed.map((piece) => (
-            <LaidPiece key={piece.id} piece={piece} hatch={`url(#${id}-${items.indexOf(piece.item) % hatches.length})`} letter={letter} pointed={piece.id === pointed} point={point} moves={moves} />
+            <LaidPiece key={piece.id} piece={piece} repeat={lay.repeat} hatch={`url(#${id}-${items.indexOf(piece.item) % hatches.length})`} letter={letter} pointed={piece.id === pointed} point={point} moves={moves} />
           ))}
           {lay.remnants.map(({ box, along, across }) => (
             <g key={`${box.x} ${box.y}`} className="left-over">

@@ -66,6 +66,7 @@ function LaidCloth({ cloth, plan, planned, lay, side }: Props & { planned: Cloth
       </ClothDrawing>
       {moves.refused && <p className="problem" role="alert">{moves.refused}.</p>}
       {lay.refusedPins.map((reason) => <p key={reason} className="problem" role="alert">{reason}</p>)}
+      {planned.skewed && <p className="problem" role="status">The print runs out by {planned.skewed.text} from selvedge to selvedge: trust the print, not the weave, and tell the customer before anything is cut.</p>}
       {lay.beyond && <p className="problem" role="alert">The cloth on the table is {lay.beyond.missing.text} too short. Beyond its end: {lay.beyond.pieces.join(', ')}. On <i>Buy</i>, <i>Will it do?</i> tells what would make it fit.</p>}
       {planned.cutOtherwise.map((told) => <p key={told} className="problem" role="alert">Take care: {told}.</p>)}
       {loose > 0 && <Button onClick={moves.unpinAll}>{loose === 1 ? 'Unpin the piece' : `Unpin all ${loose} pieces`}</Button>}

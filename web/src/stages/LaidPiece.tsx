@@ -6,6 +6,7 @@ type Placed = NonNullable<ClothPlan['lay']>['placed'][number]
 
 interface Props {
   piece: Placed
+  repeat: NonNullable<ClothPlan['lay']>['repeat']
   hatch: string
   letter: number
   pointed: boolean
@@ -17,10 +18,10 @@ interface Props {
 // An inch in hundredths of a millimetre: what an arrow key moves a piece by.
 const inch = 2540
 
-const arrows: Record<string, [number, number]> = { ArrowLeft: [-inch, 0], ArrowRight: [inch, 0], ArrowUp: [0, -inch], ArrowDown: [0, inch] }
+const arrows: Record<string, [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }
 
 /** A piece on the cloth: dragged by the pointer, or moved by the arrow keys; P pins and unpins it, T turns it. */
-export function LaidPiece({ piece, hatch, letter, pointed, point, moves: allowed }: Props) {
+export function LaidPiece({ piece, repeat, hatch, letter, pointed, point, moves: allowed }: Props) {
   // What is cut stays where it was cut.
   const moves = piece.isCut ? undefined : allowed
   const [from, setFrom] = useState<{ x: number; y: number }>()
@@ -44,7 +45,9 @@ export function LaidPiece({ piece, hatch, letter, pointed, point, moves: allowed
     if (!known || !moves) return
     event.preventDefault()
     event.stopPropagation()
-    if (step) void moves.move({ ...place, along: box.x + step[0], across: box.y + step[1] })
+    // What is matched moves by whole repeats.
+    const by = { along: (piece.matched && repeat?.along) || inch, across: (piece.matched && repeat?.across) || inch }
+    if (step) void moves.move({ ...place, along: box.x + step[0] * by.along, across: box.y + step[1] * by.across })
     else if (event.key === 't') void moves.turn(place)
     else toggle()
   }
