@@ -109,6 +109,21 @@ public class LaySearchTests
         Assert.Equal((Length.Inches(bound), Length.Inches(bound)), (lay.ShortestPossible, lay.Best.Length));
     }
 
+    // Sheets of 40 x 30 with 6 x 6 cut out of each corner: 28 from end to end are over half of 53, so two lie behind each other, 60, whatever else could reach into the corners.
+    // As wide as the cloth three lie behind each other too. One alone takes its length.
+    [Theory]
+    [InlineData(40, 30, 6, 2, 60)]
+    [InlineData(53, 20, 4, 3, 60)]
+    [InlineData(40, 30, 13, 1, 30)]
+    public void Pieces_with_cut_outs_are_bounded_by_what_is_within_them(int w, int h, int c, int count, int bound)
+    {
+        Length In(int n) => Length.Inches(n);
+        (int X, int Y)[] corners = [(c, 0), (w - c, 0), (w - c, c), (w, c), (w, h - c), (w - c, h - c), (w - c, h), (c, h), (c, h - c), (0, h - c), (0, c), (c, c)];
+        Outline sheet = new([.. corners.Select((corner, n) => new Edge($"e{n}", new(In(corner.X), In(corner.Y))))]);
+        var lay = LayTable.Of([.. Enumerable.Range(0, count).Select(n => new LayPiece($"p{n}", "i", "p", "1a", sheet, Grain.Along))], Cloth());
+        Assert.Equal((In(bound), In(bound)), (lay.ShortestPossible, lay.Best.Length));
+    }
+
     [Fact]
     public void A_search_only_ever_shortens_and_stops_when_told()
     {

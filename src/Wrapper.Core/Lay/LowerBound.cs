@@ -24,10 +24,19 @@ internal static class LowerBound
             return over > 0 ? cloth.Stock.Ticks + over : 0;
         }
         var bound = Math.Max((long)Math.Floor(area / usable), kinds.Max(kind => kind.Ways.Min(way => way.Region.Height)));
-        // A notched piece may let another reach into its cut-outs: only plain rectangles count.
-        var rectangles = kinds.Where(kind => kind.IsRectangle).ToList();
-        bound = Math.Max(bound, ByWidths([.. rectangles.Select(kind => kind.Ways.Select(way => (way.Region.Width, way.Region.Height)).ToArray())], usable));
-        return Math.Max(bound, ByRepeats([.. rectangles.Where(kind => kind.IsMatched)], cloth));
+        // A piece with cut-outs may let others reach into them, but not into a rectangle within it: the widest, or one from end to end.
+        bound = Math.Max(bound, Math.Max(ByWidths(Within(kinds, region => region.Cells.MaxBy(cell => (cell.Right - cell.Left, cell.Top - cell.Bottom))), usable), ByWidths(Within(kinds, FromEndToEnd), usable)));
+        return Math.Max(bound, ByRepeats([.. kinds.Where(kind => kind.IsMatched && kind.IsRectangle)], cloth));
+    }
+
+    private static List<(long Width, long Height)[]> Within(IEnumerable<Kind> kinds, Func<Region, Cell> rectangle) =>
+        [.. kinds.Where(kind => kind.Ways.All(way => way.Region.IsStraight)).Select(kind => kind.Ways.Select(way => rectangle(way.Region) is var cell ? (cell.Right - cell.Left, cell.Top - cell.Bottom) : default).ToArray())];
+
+    // What all cells have in common across; of cells side by side there is nothing.
+    private static Cell FromEndToEnd(Region region)
+    {
+        var (left, right) = (region.Cells.Max(cell => cell.Left), region.Cells.Min(cell => cell.Right));
+        return right > left ? new Cell(left, 0, right, region.Height) : default;
     }
 
     // Matched pieces above one another start whole repeats apart (half ones with half-drop), so each but the last takes whole repeats of the length.

@@ -21,8 +21,9 @@ internal sealed class Region
     // Regions of no more cells are compared cell by cell: they are straight, and may fit into each other to the count.
     private const int Few = 8;
 
-    private Region(Cell[] cells)
+    private Region(Cell[] cells, bool straight = true)
     {
+        IsStraight = straight;
         Cells = cells;
         Width = cells.Max(cell => cell.Right);
         Height = cells.Max(cell => cell.Top);
@@ -31,6 +32,9 @@ internal sealed class Region
     }
 
     public Cell[] Cells { get; }
+
+    /// <summary>Whether every edge runs along or across: then the cells are the outline itself, and not a little more.</summary>
+    public bool IsStraight { get; }
 
     /// <summary>Cells tall enough for others to nest beside them; the slivers of an arc are not.</summary>
     public Cell[] Steps { get; }
@@ -50,7 +54,7 @@ internal sealed class Region
     {
         var points = Polygon(cut).Select(p => Turn(p, turns)).ToArray();
         var (left, bottom) = (points.Min(p => p.X), points.Min(p => p.Y));
-        return new Region([.. Merge(Slices([.. points.Select(p => (p.X - left, p.Y - bottom))])).Select(cell => cell with { Right = cell.Right + gap, Top = cell.Top + gap })]);
+        return new Region([.. Merge(Slices([.. points.Select(p => (p.X - left, p.Y - bottom))])).Select(cell => cell with { Right = cell.Right + gap, Top = cell.Top + gap })], points.Zip(points.Skip(1).Append(points[0])).All(side => side.First.X == side.Second.X || side.First.Y == side.Second.Y));
     }
 
     /// <summary>A plain rectangle.</summary>
