@@ -76,7 +76,11 @@ public class LayDemandTests
             AreLeftOver([.. Remnants.Of(lay.Best, byId, cloth, lay.Best.Length).Select(Rectangle)], [.. drawn.Select(laid => laid.Shape), .. cloth.Flaws.Select(Rectangle)], cloth, lay.Best.Length);
             if (cloth.Spread == Spread.Folded) IsFolded(lay, cloth, byId);
             if (cloth.Spread == Spread.Torn) IsTorn(lay, cloth, byId);
-            if (cloth.Repeat is { } repeat) Matches(plan, lay, cloth, repeat, byId);
+            if (cloth.Repeat is { } repeat)
+            {
+                Matches(plan, lay, cloth, repeat, byId);
+                RunsOn(plan, lay, cloth, repeat);
+            }
             Assert.Equal(lay.Best.Placements, Planning.Of(job, Items.Drafting, lay: true).Cloths[0].Lay!.Best.Placements);
         }, iter: 60);
 
@@ -155,6 +159,41 @@ public class LayDemandTests
                 var dropped = repeat.HalfDrop && repeat.Across.IsPositive && dx / repeat.Across.Ticks % 2 != 0 ? repeat.Along.Ticks / 2 : 0;
                 Assert.True((dy - dropped) % repeat.Along.Ticks == 0, $"{match.Piece.Key} does not start at the same place of the repeat");
             }
+        }
+    }
+
+    // Of a whole straight edge sewn to a whole straight edge the one begins where the other ends: both points lie at the same place of the repeat, where neither piece is turned.
+    private static int RunsOn(Plan plan, ClothLay lay, LayCloth cloth, Repeat repeat)
+    {
+        var seen = 0;
+        foreach (var match in plan.Cloths[0].Matches.Where(match => match.Match == Match.Follows && match.Leader is not null && plan.Cloths[0].Pieces.Any(piece => piece.Piece == match.Leader.Key && piece.Item == match.Item.Item.Id)))
+            {
+                // Only where those two are sewn together in one place.
+                var between = match.Item.Draft.Pattern!.Seams.Where(seam => seam.Left.Concat(seam.Right).Select(run => run.Piece).ToHashSet() is var sewn && sewn.Contains(match.Piece.Key) && sewn.Contains(match.Leader!.Key)).ToList();
+                if (between is not [{ Kind: SeamKind.Join, Left: [{ From: null, To: null, Instance: 1 } left], Right: [{ From: null, To: null, Instance: 1 } right] }]) continue;
+                var (own, other) = left.Piece == match.Piece.Key ? (left, right) : (right, left);
+                if (Start(match.Piece, own.Edge, match.Item) is not { } mine || End(match.Leader!, other.Edge, match.Item) is not { } its) continue;
+                // An edge that runs the same way on both is turned when it is sewn: nothing can run on there.
+                if (Along(match.Piece, own.Edge) is var one && Along(match.Leader!, other.Edge) is var two && (Math.Abs(one.X + two.X) > 100 || Math.Abs(one.Y + two.Y) > 100)) continue;
+                seen++;
+                var (dx, dy) = ((mine.X - its.X).Ticks, (mine.Y - its.Y).Ticks);
+                if (repeat.Across.IsPositive) Assert.Equal(0, Math.Min(Mod(dx, repeat.Across.Ticks), Mod(-dx, repeat.Across.Ticks)), 2.0);
+                var dropped = repeat.HalfDrop && repeat.Across.IsPositive && Mod((dx + (repeat.Across.Ticks / 2)) / repeat.Across.Ticks, 2) == 1 ? repeat.Along.Ticks / 2 : 0;
+                Assert.Equal(0, Math.Min(Mod(dy - dropped, repeat.Along.Ticks), Mod(dropped - dy, repeat.Along.Ticks)), 2.0);
+            }
+        return seen;
+
+        static long Mod(long value, long step) => ((value % step) + step) % step;
+        static (long X, long Y) Along(Patterns.Piece piece, string edge) => (Corner(piece, edge, 1), Corner(piece, edge, 0)) is var (to, from) ? ((to.X - from.X).Ticks, (to.Y - from.Y).Ticks) : default;
+        static Patterns.Point Corner(Patterns.Piece piece, string edge, int next) => piece.Stitch.Edges is var edges && edges.ToList().FindIndex(each => each.Name == edge) is var at ? edges[(at + next) % edges.Count].Start : default;
+        Patterns.Point? Start(Patterns.Piece piece, string edge, ItemPlan item) => OnCloth(piece, item, Corner(piece, edge, 0));
+        Patterns.Point? End(Patterns.Piece piece, string edge, ItemPlan item) => OnCloth(piece, item, Corner(piece, edge, 1));
+        Patterns.Point? OnCloth(Patterns.Piece piece, ItemPlan item, Patterns.Point corner)
+        {
+            var at = lay.Best.Placements.SingleOrDefault(each => each.Id == $"{item.Item.Id}/{piece.Key}/1");
+            if (at is not { Turns: 0 }) return null;
+            var (left, bottom, _, _) = piece.Cut.Bounds();
+            return corner.Moved(at.X - left, at.Y - bottom - cloth.StretchAt(at.Y).Start);
         }
     }
 

@@ -94,6 +94,22 @@ public class MatchTests
         Assert.Equal(0, (At(narrow, "i0/panel/3").X - At(narrow, "i0/panel/1").X - Length.Inches(6)).Ticks % Length.Inches(7).Ticks);
     }
 
+    // Sides of 51 beside a centre of 52, on 53: in a print of 10 the left one would begin 51 before the centre, at 9, and end at 61, the right one 52 behind it, at 2, and end at 54. So they start where
+    // the centre does, and say so. Asked for all the same, it is told.
+    [Fact]
+    public void What_cannot_run_on_between_the_selvedges_says_so()
+    {
+        var item = Items.Read("duvet-cover", JobUnit.Inch, "W=154 | L=60");
+        var plan = Plan(Print("54"), item);
+        Assert.Empty(plan.Problems);
+        Assert.DoesNotContain(plan.Matches, match => match.Match == Match.Follows);
+        var parts = plan.Matches.Where(match => match.Leader is not null).Select(match => match.Piece.Key).ToList();
+        Assert.NotEmpty(parts);
+        var asked = Plan(Print("54"), item with { Matches = parts.ToDictionary(key => key, _ => Match.Follows) });
+        Assert.All(asked.Problems, problem => Assert.Equal("cloths.c1.repeatAcross", problem.Field));
+        Assert.NotEmpty(asked.Problems);
+    }
+
     // A duvet face of three widths: each side's print runs on from the centre, its stitched edge where the centre's is, as high up as that. Stitch lines are read off the pattern.
     [Fact]
     public void The_print_runs_on_over_joined_widths()

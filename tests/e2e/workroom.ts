@@ -116,6 +116,8 @@ export async function beginItem(page: Page, job: string, kind: string, unit: 'in
 export async function choose(page: Page, name: string, option: string) {
   await page.getByRole('combobox', { name, exact: true }).click()
   await page.locator('.ant-select-item-option').getByText(option, { exact: true }).click()
+  // While the list closes it takes the next Escape for itself.
+  await expect(page.getByRole('combobox', { name, exact: true })).toHaveAttribute('aria-expanded', 'false')
 }
 
 /** Types sizes on the measuring drawing, and leaves the last. */

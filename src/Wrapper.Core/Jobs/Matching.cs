@@ -41,11 +41,11 @@ internal sealed class Matching
     private readonly Dictionary<(ItemPlan, string Piece), (PieceMatch Match, (Piece Leader, int Instance, Point Own, Point Theirs)? Leader)> known = [];
     private readonly Dictionary<(string Panel, int Cover), (Point Origin, bool OnMotif)> line;
 
+    private bool putElsewhere;
+
     private Matching(IReadOnlyList<CutPiece> cut) => line = InLine(cut);
 
-    /// <summary>What holds for a piece: what was chosen for it, else by its grain and its seams.</summary>
-    public static PieceMatch Of(ItemPlan item, Piece piece) => Of(item, piece, Following.Of(item.Draft.Pattern!, piece)?.Leader);
-
+    // What was chosen for a piece holds, else what its grain and its seams say.
     private static PieceMatch Of(ItemPlan item, Piece piece, Piece? leader)
     {
         var usual = piece.Grain == Grain.Either || piece.Role == ClothRole.CordCovering ? Match.Free : leader?.Grain == piece.Grain ? Match.Follows : Match.Same;
@@ -53,19 +53,33 @@ internal sealed class Matching
         return new PieceMatch(item, piece, match == Match.Follows && leader is null ? Match.Same : match, leader);
     }
 
-    /// <summary>The pieces of one cloth with their origins, and its repeat begun where the largest of them is cut from the squared end.</summary>
-    public static (List<LayPiece> Pieces, Repeat? Repeat) Apply(IReadOnlyList<CutPiece> cut, LayCloth cloth)
+    /// <summary>The pieces of one cloth with their origins, how each kind is matched, and the cloth's repeat begun where the largest of them is cut from the squared end.</summary>
+    public static (List<LayPiece> Pieces, IReadOnlyList<PieceMatch> Matches, Repeat? Repeat) Apply(IReadOnlyList<CutPiece> cut, LayCloth cloth)
     {
-        if (cloth.Repeat is not { } repeat) return ([.. cut.Select(each => each.Lay)], null);
+        if (cloth.Repeat is not { } repeat) return ([.. cut.Select(each => each.Lay)], [], null);
         var matching = new Matching(cut);
-        List<LayPiece> pieces = [.. cut.Select(each => Fitting(each, matching.Matched(each), cloth))];
+        // What follows a piece that was put elsewhere follows it there.
+        List<LayPiece> pieces;
+        do
+        {
+            matching.putElsewhere = false;
+            pieces = [.. cut.Select(each => matching.Fitting(each, cloth))];
+        }
+        while (matching.putElsewhere);
         var first = pieces.Where(piece => piece.Origin is not null).MaxBy(piece => piece.Cut.AreaSquareMetres());
-        return (pieces, first is null ? repeat : repeat with { From = Grid.Beginning(first, repeat) });
+        return (pieces, [.. cut.DistinctBy(each => (each.Item, each.Piece.Key)).Select(each => matching.known[(each.Item, each.Piece.Key)].Match)], first is null ? repeat : repeat with { From = Grid.Beginning(first, repeat) });
     }
 
     // What nobody asked to run on, and cannot between these selvedges, starts at the same place as its like.
-    private static LayPiece Fitting(CutPiece cut, LayPiece matched, LayCloth cloth) =>
-        matched.Origin is not null && !cut.Item.Item.Matches.ContainsKey(cut.Piece.Key) && !cut.Item.Item.InLine && Kind.Of(matched, cloth.WithGap()).IsUnmatched ? cut.Lay.AtSamePlace() : matched;
+    private LayPiece Fitting(CutPiece cut, LayCloth cloth)
+    {
+        var matched = Matched(cut);
+        var one = known[(cut.Item, cut.Piece.Key)];
+        if (one.Match.Match != Match.Follows || cut.Item.Item.Matches.ContainsKey(cut.Piece.Key) || !Kind.Of(matched, cloth.WithGap()).IsUnmatched) return matched;
+        known[(cut.Item, cut.Piece.Key)] = (one.Match with { Match = Match.Same }, null);
+        putElsewhere = true;
+        return cut.Lay.AtSamePlace();
+    }
 
     private LayPiece Matched(CutPiece cut)
     {
@@ -106,7 +120,7 @@ internal sealed class Matching
             var (left, bottom, right, _) = panel.Stitch.Bounds();
             if (first is null)
             {
-                var centred = Of(item, panel).Match == Match.Centred;
+                var centred = item.Item.Matches.GetValueOrDefault(panel.Key) == Match.Centred;
                 (first, before) = (((centred ? Middle(panel.Stitch) : LowerLeft(panel.Cut)).Moved(-left, -bottom), centred), Length.Zero);
             }
             for (var cover = 0; cover < item.Quantity; cover++, before += right - left)

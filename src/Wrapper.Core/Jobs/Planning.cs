@@ -64,7 +64,7 @@ public static class Planning
         {
             // New cloth, whatever remnants there are.
             var cloth = new ClothReading(job.Cloths.First(cloth => cloth.Id == cut.Key) with { Stock = [] }, job.Unit);
-            var (pieces, repeat) = Matching.Apply([.. cut], cloth.ForLay);
+            var (pieces, _, repeat) = Matching.Apply([.. cut], cloth.ForLay);
             if (!cloth.CanBeLaid || LayTable.Of(pieces, cloth.ForLay with { Repeat = repeat }, superseded) is not { Misfits.Count: 0 } lay) return null;
             sum += lay.Length;
         }
@@ -99,7 +99,7 @@ public static class Planning
     {
         var reading = new ClothReading(cloth, job.Unit);
         var cut = (from item in items from piece in PiecesOf(item) where ClothOf(item.Item, piece.Lay.Role, job) == cloth.Id select piece).Take(MostPieces + 1).ToList();
-        var (pieces, repeat) = Matching.Apply(cut, reading.CanBeLaid ? reading.ForLay : reading.ForLay with { Repeat = null });
+        var (pieces, matches, repeat) = Matching.Apply(cut, reading.CanBeLaid ? reading.ForLay : reading.ForLay with { Repeat = null });
         var onTable = reading.ForLay with { Repeat = repeat ?? reading.ForLay.Repeat };
         if (pieces.Count > MostPieces)
             reading.Problems.Add(new Problem($"cloths.{cloth.Id}.pieces", $"over {MostPieces}", 0, $"more than {MostPieces} pieces are cut from this cloth: lower the quantities, or make several jobs of it", $"{MostPieces}"));
@@ -109,7 +109,7 @@ public static class Planning
         if (!lay) return new ClothPlan(reading, pieces, null, null, reading.Problems) { ForLay = pinned, RefusedPins = refused, CutOtherwise = CutOtherwise(cloth, pieces, job.Unit) };
         var laid = kept is null ? LayTable.Of(pieces, pinned, superseded) : kept.Of(pieces, pinned, superseded);
         List<Problem> problems = [.. reading.Problems, .. laid.Misfits.DistinctBy(misfit => misfit.Label).Select(misfit => TooWide(misfit, reading, job.Unit))];
-        return new ClothPlan(reading, pieces, laid, problems.Count == 0 ? Buying.Of(laid.Length, reading) : null, problems) { Matches = repeat is null ? [] : [.. cut.DistinctBy(each => (each.Item, each.Piece.Key)).Select(each => Matching.Of(each.Item, each.Piece))], Beyond = Beyond(laid, pieces, reading), ByWidths = ByWidths(pieces, items, job, reading), RefusedPins = refused, ForLay = pinned, CutOtherwise = CutOtherwise(cloth, pieces, job.Unit) };
+        return new ClothPlan(reading, pieces, laid, problems.Count == 0 ? Buying.Of(laid.Length, reading) : null, problems) { Matches = matches, Beyond = Beyond(laid, pieces, reading), ByWidths = ByWidths(pieces, items, job, reading), RefusedPins = refused, ForLay = pinned, CutOtherwise = CutOtherwise(cloth, pieces, job.Unit) };
     }
 
     private static (Length, IReadOnlyList<LayPiece>)? Beyond(ClothLay lay, List<LayPiece> pieces, ClothReading cloth)

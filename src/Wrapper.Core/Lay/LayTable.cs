@@ -21,6 +21,9 @@ public sealed record ClothLay(Placed Best, Placed Hand, Length ShortestPossible,
     /// <summary>Whether no lay is shorter.</summary>
     public bool IsProven => Best.Length <= ShortestPossible || !Length.IsPositive;
 
+    /// <summary>By how many per cent, rounded up, it may be longer than the shortest; null where the shortest is nothing.</summary>
+    public int? Over => IsProven ? 0 : Off(ShortestPossible) is { IsPositive: true } shortest ? (int)Math.Ceiling(100m * (Length - shortest).Ticks / shortest.Ticks) : null;
+
     /// <summary>How much of a length lies beyond the stock.</summary>
     public Length Off(Length length) => Length.Max(Length.Zero, length - Stock);
 }
@@ -49,18 +52,20 @@ public static class LayTable
         }
         var found = ways.AsParallel().AsOrdered().WithDegreeOfParallelism(Math.Max(2, Environment.ProcessorCount)).WithCancellation(superseded).Select(way => way()).AsEnumerable().OfType<Placed>().ToList();
         var kept = found.Where((lay, at) => at > 0 || (cloth.Flaws.Count == 0 && cloth.Pins.Count == 0)).ToList();
-        var best = kept.Count > 0 ? Simplest(kept, pieces) : table.Hand;
+        var best = kept.Count > 0 ? Simplest(kept, pieces, cloth) : table.Hand;
         return BehindStock(table.Finished(cloth.IsPlain ? table.Nested(best, superseded) : best, superseded), pieces, cloth, superseded);
     }
 
     // The shortest; of several the simplest to cut.
-    private static Placed Simplest(List<Placed> lays, IReadOnlyList<LayPiece> pieces)
+    private static Placed Simplest(List<Placed> lays, IReadOnlyList<LayPiece> pieces, LayCloth cloth)
     {
         var shortest = lays.Min(lay => lay.Length.Ticks);
         lays.RemoveAll(lay => lay.Length.Ticks > shortest);
         if (lays.Count == 1) return lays[0];
         var byId = pieces.ToDictionary(piece => piece.Id);
-        return lays.MinBy(lay => Simplicity.Of(lay, byId))!;
+        var ranked = lays.GroupBy(lay => Simplicity.Of(lay, byId)).MinBy(alike => alike.Key)!.ToList();
+        // Of equally simple ones the one with the largest remnant: one piece of some use rather than slivers.
+        return ranked.Count == 1 ? ranked[0] : ranked.MaxBy(lay => Remnants.Of(lay, byId, cloth, lay.Length) is [var largest, ..] ? (double)largest.Along.Ticks * largest.Across.Ticks : 0)!;
     }
 
     // What the remnants did not hold is laid on the roll as any other cloth would be.

@@ -61,7 +61,7 @@ public sealed record MatchView(string Item, string ItemName, string Piece, strin
 
 /// <summary>
 /// A lay, drawn with the cloth along the screen: up the roll to the right, the first selvedge on top, hundredths of a millimetre. Lengths are what is taken of new cloth;
-/// remnants and part rolls lie before it.
+/// remnants and part rolls lie before it. <paramref name="Over"/> is by how many per cent the lay may be longer than the shortest.
 /// </summary>
 public sealed record LayView(
     LengthView Length,
@@ -70,6 +70,7 @@ public sealed record LayView(
     LengthView? ByWidths,
     LengthView? SavedOnWidths,
     LengthView ShortestPossible,
+    int? Over,
     BoxView Cloth,
     BoxView Usable,
     IReadOnlyList<PlacedView> Placed,
@@ -107,6 +108,7 @@ public sealed record LayView(
             plan.ByWidths is { } counted ? LengthView.Cloth(counted, unit) : null,
             plan.ByWidths is { } widths && widths > lay.Length ? LengthView.Cloth(widths - lay.Length, unit) : null,
             LengthView.Cloth(lay.Off(lay.ShortestPossible), unit),
+            lay.Over,
             new BoxView(0, -Drawing.Hundredths(selvedge), length, Drawing.Hundredths(usable + (2 * selvedge))),
             new BoxView(0, 0, length, Drawing.Hundredths(usable)),
             [.. laid.Placements.OrderBy(at => at.Y).ThenBy(at => at.X).Select(at => PlacedView.Of(pieces[at.Id], at, unit, plan))],

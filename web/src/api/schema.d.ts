@@ -748,7 +748,7 @@ export interface components {
         };
         /**
          * @description A lay, drawn with the cloth along the screen: up the roll to the right, the first selvedge on top, hundredths of a millimetre. Lengths are what is taken of new cloth;
-         *     remnants and part rolls lie before it.
+         *     remnants and part rolls lie before it. Over is by how many per cent the lay may be longer than the shortest.
          */
         LayView: {
             length: components["schemas"]["LengthView"];
@@ -757,6 +757,8 @@ export interface components {
             byWidths: null | components["schemas"]["LengthView"];
             savedOnWidths: null | components["schemas"]["LengthView"];
             shortestPossible: components["schemas"]["LengthView"];
+            /** Format: int32 */
+            over: null | number;
             cloth: components["schemas"]["BoxView"];
             usable: components["schemas"]["BoxView"];
             placed: components["schemas"]["PlacedView"][];

@@ -75,7 +75,7 @@ function LaidCloth({ cloth, plan, planned, lay, side }: Props & { planned: Cloth
         <div><dt>{planned.buying?.beforeWashing ? 'Washed cloth, as laid' : 'Cloth needed, as laid'}</dt><dd><span data-testid={`laid-${cloth.id}`}>{lay.length.text}</span><small>{lay.onTape.text}</small></dd></div>
         <div><dt>Counted in rows by hand</dt><dd>{lay.byHand.text}</dd></div>
         {lay.byWidths && <div><dt>Counted in whole widths</dt><dd data-testid={`widths-${cloth.id}`}>{lay.byWidths.text}{lay.savedOnWidths && <small>the lay saves {lay.savedOnWidths.text}</small>}</dd></div>}
-        <div><dt>Shortest possible, not under</dt><dd>{lay.shortestPossible.text}</dd></div>
+        <div><dt>Shortest possible, not under</dt><dd>{lay.shortestPossible.text}{lay.over !== null && lay.over > 0 && <small>{lay.over} % over it at most</small>}</dd></div>
         {planned.usable && <div><dt>Usable width</dt><dd>{planned.usable.text}</dd></div>}
       </dl>
       {lay.remnants.length > 0 && <p className="note">Left over: {lay.remnants.slice(0, 4).map((left) => `${left.along.text} along by ${left.across.text} across`).join('; ')}.</p>}
