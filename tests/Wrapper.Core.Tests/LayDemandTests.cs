@@ -163,9 +163,8 @@ public class LayDemandTests
     }
 
     // Of a whole straight edge sewn to a whole straight edge the one begins where the other ends: both points lie at the same place of the repeat, where neither piece is turned.
-    private static int RunsOn(Plan plan, ClothLay lay, LayCloth cloth, Repeat repeat)
+    private static void RunsOn(Plan plan, ClothLay lay, LayCloth cloth, Repeat repeat)
     {
-        var seen = 0;
         foreach (var match in plan.Cloths[0].Matches.Where(match => match.Match == Match.Follows && match.Leader is not null && plan.Cloths[0].Pieces.Any(piece => piece.Piece == match.Leader.Key && piece.Item == match.Item.Item.Id)))
             {
                 // Only where those two are sewn together in one place.
@@ -175,13 +174,11 @@ public class LayDemandTests
                 if (Start(match.Piece, own.Edge, match.Item) is not { } mine || End(match.Leader!, other.Edge, match.Item) is not { } its) continue;
                 // An edge that runs the same way on both is turned when it is sewn: nothing can run on there.
                 if (Along(match.Piece, own.Edge) is var one && Along(match.Leader!, other.Edge) is var two && (Math.Abs(one.X + two.X) > 100 || Math.Abs(one.Y + two.Y) > 100)) continue;
-                seen++;
                 var (dx, dy) = ((mine.X - its.X).Ticks, (mine.Y - its.Y).Ticks);
-                if (repeat.Across.IsPositive) Assert.Equal(0, Math.Min(Mod(dx, repeat.Across.Ticks), Mod(-dx, repeat.Across.Ticks)), 2.0);
-                var dropped = repeat.HalfDrop && repeat.Across.IsPositive && Mod((dx + (repeat.Across.Ticks / 2)) / repeat.Across.Ticks, 2) == 1 ? repeat.Along.Ticks / 2 : 0;
-                Assert.Equal(0, Math.Min(Mod(dy - dropped, repeat.Along.Ticks), Mod(dropped - dy, repeat.Along.Ticks)), 2.0);
+                if (repeat.Across.IsPositive) Assert.True(Math.Min(Mod(dx, repeat.Across.Ticks), Mod(-dx, repeat.Across.Ticks)) <= 2, $"{match.Item.Item.MakeUp}: across, {match.Piece.Key} does not run on from {match.Leader!.Key} by {new Length(dx)}");
+                var dropped = repeat.HalfDrop && repeat.Across.IsPositive && Mod((long)Math.Round(dx / (double)repeat.Across.Ticks), 2) == 1 ? repeat.Along.Ticks / 2 : 0;
+                Assert.True(Math.Min(Mod(dy - dropped, repeat.Along.Ticks), Mod(dropped - dy, repeat.Along.Ticks)) <= 2, $"{match.Item.Item.MakeUp}: along, {match.Piece.Key} does not run on from {match.Leader!.Key} by {new Length(dy)}");
             }
-        return seen;
 
         static long Mod(long value, long step) => ((value % step) + step) % step;
         static (long X, long Y) Along(Patterns.Piece piece, string edge) => (Corner(piece, edge, 1), Corner(piece, edge, 0)) is var (to, from) ? ((to.X - from.X).Ticks, (to.Y - from.Y).Ticks) : default;

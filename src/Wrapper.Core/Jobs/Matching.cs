@@ -93,7 +93,12 @@ internal sealed class Matching
         {
             // The leader of the same cover, turned over as this piece is.
             var leader = Matched(cut with { Piece = led, Instance = (cut.Cover * led.Quantity) + instance, Lay = cut.Lay with { Cut = cut.Mirrored ? led.Cut.Mirrored() : led.Cut } });
-            if (leader.Origin is not { } origin) return (cut.Lay with { Grain = led.Grain }).AtSamePlace();
+            if (leader.Origin is not { } origin)
+            {
+                // What need not match has no print to run on from.
+                known[(cut.Item, cut.Piece.Key)] = (one.Match with { Match = Match.Same }, null);
+                return cut.Lay.AtSamePlace();
+            }
             var along = own.X - theirs.X;
             return cut.Lay with { Origin = origin.Moved(cut.Mirrored ? -along : along, own.Y - theirs.Y), OnMotif = leader.OnMotif, Grain = led.Grain };
         }
