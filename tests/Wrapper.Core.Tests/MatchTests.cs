@@ -152,4 +152,20 @@ public class MatchTests
         Assert.Null(Pinning.Refusal(rests, pieces, plan.ForLay, []));
         Assert.Contains("would not match", Pinning.Refusal(rests with { X = Length.Inches(11) }, pieces, plan.ForLay, []), StringComparison.Ordinal);
     }
+
+    // The panel is cut at 3 from the selvedge, where the print of 10 does not match: it lies there. Not yet cut, such a pin is refused.
+    [Theory]
+    [InlineData(true)]
+    [InlineData(false)]
+    public void What_is_cut_stays_where_it_is_matched_or_not(bool cut)
+    {
+        var item = Items.Read("centre-panel", JobUnit.Inch, "shape=square | W=29 1/4") with { Matches = new Dictionary<string, Match> { ["panel"] = Match.Same } };
+        var plan = Plan(Print("54") with
+        {
+            Pins = [new JobPin("i0/panel/1", 0, Length.Inches(3).Ticks, Length.Inches(5).Ticks)],
+            Cut = cut ? [new JobCut("i0/panel/1", Length.Inches(30).Ticks, Length.Inches(30).Ticks)] : [],
+        }, item);
+        Assert.Equal(cut ? 0 : 1, plan.RefusedPins.Count);
+        Assert.Equal(cut, At(plan, "i0/panel/1").X == Length.Inches(3));
+    }
 }

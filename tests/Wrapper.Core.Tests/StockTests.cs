@@ -129,6 +129,16 @@ public class StockTests
         Assert.Equal(remnants, string.Join(' ', LeftOver.Of(done, asked, Items.Drafting).Select(left => $"{Items.Inches(left.Along):0.##}x{Items.Inches(left.Across):0.##}")));
     }
 
+    // Articles of 66, 1/2 in cut off along each edge, washed 10 % shorter: 58 1/2 each, one square of 30 on either. Behind it 53 x 28 1/2 are left, beside it 23 x 30; of both as much.
+    [Fact]
+    public void What_is_left_of_washed_articles_is_washed_once()
+    {
+        var job = Panels(LayTests.Cloth("54", false) with { Name = "Linen", ArticleLength = In("66"), ShrinksAlong = "10" });
+        var pieces = Planning.Of(job, Items.Drafting, lay: false).Cloths[0].Pieces;
+        var done = Panels(job.Cloths[0] with { Cut = [.. pieces.Select(piece => new JobCut(piece.Id, 0, 0))] });
+        Assert.Equal("28.5x53 28.5x53 30x23 30x23", string.Join(' ', LeftOver.Of(done, "Linen", Items.Drafting).Select(left => $"{Items.Inches(left.Along):0.##}x{Items.Inches(left.Across):0.##}")));
+    }
+
     private static JobDocument Panels(JobCloth cloth) => JobDocument.Empty("job", JobUnit.Inch) with
     {
         Items = [Items.Read("centre-panel", JobUnit.Inch, "shape=square | W=29 1/4") with { Cloth = null }],

@@ -232,6 +232,11 @@ test('cloth folded double and torn across; a closer look', async ({ page }) => {
   await expect(page.getByText('Folded double, as far as')).toBeVisible()
   await expect(page.getByTestId(/^laid-/)).toHaveText('0.28 yd')
   await expect(page.locator('.fold')).toBeAttached()
+  // Ticked off as cut, without a word about pins, which folded cloth has none of.
+  await page.getByText('Cutting list with marks').click()
+  await page.getByRole('checkbox', { name: /number 1, is cut/ }).check()
+  await expect(page.getByText('1 of 4 cut')).toBeVisible()
+  await expect(page.getByText('no longer pinned')).toHaveCount(0)
   await field(page, '.repeatAcross').fill('3')
   await expect(page.getByRole('alert').filter({ hasText: 'cannot be matched to a repeat' })).toBeVisible()
   await page.getByText('torn across', { exact: true }).click()

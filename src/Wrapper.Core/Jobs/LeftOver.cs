@@ -1,6 +1,5 @@
 using Wrapper.Core.Covers;
 using Wrapper.Core.Lay;
-using Wrapper.Core.Lengths;
 
 namespace Wrapper.Core.Jobs;
 
@@ -18,8 +17,7 @@ public static class LeftOver
     private static IReadOnlyList<Flaw> Remaining(ClothPlan plan)
     {
         var cut = plan.Reading.Cloth.Cut.Select(each => each.Piece).ToHashSet();
-        if (plan is not { Lay: { } lay, Buying: { } buying } || !plan.Pieces.All(piece => cut.Contains(piece.Id))) return [];
-        var length = Length.Max(lay.Best.Length, lay.Stock + plan.Reading.AfterWashing(buying.Bought));
-        return Remnants.Of(lay.Best, plan.Pieces.ToDictionary(piece => piece.Id), plan.ForLay, length);
+        if (plan is not { Lay: { } lay, Buying: not null } || !plan.Pieces.All(piece => cut.Contains(piece.Id))) return [];
+        return Remnants.Of(lay.Best, plan.Pieces.ToDictionary(piece => piece.Id), plan.ForLay, plan.OnTable);
     }
 }

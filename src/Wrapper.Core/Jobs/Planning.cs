@@ -34,6 +34,10 @@ public sealed record ClothPlan(ClothReading Reading, IReadOnlyList<LayPiece> Pie
     /// <summary>How far the lay reaches beyond the cloth on the table, and what lies there; null where it holds everything or was not measured.</summary>
     public (Length Missing, IReadOnlyList<LayPiece> Pieces)? Beyond { get; init; }
 
+    /// <summary>How much cloth lies on the table once it is bought and washed, remnants before it included; never less than the lay reaches.</summary>
+    public Length OnTable => Lay is not { } lay ? Length.Zero
+        : Length.Max(lay.Best.Length, lay.Stock + (Buying is not { } buying ? Length.Zero : buying.Articles is null ? Reading.AfterWashing(buying.Bought) : buying.Bought));
+
     /// <summary>The cloth as it is laid: with the pins that can be kept.</summary>
     public required LayCloth ForLay { get; init; }
 }
@@ -104,7 +108,9 @@ public static class Planning
         if (pieces.Count > MostPieces)
             reading.Problems.Add(new Problem($"cloths.{cloth.Id}.pieces", $"over {MostPieces}", 0, $"more than {MostPieces} pieces are cut from this cloth: lower the quantities, or make several jobs of it", $"{MostPieces}"));
         if (!reading.CanBeLaid || pieces.Count is 0 or > MostPieces) return new ClothPlan(reading, pieces, null, null, reading.Problems) { ForLay = onTable, CutOtherwise = CutOtherwise(cloth, pieces, job.Unit) };
-        var (pins, refused) = Pinning.Sort(cloth.Pins.Select(pin => pin.On(onTable)), pieces, onTable);
+        // What is cut is where it is, whether the print matches there or not.
+        var cutAlready = cloth.Cut.Select(each => each.Piece).ToHashSet();
+        var (pins, refused) = Pinning.Sort(cloth.Pins.Select(pin => pin.On(onTable)), [.. pieces.Select(piece => cutAlready.Contains(piece.Id) ? piece with { Origin = null } : piece)], onTable);
         var pinned = onTable with { Pins = pins };
         if (!lay) return new ClothPlan(reading, pieces, null, null, reading.Problems) { ForLay = pinned, RefusedPins = refused, CutOtherwise = CutOtherwise(cloth, pieces, job.Unit) };
         var laid = kept is null ? LayTable.Of(pieces, pinned, superseded) : kept.Of(pieces, pinned, superseded);

@@ -98,8 +98,8 @@ public sealed record LayView(
         Length Seen(Flaw flaw) => wrongSideUp ? usable - flaw.FromSelvedge - flaw.Across : flaw.FromSelvedge;
         BoxView Box(Flaw flaw) => new(Drawing.Hundredths(flaw.FromEnd), Drawing.Hundredths(Seen(flaw)), Drawing.Hundredths(flaw.Along), Drawing.Hundredths(flaw.Across));
         var selvedge = plan.Reading.Selvedge;
-        // Drawn as far as it is bought, articles whole; at least as far as anything lies.
-        var shown = Core.Lengths.Length.Max(lay.Best.Length, lay.Stock + (plan.Buying is { } buying ? buying.Articles is null ? plan.Reading.AfterWashing(buying.Bought) : buying.Bought : Core.Lengths.Length.Zero));
+        // Drawn as far as it is bought, articles whole.
+        var shown = plan.OnTable;
         var length = Drawing.Hundredths(shown);
         return new LayView(
             LengthView.Cloth(lay.Length, unit),

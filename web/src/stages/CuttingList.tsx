@@ -15,12 +15,12 @@ export function CuttingList({ lay, plan, cloth, wrongSideUp }: Props) {
   const { job } = useScene()
   const isCut = (id: string) => cloth.cut.some((one) => one.piece === id)
   const cut = lay.placed.filter((piece) => isCut(piece.id)).length
-  // What is cut stays where it was cut.
+  // What is cut stays where it was cut; on folded or torn cloth nothing is pinned.
   const tick = (piece: LayOf['placed'][number]) => job.edit('', (document) => ({
     ...document,
     cloths: document.cloths.map((each) => each.id !== cloth.id ? each : isCut(piece.id)
       ? { ...each, cut: each.cut.filter((one) => one.piece !== piece.id) }
-      : { ...each, cut: [...each.cut, piece.size], pins: [...each.pins.filter((pin) => pin.piece !== piece.id), piece.here] }),
+      : { ...each, cut: [...each.cut, piece.size], pins: each.spread === 'single' ? [...each.pins.filter((pin) => pin.piece !== piece.id), piece.here] : each.pins }),
   }))
   const called = new Map(plan.items.flatMap(({ draft }) => draft.pattern?.pieces ?? []).map((piece) => [piece.label, piece.name]))
   return (
