@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { beginItem, choose, expect, field, measure, pieces, saved, test, throughEveryStage } from './workroom'
+import { beginItem, choose, expect, field, measure, pieces, saved, test, throughEveryStage, told } from './workroom'
 
 const lay = (page: Page) => page.keyboard.press('4')
 
@@ -47,17 +47,17 @@ test('a ready-made towel: its size, what is cut off, and how many', async ({ pag
   await measure(page, { W1: '2' })
   await lay(page)
   await page.getByText('ready-made', { exact: true }).click()
-  await expect(page.getByRole('alert').first()).toContainText('nothing is entered')
+  await told(page, 'nothing is entered')
   await field(page, '.width').fill('40')
   await field(page, '.selvedge').fill('1')
   await field(page, '.articleLength').fill('30')
-  await expect(page.getByRole('alert')).toContainText('is cut 33 in long and one article has 28 in')
+  await told(page, 'is cut 33 in long and one article has 28 in')
   await field(page, '.articleLength').fill('60')
   // wrap 31 1/16 x 33, both ends 17 x 7 1/8: one is enough
   await expect(page.getByTestId('to-buy')).toHaveText('1 ready-made')
   await page.getByText('Repeat, gap, flaws').first().click()
   await field(page, '.shrinksAlong').fill('26')
-  await expect(page.getByRole('alert').first()).toContainText('from 0 to 25')
+  await told(page, 'from 0 to 25')
   await field(page, '.shrinksAlong').fill('')
   await page.keyboard.press('Escape')
   await page.keyboard.press('5')

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { beginItem, choose, expect, field, measure, saved, test } from './workroom'
+import { beginItem, choose, expect, field, measure, saved, test, told } from './workroom'
 
 // A square panel and its facing, 3/4 in larger when cut; laid at once.
 async function beginPanel(page: Page, job: string, side: string) {
@@ -19,7 +19,7 @@ test('a gap, a repeat and a flaw lengthen the lay; what cannot be read is told a
   await field(page, '.gap').fill('1')
   await expect(page.getByTestId(/^laid-/)).toHaveText('1.70 yd') // 61 in
   await field(page, '.repeatAlong').fill('twelve')
-  await expect(page.getByRole('alert')).toContainText('For example')
+  await told(page, 'For example')
   await field(page, '.repeatAlong').fill('12')
   await page.getByRole('button', { name: 'Mark a flaw' }).click()
   await field(page, '.fromEnd').fill('0')
@@ -124,7 +124,7 @@ test('pieces are dragged, refused where they cannot lie, pinned and unpinned by 
   // By keyboard over the edge of the cloth, which is refused.
   await page.getByRole('button', { name: /^1a, .* 0 in from the selvedge/ }).focus()
   await page.keyboard.press('ArrowUp')
-  await expect(page.getByRole('alert')).toContainText('over the edge of the cloth')
+  await told(page, 'over the edge of the cloth')
   await page.getByRole('button', { name: /^1b/ }).focus()
   await page.keyboard.press('p')
   await expect(page.getByRole('button', { name: 'Unpin all 2 pieces' })).toBeVisible()
@@ -173,7 +173,7 @@ test('a motif sits in the middle of its panel, stripes across only, or the cloth
   await page.keyboard.press('Escape')
   await page.getByRole('button', { name: 'Unpin the piece' }).click()
   await field(page, '.width').fill('37')
-  await expect(page.getByRole('alert').filter({ hasText: 'cannot lie at its place of the repeat' })).toBeVisible()
+  await told(page, 'cannot lie at its place of the repeat')
   await field(page, '.width').fill('54')
   await choose(page, '1a panel matches', 'need not match')
   await expect(page.locator('.repeat circle')).toHaveCount(0)
@@ -191,7 +191,7 @@ test('remnants are used first; the cloth on the table is measured, and too littl
   await page.getByRole('button', { name: 'Add a remnant' }).click()
   await page.getByLabel('Called', { exact: true }).fill('blue bin')
   await field(page, '.stock.0.length').fill('a yard or so')
-  await expect(page.getByRole('alert').first()).toContainText('For example')
+  await told(page, 'For example')
   await field(page, '.stock.0.length').fill('31')
   // One square of 30 goes on the remnant, the other is bought: 30 in.
   await expect(page.getByTestId(/^laid-/)).toHaveText('0.84 yd')
@@ -203,7 +203,7 @@ test('remnants are used first; the cloth on the table is measured, and too littl
   await page.getByText('At the table').click()
   await field(page, '.measuredLength').fill('26 1/2')
   await field(page, '.squaring').fill('1 1/2')
-  await expect(page.getByRole('alert').filter({ hasText: '5 in too short' })).toBeVisible()
+  await told(page, '5 in too short')
   await page.keyboard.press('Escape')
   await page.keyboard.press('5')
   await field(page, '.leastCut').fill('2 yd')
@@ -214,7 +214,7 @@ test('remnants are used first; the cloth on the table is measured, and too littl
   await page.getByRole('button', { name: 'Another price from a length on' }).click()
   await field(page, '.prices.0.from').fill('3 yd')
   await field(page, '.prices.0.price').fill('five')
-  await expect(page.getByRole('alert')).toContainText('a price is needed')
+  await told(page, 'a price is needed')
   await field(page, '.prices.0.price').fill('5')
   await expect(page.getByText('3.00 yd would cost less')).toContainText('15.00')
   await saved(page)
@@ -238,7 +238,7 @@ test('cloth folded double and torn across; a closer look', async ({ page }) => {
   await expect(page.getByText('1 of 4 cut')).toBeVisible()
   await expect(page.getByText('no longer pinned')).toHaveCount(0)
   await field(page, '.repeatAcross').fill('3')
-  await expect(page.getByRole('alert').filter({ hasText: 'cannot be matched to a repeat' })).toBeVisible()
+  await told(page, 'cannot be matched to a repeat')
   await page.getByText('torn across', { exact: true }).click()
   await expect(page.locator('.fold')).toHaveCount(0)
   const drawing = page.locator('svg.spread')

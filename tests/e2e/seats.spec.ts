@@ -1,11 +1,11 @@
-import { beginItem, choose, expect, field, measure, pieces, saved, test, throughEveryStage } from './workroom'
+import { beginItem, choose, expect, field, measure, pieces, saved, test, throughEveryStage, told } from './workroom'
 
 test('a tapered chair pad: outline by keyboard, stations, ties', async ({ page }) => {
   await beginItem(page, 'Pads', 'Cushion or seat pad')
   await page.getByRole('combobox', { name: 'Outline', exact: true }).focus()
   for (const key of ['Enter', 'ArrowDown', 'ArrowDown', 'Enter']) await page.keyboard.press(key)
   await expect(field(page, 'measures.f1')).toBeVisible()
-  await expect(page.getByRole('alert').first()).toContainText('nothing is entered')
+  await told(page, 'nothing is entered')
   await measure(page, { W: '18', B: '14', L: '16', f1: '8', w1: '17', T: '1' })
   await page.keyboard.press('2')
   await page.getByRole('button', { name: 'Choose knife-edge pad' }).click()
@@ -37,7 +37,7 @@ test('readings that differ are asked for again, and a skewed seat is told', asyn
   await measure(page, { W: '30', L: '20', T: '4' })
   await field(page, 'measures.W').focus()
   await field(page, 'measures.W again').fill('30 1/4')
-  await expect(page.getByRole('alert')).toContainText('measure again')
+  await told(page, 'measure again')
   await field(page, 'measures.W again').fill('30 1/8')
   await expect(page.getByText('read as 30 1/8 in')).toBeVisible()
   await choose(page, 'Check that it is square', 'Both ends, both sides, both diagonals')
@@ -64,7 +64,7 @@ test('a cap that falls deeper than the ottoman is refused on Make-up', async ({ 
   await page.keyboard.press('2')
   await page.getByRole('button', { name: 'Choose cap and apron' }).click()
   await field(page, 'choices.fall').fill('17')
-  await expect(page.getByRole('alert')).toContainText('deeper than the ottoman is high')
+  await told(page, 'deeper than the ottoman is high')
   await field(page, 'choices.fall').fill('4')
   await page.getByText('Pleated', { exact: true }).click()
   await pieces(page, /1a cap/, 'cut off at each corner', '2 5/8 in') // (2 - √2) x 4 1/2 = 2.636
@@ -115,7 +115,7 @@ test('a chair back by its traced outline, hemmed, with wrong points told on the 
   await choose(page, 'Shape of the back', 'Traced')
   await field(page, 'measures.O').fill('0, 0; 16, 0; 15, 19; 8, 21 1/2 arc 2; 1, 19')
   await field(page, 'measures.D').fill('2')
-  await expect(page.getByRole('alert').filter({ hasText: 'too tight' })).toBeVisible()
+  await told(page, 'too tight')
   await saved(page)
   await page.reload()
   await expect(field(page, 'measures.O')).toHaveValue(/arc 2/)

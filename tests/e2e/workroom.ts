@@ -120,6 +120,9 @@ export async function choose(page: Page, name: string, option: string) {
   await expect(page.getByRole('combobox', { name, exact: true })).toHaveAttribute('aria-expanded', 'false')
 }
 
+/** An alert that says this; others may stand beside it while a plan is on its way. */
+export const told = (page: Page, text: string) => expect(page.getByRole('alert').filter({ hasText: text }).first()).toBeVisible()
+
 /** Types sizes on the measuring drawing, and leaves the last. */
 export async function measure(page: Page, sizes: Record<string, string>) {
   for (const [key, typed] of Object.entries(sizes)) await field(page, `measures.${key}`).fill(typed)
