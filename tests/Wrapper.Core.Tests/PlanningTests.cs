@@ -43,11 +43,42 @@ public class PlanningTests
     }
 
     [Theory]
-    [InlineData("chair-back-slip-over", "W=16 | H=20 | D=2", ClothRole.SecondFace, "lining")]
+    [InlineData("chair-back-slip-over", "W=16 | H=20 | D=2", ClothRole.Lining, "lining")]
     [InlineData("box-cushion-strip", "W=20 | L=20 | T=4", ClothRole.CordCovering, "cord-block")]
     [InlineData("chair-slipcover", "W=22|S=21|F=12|A=8|B=5|U=6|H=27|K=4|C=5", ClothRole.Contrast, "skirt-front skirt-side skirt-flap")]
+    [InlineData("box-cushion-strip", "W=20 | L=20 | T=4 | wadding=sides", ClothRole.Wadding, "wadding wadding-side")]
+    [InlineData("elastic-cap", "W=48 | L=20 | T=3/4 | usable=72 | pads=2 | barrier=under", ClothRole.PadLayer, "pad-1 pad-2")]
+    [InlineData("elastic-cap", "W=48 | L=20 | T=3/4 | usable=72 | pads=2 | barrier=under", ClothRole.MoistureBarrier, "barrier")]
+    [InlineData("traced-board", "W=15 | B=15 | L=48 | T=1 | stations=0 | sides=straight | pad=1/2", ClothRole.PadLayer, "pad-1")]
     public void Each_role_has_the_pieces_of_its_name(string makeUp, string changes, ClothRole role, string pieces) =>
         Assert.Equal(pieces.Split(' '), Items.Pattern(Items.Read(makeUp, JobUnit.Inch, changes)).Pieces.Where(piece => piece.Role == role).Select(piece => piece.Key));
+
+    // A sheet of 30 x (2 x 20 + 4) and two sides of 20 x 4: turned, 44 across and both sides on end beside it, 30 up the roll.
+    [Fact]
+    public void Wadding_is_cut_from_no_cloth_until_one_is_named_for_it()
+    {
+        var item = Items.Read("box-cushion-strip", JobUnit.Inch, "W=30 | L=20 | T=4 | wadding=sides") with { Cloth = "c1" };
+        var plan = Planning.Of(Job(item), Items.Drafting, lay: true);
+        Assert.DoesNotContain(plan.Cloths.SelectMany(cloth => cloth.Pieces), piece => piece.Role == ClothRole.Wadding);
+        var notions = plan.Items[0].Draft.Pattern!.Notions.Where(notion => notion.Role == ClothRole.Wadding);
+        Assert.Equal(["30 x 44 in: 9.17 sq ft", "2 of 20 x 4 in: 1.11 sq ft"], notions.Select(notion => notion.Amount));
+        var named = Job(item with { OtherCloths = new Dictionary<ClothRole, string> { [ClothRole.Wadding] = "c2" } });
+        var laid = Planning.Of(named, Items.Drafting, lay: true);
+        Assert.Equal(["wadding", "wadding-side", "wadding-side"], laid.Cloths[1].Pieces.Select(piece => piece.Piece));
+        Assert.Equal(Length.Inches(30), laid.Cloths[1].Lay!.Best.Length);
+        // What the cover takes is the same either way.
+        Assert.Equal(plan.Cloths[0].Lay!.Best.Length, laid.Cloths[0].Lay!.Best.Length);
+        Assert.Equal(laid.Cloths[0].Lay!.Best.Length, Planning.Alone(laid.Items[0], named));
+    }
+
+    // A lining without a cloth of its own is cut from the second face's, that from the item's.
+    [Theory]
+    [InlineData(ClothRole.Lining, "", "c1")]
+    [InlineData(ClothRole.Lining, "second face", "c2")]
+    [InlineData(ClothRole.Contrast, "second face", "c1")]
+    [InlineData(ClothRole.PadLayer, "second face", null)]
+    public void Each_role_falls_back_on_the_next(ClothRole role, string named, string? cloth) =>
+        Assert.Equal(cloth, Planning.ClothOf(Folded("a", "c1") with { OtherCloths = named == "" ? new Dictionary<ClothRole, string>() : new Dictionary<ClothRole, string> { [ClothRole.SecondFace] = "c2" } }, role, Job()));
 
     [Fact]
     public void More_pieces_than_anybody_cuts_are_refused_at_once()

@@ -35,7 +35,7 @@ public class SeatCases
     [InlineData("box-cushion-two-panels", "W=30 | L=20 | T=4 | ease=exact", "panel/cut width=35; panel/cut length=25.25; panel/corner cut-out, in from the front=2; panel/corner cut-out, in from the side=2")]
     [InlineData("box-cushion-two-panels", "W=30 | L=20 | T=4 | ease=exact | panel/left=1", "panel/cut width=35.5; panel/corner cut-out, in from the side=2.5")]
     [InlineData("box-cushion-two-panels", "W=30 | L=20 | T=4 | ease=exact | corners=square-drop", "panel/cut width=35; finished width=29; finished depth=5")]
-    [InlineData("box-cushion-two-panels", "W=30 | L=20 | T=4 | wadding=sides", "*wadding-width=30; *wadding-length=44; *wadding-side=20; *stocking=28; *foam-width=30")]
+    [InlineData("box-cushion-two-panels", "W=30 | L=20 | T=4 | wadding=sides", "wadding/cut width=30; wadding/cut length=44; wadding-side/cut width=20; wadding-side/cut length=4; *wadding=44; *stocking=28; *foam-width=30")]
     [InlineData("box-cushion-two-panels", "cm | W=60 | L=50 | T=8", "panel/cut width=70.4; panel/cut length=60.9")]
     // Pillowcase: across W + D + 2 s; length s + D/2 + L + E, E = D + 3; a zip adds z.
     [InlineData("pillowcase-cushion", "W=24 | L=22 | T=5 | ease=exact", "panel/cut width=30; panel/cut length=33; wrapped end=8")]

@@ -20,6 +20,9 @@ public class TableCases
     // Cap: each drop is board + pads + overhang; the hem runs round it.
     [InlineData("elastic-cap", "W=48 | L=20 | T=3/4 | usable=72", "sheet/cut width=57.75; sheet/cut length=29.75; hem perimeter=136; *elastic=103")]
     [InlineData("elastic-cap", "W=48 | L=20 | T=3/4 | usable=72 | pads=1 | turns=1", "finished width=48.5; height over board and pad=1.75; drop, front=5.25; sheet/cut width=60.25")] // 3/4 + 1/2 + 2 x 1/4
+    // Under it: wadding round the board, the k-th turn 2 (W + 2 k t) + 2 (T + 2 k t) on its outer face: 2 x 2 x 48 3/4 + 1 + 1 + 2 + 2; pads and barrier as the board.
+    [InlineData("elastic-cap", "W=48 | L=20 | T=3/4 | usable=72 | pads=2 | pad2=1 | turns=2 | barrier=under", "wadding/cut width=201; wadding/cut length=20; *wadding=201; pad-2/cut width=48; pad-2/cut length=20; barrier/cut width=48; height over board and pad=3.25")]
+    [InlineData("elastic-cap", "cm | W=120 | L=50 | T=2 | usable=150 | turns=1 | wadding=0.5", "wadding/cut width=248; wadding/cut length=50")] // 2 x 122 + 8 x 1/2
     [InlineData("elastic-cap", "W=48 | L=20 | T=3/4 | usable=72 | backOver=1 | sheet/front=1", "sheet/cut length=27.625; hem perimeter=138.0711")] // 2 x 48 + 2 (17 1/2 + 2 1/2 root 2)
     [InlineData("elastic-cap", "W=48 | L=20 | T=3/4 | usable=72 | obstacles=1 | side1=front | x1=12 | y1=6 | hold=drawstring", "hem perimeter=141; *drawstring=153; *straps=20")] // up and down 2 1/2
     [InlineData("elastic-cap", "W=48 | L=20 | T=3/4 | usable=72 | corners=rounded", "hem perimeter=162.7035; *elastic=123.0277")] // 136 + 2 pi 4 1/4
@@ -27,7 +30,7 @@ public class TableCases
     // Board: the outline out by T + 1 1/4; cord round it + 12.
     [InlineData("traced-board", "W=15 | B=15 | L=48 | T=1 | stations=0 | sides=straight | cover/front=1", "cover/cut width=19.5; cover/cut length=53.5; *cord=156")]
     [InlineData("traced-board", "W=15 | B=8 | L=50 | b=3 | T=1 | stations=0 | sides=straight | edge=casing | k=0", "board, length=53; cover/cut length=57.5; cover/cut width=19.826")] // mitres of the slant 3 1/2 in 50
-    [InlineData("traced-board", "W=15 | B=15 | L=48 | T=1 | stations=0 | sides=straight | pad=1/2 | edge=casing", "outline moved out by=2.75; cover/cut width=21.75")]
+    [InlineData("traced-board", "W=15 | B=15 | L=48 | T=1 | stations=0 | sides=straight | pad=1/2 | edge=casing", "outline moved out by=2.75; cover/cut width=21.75; pad-1/cut width=15; pad-1/cut length=48")]
     [InlineData("traced-board", "cm | W=38 | B=38 | L=120 | T=2 | stations=0 | sides=straight", "cover/cut width=48; cover/cut length=130; *cord=386.48")]
     // Round: diameter + 2 drop + 2 hem; joined, across that + 4 s.
     [InlineData("round-table-draped", "d=36 | H=10 | usable=60", "circle/cut diameter=57; hem=175.9292")]

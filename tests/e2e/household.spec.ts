@@ -93,6 +93,28 @@ test('obstacles that overlap, a floor that is too near, and a mended cap', async
   await expect(page.getByRole('alert').filter({ hasText: 'lie on the floor' })).toContainText('For example 28')
 })
 
+test('wadding is bought by its size, or laid on a cloth of its own', async ({ page }) => {
+  await beginItem(page, 'Board', 'Work table, tray or pressing board', 'cm')
+  await measure(page, { W: '120', L: '50', T: '2' })
+  await page.keyboard.press('2')
+  await page.getByLabel('Wadding wrapped, turns').fill('1')
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('5')
+  // 2 (120 + 2 x 0.6) + 2 (2 + 2 x 0.6) round the board
+  await expect(page.getByRole('row', { name: /wadding, wrapped/ })).toContainText('248.8 x 50 cm: 1.24 sq m')
+  await page.getByRole('button', { name: 'Add a cloth' }).click()
+  await choose(page, 'Work table, tray or pressing board, wadding, wrapped', 'laid on Cloth 2')
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('4')
+  await expect(page.getByRole('region', { name: 'Cloth 2', exact: true }).getByTestId(/^laid-/)).toHaveText('2.49 m')
+  await page.keyboard.press('5')
+  await choose(page, 'Work table, tray or pressing board, wadding, wrapped', 'bought by size')
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('4')
+  await expect(page.getByText('Nothing is cut from this cloth yet.')).toBeVisible()
+  await saved(page)
+})
+
 test('the demo beds and tables are drafted without a doubt', async ({ page }) => {
   for (const job of ['demo-bunks', 'demo-tables']) {
     await page.goto(`/jobs/${job}/lay`)

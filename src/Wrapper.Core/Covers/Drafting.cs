@@ -41,7 +41,7 @@ public sealed class Drafting
         var reading = new Reading(makeUp, item, unit, usable);
         if (reading.Problems.Count == 0) reading.Problems.AddRange(makeUp.Check(reading));
         if (reading.Problems.Count > 0) return new Draft(null, null, reading, reading.Problems);
-        var pattern = WidthJoins.Apply(makeUp.Draft(reading), reading);
+        var pattern = Filled.With(WidthJoins.Apply(makeUp.Draft(reading), reading), makeUp.Fillings(reading), unit);
         if (Unsound(pattern, makeUp, reading) is { } unsound) return new Draft(null, null, reading, [unsound]);
         return new Draft(pattern, SeamCheck.Of(pattern, unit), reading, []);
     }

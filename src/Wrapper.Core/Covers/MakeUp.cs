@@ -43,6 +43,9 @@ public abstract class MakeUp
     /// <summary>Drafts the pattern from a reading that <see cref="Check"/> finds nothing wrong with.</summary>
     public abstract Pattern Draft(Reading reading);
 
+    /// <summary>What lies under the cover and can be cut from cloth of its own: wadding, pad layers, a moisture barrier; from the bottom up.</summary>
+    public virtual IEnumerable<Piece> Fillings(Reading reading) => [];
+
     /// <summary>A new item with every default written in; what <paramref name="from"/> holds already is kept.</summary>
     public Item NewItem(string id, string name, JobUnit unit, Item? from = null)
     {

@@ -59,12 +59,12 @@ public static class Planning
         return new Plan(items, cloths, [.. items.SelectMany(item => Lost(item, job))]);
     }
 
-    /// <summary>The cloth that one item takes, laid alone, all its cloths together; null when it or a cloth of it is in doubt, or a piece too wide.</summary>
+    /// <summary>The cloth that the cover of one item takes, laid alone, all its cloths together; null when it or a cloth of it is in doubt, or a piece too wide.</summary>
     public static Length? Alone(ItemPlan item, JobDocument job, CancellationToken superseded = default)
     {
         if (item.Draft.Pattern is null || job.Cloths.Count == 0 || Lost(item, job).Any()) return null;
         var sum = Length.Zero;
-        foreach (var cut in PiecesOf(item).GroupBy(piece => ClothOf(item.Item, piece.Lay.Role, job)))
+        foreach (var cut in PiecesOf(item).Where(piece => !piece.Lay.Role.IsFilling()).GroupBy(piece => ClothOf(item.Item, piece.Lay.Role, job)))
         {
             // New cloth, whatever remnants there are.
             var cloth = new ClothReading(job.Cloths.First(cloth => cloth.Id == cut.Key) with { Stock = [] }, job.Unit);
@@ -75,9 +75,15 @@ public static class Planning
         return sum;
     }
 
-    /// <summary>The id of the cloth that pieces of <paramref name="role"/> are cut from: the role's own, else the item's, else the first of the job.</summary>
-    public static string ClothOf(Item item, ClothRole role, JobDocument job) =>
-        item.OtherCloths.GetValueOrDefault(role) ?? item.Cloth ?? job.Cloths[0].Id;
+    /// <summary>
+    /// The id of the cloth that pieces of <paramref name="role"/> are cut from: the role's own, else the item's, else the first of the job. Null for
+    /// fillings without one: they are bought by their size.
+    /// </summary>
+    public static string? ClothOf(Item item, ClothRole role, JobDocument job) =>
+        item.OtherCloths.GetValueOrDefault(role) is { } own ? own
+            : role.IsFilling() ? null
+            : role == ClothRole.Lining ? ClothOf(item, ClothRole.SecondFace, job)
+            : item.Cloth ?? job.Cloths[0].Id;
 
     // A cloth that is lost or cannot be read has a problem of its own; pieces are drafted to usual cloth meanwhile.
     private static Working Usable(Item item, ClothRole role, JobDocument job)

@@ -7,6 +7,9 @@ public sealed record Notion(string Key, string Name, Working? Length, int Count 
 {
     /// <summary>How much, in words, of what is bought neither by length nor by count ("31 litres"); empty for the rest.</summary>
     public string Amount { get; init; } = "";
+
+    /// <summary>What it is cut from, where it is a piece of the pattern too: it is laid, not bought by size, once that has a cloth of its own.</summary>
+    public ClothRole? Role { get; init; }
 }
 
 /// <summary>One making step and the seams sewn in it.</summary>

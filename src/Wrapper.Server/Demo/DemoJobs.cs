@@ -70,7 +70,7 @@ public static class DemoJobs
             Items =
             [
                 Of(new KnifeEdgePad(), "chair-pad", "Reading chair pad", "star", [("W", "17 1/2"), ("B", "14 1/4"), ("L", "16 3/4"), ("f1", "8"), ("w1", "17 1/4"), ("T", "1 1/2")], ("shape", "tapered"), ("sides", "smooth")) with { Quantity = "4" },
-                Of(new ChairBackSlipOver(), "chair-back", "Reading chair back", "star", [("W", "16 1/2"), ("B", "14 1/2"), ("H", "19 3/4"), ("b", "1 1/2"), ("D", "2")], ("back", "arched")) with { Quantity = "4", OtherCloths = From(ClothRole.SecondFace, "plum") },
+                Of(new ChairBackSlipOver(), "chair-back", "Reading chair back", "star", [("W", "16 1/2"), ("B", "14 1/2"), ("H", "19 3/4"), ("b", "1 1/2"), ("D", "2")], ("back", "arched")) with { Quantity = "4", OtherCloths = From(ClothRole.Lining, "plum") },
                 Of(new ChairSlipcover(), "armchair", "Armchair by the stove", "plum", [("W", "22"), ("S", "21 1/2"), ("F", "11 3/4"), ("A", "8 1/2"), ("B", "4 3/4"), ("U", "6"), ("x", "3/4"), ("H", "27"), ("K", "4 1/2"), ("C", "5")], ("lean", "in"), ("armTop", "rolled")),
                 Of(new BoxCushionStrip(), "armchair-seat", "Its seat cushion", "plum", [("W", "28"), ("N", "21 3/4"), ("L", "24"), ("E", "5 1/2"), ("T", "4 1/2")], ("shape", "tee")),
                 Of(new OttomanCap(), "footstool", "Footstool", "plum", [("W", "21"), ("L", "17 1/4"), ("H", "14")], ("fall", "3 1/2"), ("capCorners", "pleated")),

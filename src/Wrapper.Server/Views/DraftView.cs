@@ -71,7 +71,7 @@ public sealed record PatternView(
         [.. pattern.Finished.Select(size => new SizeView(size.Name, "finished", LengthView.Finished(size.Working.Value, unit), WorkingText.Lines(size.Working, size.Name, unit), null))],
         [.. pattern.Notions.Select(notion => new NotionView(notion.Key, notion.Name, notion.Count, notion.Amount, notion.Note,
             notion.Length is { } length ? LengthView.Cut(length.Value, unit) : null,
-            notion.Length is { } sum ? WorkingText.Lines(sum, notion.Name, unit) : []))],
+            notion.Length is { } sum ? WorkingText.Lines(sum, notion.Name, unit) : [], notion.Role))],
         [.. pattern.Steps.Select(step => step.Text)],
         pattern.Remarks,
         pattern.InPairs,
@@ -145,4 +145,4 @@ public sealed record EdgeView(string Name, string AllowanceKey, LengthView Allow
 public sealed record SeamView(string Name, SeamKind Kind, LengthView Left, LengthView Right, LengthView Drafted, string? Fault);
 
 /// <summary>Something bought beside the cloth, with its working.</summary>
-public sealed record NotionView(string Key, string Name, int Count, string Amount, string Note, LengthView? Length, IReadOnlyList<string> Working);
+public sealed record NotionView(string Key, string Name, int Count, string Amount, string Note, LengthView? Length, IReadOnlyList<string> Working, ClothRole? Role);

@@ -469,7 +469,7 @@ export interface components {
          * @description What a piece is cut from, seen from its cover: each role can be given a cloth of its own.
          * @enum {unknown}
          */
-        ClothRole: "face" | "second face" | "contrast" | "cord covering";
+        ClothRole: "face" | "second face" | "contrast" | "cord covering" | "lining" | "wadding" | "pad layer" | "moisture barrier";
         /** @description One cloth of a plan; Skewed is how far its print is off square, where that is more than may be passed over. */
         ClothView: {
             id: string;
@@ -886,6 +886,7 @@ export interface components {
             note: string;
             length: null | components["schemas"]["LengthView"];
             working: string[];
+            role: null | components["schemas"]["ClothRole"];
         };
         /** @description What another job has left of a cloth: to be entered as it stands in Remnant. */
         OfferView: {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import type { Choice, Entry, Item, MakeUp } from '../api/client'
-import { isShown } from './context'
+import type { Choice, Entry, Item, JobDocument, MakeUp, Role } from '../api/client'
+import { clothOf, isShown } from './context'
 
 const entry = (typed: string): Entry => ({ typed, unit: 'in' })
 const choice = (key: string, usual: string, shownWhen: Choice['shownWhen'] = null): Choice =>
@@ -27,4 +27,13 @@ describe('what is asked', () => {
     expect(isShown({ shownWhen: { choice: 'shape', answers: ['rectangle'] } }, makeUp, item({}))).toBe(true)
   })
   it('knows no choice of another make-up', () => expect(isShown({ shownWhen: { choice: 'lid', answers: [''] } }, makeUp, item({}))).toBe(false))
+})
+
+describe('what a piece is cut from', () => {
+  const job = { cloths: [{ id: 'first' }] } as JobDocument
+  const from = (role: Role, otherCloths: Item['otherCloths']) => clothOf({ ...item({}), otherCloths }, role, job)
+  it('is the cloth named for its role', () => expect(from('wadding', { wadding: 'wool' })).toBe('wool'))
+  it('is the first cloth of the job where none is named', () => expect(from('contrast', { wadding: 'wool' })).toBe('first'))
+  it('is the second face’s for a lining', () => expect(from('lining', { 'second face': 'plum' })).toBe('plum'))
+  it('is none for fillings, which are bought by size', () => expect(from('pad layer', { wadding: 'wool' })).toBeUndefined())
 })

@@ -63,9 +63,15 @@ export function useItemField(map: EntryMap, key: string) {
   return { field, state, write }
 }
 
-/** The id of the cloth that pieces of a role are cut from: the role's own, else the item's, else the first of the job. */
-export const clothOf = (item: Item, role: Role, { cloths }: JobDocument): string | undefined =>
-  item.otherCloths[role] ?? item.cloth ?? cloths[0]?.id
+/** What lies under the cover: cut only from a cloth that is named for it, else bought by its size. */
+export const isFilling = (role: Role) => role === 'wadding' || role === 'pad layer' || role === 'moisture barrier'
+
+/** The id of the cloth that pieces of a role are cut from: the role's own, else the item's, else the first of the job; none for fillings without one. */
+export function clothOf(item: Item, role: Role, document: JobDocument): string | undefined {
+  const own = item.otherCloths[role]
+  if (own || isFilling(role)) return own
+  return role === 'lining' ? clothOf(item, 'second face', document) : item.cloth ?? document.cloths[0]?.id
+}
 
 export function changeItem<D extends { items: Item[] }>(document: D, id: string, change: (item: Item) => Item): D {
   return { ...document, items: document.items.map((item) => (item.id === id ? change(item) : item)) }

@@ -1,6 +1,7 @@
 import { Button } from 'antd'
 import { useScene } from '../job/context'
 import { ClothFields, OtherProblems } from './ClothFields'
+import { FillingCloth } from './FillingCloth'
 import { IHave } from './IHave'
 import { Savings } from './Savings'
 import { useAddCloth } from './useAddCloth'
@@ -49,7 +50,7 @@ export default function Buy() {
               <tr key={`${item.id}/${notion.key}`}>
                 {at === 0 && <th scope="rowgroup" rowSpan={pattern?.notions.length}>{item.name}{item.quantity !== '1' ? ` × ${item.quantity}` : ''}</th>}
                 <td>{notion.name}{notion.note && <small> {notion.note}</small>}</td>
-                <td className="figure">{notion.length?.text ?? (notion.amount || notion.count)}</td>
+                <td className="figure">{notion.amount || (notion.length?.text ?? notion.count)}{notion.role && <FillingCloth item={item} role={notion.role} name={notion.name} />}</td>
                 <td className="sum-line">{notion.working.at(-1)}</td>
               </tr>
             )))}

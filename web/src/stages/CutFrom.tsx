@@ -1,8 +1,8 @@
 import { Select } from 'antd'
 import type { Role } from '../api/client'
-import { changeItem, clothOf, useDraft, useScene } from '../job/context'
+import { changeItem, clothOf, isFilling, useDraft, useScene } from '../job/context'
 
-/** Which cloth the item is cut from, and those pieces of it that may have another. */
+/** Which cloth the item is cut from, and those pieces of it that may have another. What lies under the cover is answered for on Buy. */
 export function CutFrom() {
   const { job, item } = useScene()
   const draft = useDraft()
@@ -12,7 +12,7 @@ export function CutFrom() {
     role === 'face' ? { ...old, cloth } : { ...old, otherCloths: { ...old.otherCloths, [role]: cloth } }))
   // While the item is in doubt its pieces are not known; what was chosen for them stays in sight.
   const others = new Set<Role>([...(draft?.pattern?.pieces ?? []).map((piece) => piece.role), ...(draft?.pattern ? [] : Object.keys(item.otherCloths) as Role[])])
-  others.delete('face')
+  for (const role of others) if (role === 'face' || isFilling(role)) others.delete(role)
   const select = (role: Role, name: string) => (
     <label key={role}>{name}
       <Select aria-label={name} value={clothOf(item, role, job.document) ?? null} options={cloths.map((cloth) => ({ value: cloth.id, label: cloth.name }))} onChange={(cloth) => choose(role, cloth)} />

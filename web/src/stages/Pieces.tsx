@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { unitWord, type Piece } from '../api/client'
 import { EntryField } from '../job/EntryField'
-import { clothOf, useDraft, useItemField, useScene } from '../job/context'
+import { clothOf, isFilling, useDraft, useItemField, useScene } from '../job/context'
 import { PieceDrawing } from './PieceDrawing'
 import { SeamTable } from './SeamTable'
 
@@ -21,7 +21,7 @@ export default function Pieces() {
     )
   const piece = pattern.pieces.find((each) => each.key === held) ?? pattern.pieces[0]
   if (!piece) return null
-  const clothName = ({ role }: Piece) => job.document.cloths.find((cloth) => item && cloth.id === clothOf(item, role, job.document))?.name ?? 'no cloth'
+  const clothName = ({ role }: Piece) => job.document.cloths.find((cloth) => item && cloth.id === clothOf(item, role, job.document))?.name ?? (isFilling(role) ? 'bought by size' : 'no cloth')
   const widest = Math.max(...pattern.pieces.map((each) => each.box.width))
   const size = piece.sizes.find((each) => each.name === pointed) ?? piece.sizes[0]
   return (

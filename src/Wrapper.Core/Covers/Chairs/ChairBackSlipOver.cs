@@ -99,7 +99,7 @@ public sealed class ChairBackSlipOver : MakeUp
         var lined = reading.Chosen("lining", "reversible");
         var face = new SlipOverFace(reading);
         var piece = face.Piece("face", lined ? "outer face" : "face", lined);
-        List<Piece> pieces = lined ? [piece, face.Piece("lining", "lining face", lined) with { Role = ClothRole.SecondFace }] : [piece];
+        List<Piece> pieces = lined ? [piece, face.Piece("lining", "lining face", lined) with { Role = ClothRole.Lining }] : [piece];
         List<Seam> seams = [.. pieces.SelectMany(each => face.Around(each))];
         List<Use> uses = [];
         var foot = face.Foot(piece.Stitch);

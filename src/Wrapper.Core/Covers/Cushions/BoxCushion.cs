@@ -78,11 +78,14 @@ public abstract class BoxCushion : MakeUp
         yield return Usual.Blades;
     }
 
+    /// <inheritdoc/>
+    public override IEnumerable<Piece> Fillings(Reading reading) => reading.Offers("wadding") ? EaseSchools.Wadding(reading) : [];
+
     /// <summary>Foam to order and thread, read off the seams.</summary>
     private protected static IEnumerable<Notion> Basics(Reading reading, IEnumerable<Seam> seams)
     {
         foreach (var (name, working) in EaseSchools.Foam(reading)) yield return new Notion(name.Replace(' ', '-'), name, working);
-        foreach (var notion in EaseSchools.Wrapping(reading)) yield return notion;
+        foreach (var notion in EaseSchools.Stocking(reading)) yield return notion;
         yield return Making.Thread.Of(seams);
     }
 }

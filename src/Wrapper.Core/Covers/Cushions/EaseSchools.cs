@@ -83,16 +83,18 @@ internal static class EaseSchools
         ];
     }
 
-    /// <summary>What the foam is wrapped in (handbook §4.8): wadding W x (2 L + D) round the front, L x D for each side, and stocking L + D + 4 in.</summary>
-    public static IEnumerable<Notion> Wrapping(Reading reading)
+    /// <summary>The wadding round the foam (handbook §4.8): W x (2 L + D) round the front, L x D for each side.</summary>
+    public static IEnumerable<Piece> Wadding(Reading reading)
     {
         if (reading.Chosen("wadding", "none")) yield break;
         var (seat, depth) = (OutlineShapes.Of(reading), reading.Measure("T"));
-        yield return new("wadding-width", "wadding, width", seat.Width);
-        yield return new("wadding-length", "wadding, length", (2 * seat.Depth) + depth, Note: "over the top, round the front and under");
-        if (reading.Chosen("wadding", "sides")) yield return new("wadding-side", "wadding for a side, length", seat.Depth, 2, Note: $"two pieces, {reading.Say(depth.Value)} deep");
-        yield return new("stocking", "stocking", seat.Depth + depth + Working.Of("over", "to tie off", Length.Inches(4)));
+        yield return Usual.Sheet(ClothRole.Wadding, "wadding", "wadding, round the front", seat.Width, (2 * seat.Depth) + depth, note: "Over the top, round the front and under.");
+        if (reading.Chosen("wadding", "sides")) yield return Usual.Sheet(ClothRole.Wadding, "wadding-side", "wadding, side", seat.Depth, depth, 2);
     }
+
+    /// <summary>The stocking over foam and wadding (handbook §4.8): L + D + 4 in.</summary>
+    public static IEnumerable<Notion> Stocking(Reading reading) => reading.Chosen("wadding", "none") ? []
+        : [new("stocking", "stocking", OutlineShapes.Of(reading).Depth + reading.Measure("T") + Working.Of("over", "to tie off", Length.Inches(4)))];
 
     private static Working Side(Reading reading, Working side) => reading.Chosen("ease", "overcut")
         ? side + Ease(reading, side.Value <= Length.Inches(24) ? "overSmall" : "overLarge")

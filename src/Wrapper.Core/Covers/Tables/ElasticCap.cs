@@ -128,7 +128,7 @@ public sealed class ElasticCap : MakeUp
             Seams = seams,
             Uses = [.. outer.Select(edge => new Use(EdgeUse.Hem, new Run("sheet", 1, edge.Name) { Drafted = piece.Stitch.LengthOf(edge.Name) }))],
             Finished = [("finished width", wide), ("finished length", deep), ("height over board and pad", height), .. CapSheet.Sides.Select((side, at) => ($"drop, {side}", drops[at])), ("hem perimeter", hem)],
-            Notions = [.. Holding(reading, hem, drops), .. PadStack.Of(reading, Pads(reading)), Making.Thread.Of(seams)],
+            Notions = [.. Holding(reading, hem, drops), Making.Thread.Of(seams)],
             Steps =
             [
                 new("Cut the sheet; mark the corners and where each obstacle is.", []),
@@ -139,6 +139,9 @@ public sealed class ElasticCap : MakeUp
             Remarks = [.. reading.Chosen("hold", "elastic") ? Elastic.Remarks(reading) : [], Usual.HotIron, Usual.Blades],
         };
     }
+
+    /// <inheritdoc/>
+    public override IEnumerable<Piece> Fillings(Reading reading) => PadStack.Of(reading, Pads(reading));
 
     private static Working[] Pads(Reading reading) => [.. Enumerable.Range(1, reading.Count("pads")).Select(n => Working.Of($"p{n}", $"pad layer {n}", reading.Choice($"pad{n}")))];
 

@@ -1,35 +1,30 @@
-using System.Globalization;
+using Wrapper.Core.Covers.Outlines;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Tables;
 
-/// <summary>The layers under a cover from the board up, each with its area (handbook §9.3).</summary>
+/// <summary>The layers under a cover from the board up (handbook §9.3).</summary>
 internal static class PadStack
 {
-    /// <summary>Barrier, wadding and pads on a rectangular board W x L.</summary>
-    public static IEnumerable<Notion> Of(Reading reading, IReadOnlyList<Working> pads)
+    /// <summary>Barrier, wadding and pads on a rectangular board W x L that is T thick.</summary>
+    public static IEnumerable<Piece> Of(Reading reading, IReadOnlyList<Working> pads)
     {
-        var (w, l) = (reading.Measure("W").Value, reading.Measure("L").Value);
-        var board = Outline.Rectangle(w, l);
-        string Sheet(int times) => $"{reading.Say(w)} x {reading.Say(l)}{(times > 1 ? $", {times} times" : "")}: {Area(reading, board, times)}";
-        if (reading.Chosen("barrier", "under")) yield return new("barrier", "moisture barrier, under the wadding", null) { Amount = Sheet(1) };
-        if (reading.Count("turns") is > 0 and var turns) yield return new("wadding", "wadding, wrapped", null, Note: $"{turns} turns, above and below") { Amount = Sheet(2 * turns) };
-        for (var n = 0; n < pads.Count; n++) yield return Layer(reading, n + 1, pads[n].Value, board);
+        var (w, l) = (reading.Measure("W"), reading.Measure("L"));
+        if (reading.Chosen("barrier", "under")) yield return Usual.Sheet(ClothRole.MoistureBarrier, "barrier", "moisture barrier", w, l, note: "On the bare board, under the wadding.");
+        if (reading.Count("turns") is > 0 and var turns) yield return Wrapped(reading, w, l, turns);
+        for (var n = 0; n < pads.Count; n++) yield return Layer(reading, n + 1, pads[n].Value, RectangleShape.Of(w, l, Sum.Of()));
     }
 
     /// <summary>One pad layer as large as the board, counted from the board up.</summary>
-    public static Notion Layer(Reading reading, int n, Length thick, Outline board)
-    {
-        var (left, bottom, right, top) = board.Bounds();
-        return new($"pad-{n}", $"pad layer {n}, {reading.Say(thick)} thick", null) { Amount = $"{reading.Say(right - left)} x {reading.Say(top - bottom)}: {Area(reading, board, 1)}" };
-    }
+    public static Piece Layer(Reading reading, int n, Length thick, SeatOutline board) =>
+        new Piece($"pad-{n}", $"pad layer {n}, {reading.Say(thick)} thick", 1, board.Dimensions, board.Shape) { Role = ClothRole.PadLayer, Grain = Grain.Either }.Measured(board.Width, board.Depth);
 
-    // To a hundredth of a square foot or of a square metre.
-    private static string Area(Reading reading, Outline board, int times)
+    // Each turn goes round what is there already; it is measured on its own outer face, where it is longest: 2 (W + 2 k t) + 2 (T + 2 k t) for the k-th, all turns together.
+    private static Piece Wrapped(Reading reading, Working w, Working l, int turns)
     {
-        const double squareFoot = 0.3048 * 0.3048;
-        var area = times * board.AreaSquareMetres() / (reading.Unit.IsInches() ? squareFoot : 1);
-        return $"{area.ToString("0.00", CultureInfo.InvariantCulture)} {(reading.Unit.IsInches() ? "sq ft" : "sq m")}";
+        var once = (w + reading.Measure("T")).As("h", "half-way round the board");
+        var strip = ((2 * turns * once) + (4 * turns * (turns + 1) * Working.Of("t", "wadding", reading.Choice("wadding")))).As("S", "round the board, all turns");
+        return Usual.Sheet(ClothRole.Wadding, "wadding", "wadding, wrapped", strip, l, note: $"{turns} {(turns == 1 ? "turn" : "turns")} from side to side, butted, not lapped.");
     }
 }

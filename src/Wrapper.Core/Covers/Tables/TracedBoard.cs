@@ -95,7 +95,6 @@ public sealed class TracedBoard : MakeUp
             [
                 new("cord", "cord", round + Working.Of("tails", "tails", Tail)),
                 new("cord-stop", "cord stop", null),
-                .. reading.Choice("pad").IsPositive ? [PadStack.Layer(reading, 1, reading.Choice("pad"), board.Outline)] : Array.Empty<Notion>(),
             ],
             Steps =
             [
@@ -107,6 +106,9 @@ public sealed class TracedBoard : MakeUp
             Remarks = [Usual.HotIron, Usual.Blades],
         };
     }
+
+    /// <inheritdoc/>
+    public override IEnumerable<Piece> Fillings(Reading reading) => reading.Choice("pad") is { IsPositive: true } thick ? [PadStack.Layer(reading, 1, thick, Board(reading))] : [];
 
     // The board itself: sides through all widths, the far end rounded to the nose.
     private static SeatOutline Board(Reading reading)
