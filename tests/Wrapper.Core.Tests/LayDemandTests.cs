@@ -194,7 +194,7 @@ public class LayDemandTests
         }
     }
 
-    private static Polygon Rectangle(Flaw flaw)
+    private static Polygon Rectangle(Patch flaw)
     {
         var (x, y, w, h) = (Geometry.Mm(flaw.FromSelvedge), Geometry.Mm(flaw.FromEnd), Geometry.Mm(flaw.Across), Geometry.Mm(flaw.Along));
         return new Polygon(new LinearRing([new(x, y), new(x + w, y), new(x + w, y + h), new(x, y + h), new(x, y)]));
@@ -241,12 +241,12 @@ public class LayDemandTests
         var cloth = new ClothReading(LayTests.Cloth("54", false) with { ShrinksAlong = "10", ShrinksAcross = "5", RepeatAlong = In("20"), RepeatAcross = In("10"), Gap = In("1/4"), Flaws = [new(In("30"), In("4"), In("2"), In("1"))] }, JobUnit.Inch);
         Assert.Empty(cloth.Problems);
         Assert.Equal(new Repeat(Length.Inches(18), Length.Inches(9, 1, 2), false), cloth.ForLay.Repeat);
-        Assert.Equal(new Flaw(Length.Inches(27), Length.Millimetres(96.52m), Length.Millimetres(45.72m), Length.Millimetres(24.13m)), cloth.ForLay.Flaws[0], Near);
+        Assert.Equal(new Patch(Length.Inches(27), Length.Millimetres(96.52m), Length.Millimetres(45.72m), Length.Millimetres(24.13m)), cloth.ForLay.Flaws[0], Near);
         var buying = Buying.Of(Length.Inches(90), cloth);
         Assert.Equal((Length.Inches(100), Length.Inches(20), Length.Inches(121, 1, 2)), (buying.Needed, buying.ToStart, buying.Bought)); // 120, up to 27 eighths of a yard
     }
 
-    private static bool Near(Flaw a, Flaw b) => new[] { a.FromEnd - b.FromEnd, a.FromSelvedge - b.FromSelvedge, a.Along - b.Along, a.Across - b.Across }.All(off => off.Abs().Ticks <= 1);
+    private static bool Near(Patch a, Patch b) => new[] { a.FromEnd - b.FromEnd, a.FromSelvedge - b.FromSelvedge, a.Along - b.Along, a.Across - b.Across }.All(off => off.Abs().Ticks <= 1);
 
     [Theory]
     [InlineData("gap", "-1", "negative")]

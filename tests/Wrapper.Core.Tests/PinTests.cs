@@ -101,6 +101,6 @@ public class PinTests
     {
         var cut = Outline.Rectangle(Length.Inches(20), Length.Inches(10));
         return (new() { ["a"] = new("a", "i", "a", "1a", cut, Grain.Along), ["b"] = new("b", "i", "b", "1b", cut, Grain.Along) },
-            new LayCloth(Length.Inches(53), OneWay: false) { Flaws = [new Flaw(Length.Inches(30), Length.Inches(40), Length.Inches(2), Length.Inches(2))] });
+            new LayCloth(Length.Inches(53), OneWay: false) { Flaws = [new Patch(Length.Inches(30), Length.Inches(40), Length.Inches(2), Length.Inches(2))] });
     }
 }

@@ -176,7 +176,7 @@ public sealed partial class ClothReading
         if (Cloth.Spread == Spread.Folded && Cloth.ArticleLength is not null) yield return new Problem(Field("spread"), "ready-made", 0, "ready-made articles are laid single", "single");
     }
 
-    private Flaw ReadFlaw(JobFlaw flaw, string name) => new(
+    private Patch ReadFlaw(JobFlaw flaw, string name) => new(
         Washed(Read($"{name}.fromEnd", flaw.FromEnd, FlawLimits), along), Washed(Read($"{name}.fromSelvedge", flaw.FromSelvedge, FlawLimits), across),
         Washed(Read($"{name}.along", flaw.Along, FlawLimits), along), Washed(Read($"{name}.across", flaw.Across, FlawLimits), across));
 

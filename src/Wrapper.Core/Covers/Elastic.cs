@@ -13,7 +13,7 @@ internal static class Elastic
 
     /// <summary>How the elastic meets the edge.</summary>
     public static Choice Edge { get; } = Choice.Of("edge", "Edge", Group,
-        new Option("casing", "Casing", "Turned over the elastic, which is threaded through a gap of 1 in."),
+        new Option("casing", "Casing", "Turned over the elastic, which is threaded through a gap of 1 in (2.5 cm)."),
         new Option("sewn", "Sewn straight on", "Stretched on to the raw edge while it is sewn: no casing."));
 
     /// <summary>Where the elastic runs and how long it is cut.</summary>
@@ -39,7 +39,7 @@ internal static class Elastic
         switch (reading.Option("elastic"))
         {
             case "whole":
-                yield return new("elastic", "elastic", new Percentage(reading.Count("ratio"), perimeter) + Working.Of("overlap", "overlap", Length.Inches(1)), Note: "1 in overlaps");
+                yield return new("elastic", "elastic", new Percentage(reading.Count("ratio"), perimeter) + Working.Of("overlap", "overlap", Length.Inches(1)), Note: $"{reading.Say(Length.Inches(1))} overlaps");
                 break;
             case "corners":
                 yield return new("elastic", "elastic at a corner", new Percentage(reading.Count("ratio"), 2 * reach), corners, Note: $"{corners} lengths");
@@ -55,7 +55,7 @@ internal static class Elastic
         if (reading.Chosen("edge", "sewn"))
             yield return new("Sew the elastic straight on to the edge, stretched from both sides of the foot.", []);
         else
-            yield return new($"Turn the casing under and sew it, a gap of 1 in left open; thread the elastic{(reading.Chosen("elastic", "corners") ? ", sewn across at both ends of each corner" : "")}.", []);
+            yield return new($"Turn the casing under and sew it, a gap of {reading.Say(Length.Inches(1))} left open; thread the elastic{(reading.Chosen("elastic", "corners") ? ", sewn across at both ends of each corner" : "")}.", []);
         if (reading.Chosen("elastic", "pull")) yield return new("Put the cover on, pull the elastic until it holds, sew and cut it. Note its length: the next ratio comes from it.", []);
         yield return new("Close the gap; finish the ends.", []);
     }

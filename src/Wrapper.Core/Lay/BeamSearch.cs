@@ -1,3 +1,5 @@
+using System.Numerics;
+
 namespace Wrapper.Core.Lay;
 
 /// <summary>
@@ -9,7 +11,8 @@ internal sealed class BeamSearch
     private readonly IReadOnlyList<Box> boxes;
     private readonly long usable;
     private readonly (int Box, int Way, long Width, long Height)[] ways;
-    private readonly long[] areas;
+    private readonly int[][] waysOf;
+    private readonly long[] areas, narrowestOf;
     private readonly ulong[] marks;
     private readonly long total;
     private readonly int all;
@@ -17,19 +20,23 @@ internal sealed class BeamSearch
     public BeamSearch(IReadOnlyList<Box> boxes, long usable)
     {
         (this.boxes, this.usable) = (boxes, usable);
+        // The larger ones first.
         ways = [.. boxes.SelectMany((box, at) => box.Ways.Select((way, n) => (at, n, way.Width, way.Height))).OrderByDescending(way => way.Item3 * (way.Item4 >> 10))];
+        waysOf = [.. boxes.Select((_, box) => Enumerable.Range(0, ways.Length).Where(n => ways[n].Box == box).ToArray())];
         areas = [.. boxes.Select(box => box.Area)];
+        narrowestOf = [.. boxes.Select(box => box.Ways.Min(way => way.Width))];
         total = boxes.Sum(box => box.Count * box.Area);
         all = boxes.Sum(box => box.Count);
         var random = new Random(7);
         marks = [.. boxes.Select(_ => (ulong)random.NextInt64() << 1 | 1)];
     }
 
-    // A lay so far: its skyline, how many of each box are left, and what was given up.
+    // A lay so far: its skyline, how many of each box are left and so which ways are open, and what was given up.
     private sealed class State
     {
         public required (long X, long Y, long Width)[] Line;
         public required short[] Left;
+        public required ulong[] Open;
         public long Waste, Placed, Reached, Narrowest;
         public ulong Left64;
         public Step? Last;
@@ -38,33 +45,67 @@ internal sealed class BeamSearch
     private sealed record Step(Step? Before, Spot Spot);
 
     // A way to go on, before anything is copied.
-    private readonly record struct Choice(State From, (long X, long Y, long Width)[] Line, int At, int Way, bool ToLeft, long Waste, long Rank);
+    private readonly record struct Choice(State From, (long X, long Y, long Width)[] Line, int At, int Way, bool ToLeft, long Waste);
+
+    // The choices of one step; what each is worth is kept negated, so that the best sort first.
+    private sealed class Choices
+    {
+        public Choice[] All = new Choice[256];
+        public int Count;
+        private long[] ranks = new long[256];
+        private int[] order = new int[256];
+
+        public void Add(in Choice choice, long rank)
+        {
+            if (Count == All.Length)
+            {
+                Array.Resize(ref All, 2 * Count);
+                Array.Resize(ref ranks, 2 * Count);
+                Array.Resize(ref order, 2 * Count);
+            }
+            (All[Count], ranks[Count], order[Count]) = (choice, -rank, Count);
+            Count++;
+        }
+
+        public void Shake(Func<long> by)
+        {
+            for (var n = 0; n < Count; n++) ranks[n] -= by();
+        }
+
+        public ArraySegment<int> Ranked()
+        {
+            Array.Sort(ranks, order, 0, Count);
+            return new(order, 0, Count);
+        }
+    }
 
     /// <summary>
     /// A lay of everything no longer than <paramref name="aim"/>, following <paramref name="width"/> lays of which each goes on in at most <paramref name="branches"/> ways; null where none was found.
-    /// <paramref name="weight"/> is how much worse given up area is than area not yet laid.
+    /// <paramref name="weight"/> is how much worse given up area is than area not yet laid. <paramref name="shake"/>, an area, is added to each rank so that other lays are followed.
     /// </summary>
-    public (List<Spot> Spots, long Reached)? Find(long aim, int width, int branches, int weight, CancellationToken stop)
+    public (List<Spot> Spots, long Reached)? Find(long aim, int width, int branches, int weight, CancellationToken stop, Func<long>? shake = null)
     {
         var spare = aim == long.MaxValue ? long.MaxValue : (usable * (aim >> 10)) + usable - total;
         if (spare < 0) return null;
-        List<State> states = [new() { Line = [(0, 0, usable)], Left = [.. boxes.Select(box => (short)box.Count)], Narrowest = ways.Min(way => way.Width) }];
+        List<State> states = [Empty()], next = [];
         var seen = new HashSet<ulong>();
+        var choices = new Choices();
         for (var laid = 0; laid < all; laid++)
         {
             stop.ThrowIfCancellationRequested();
-            var choices = new List<Choice>();
+            choices.Count = 0;
             foreach (var state in states) Expand(state, state.Line, state.Waste, aim, spare, branches, weight, choices, 0);
-            choices.Sort((a, b) => b.Rank.CompareTo(a.Rank));
+            if (shake is not null) choices.Shake(shake);
             seen.Clear();
-            states = [];
-            foreach (var choice in choices)
+            next.Clear();
+            foreach (var at in choices.Ranked())
             {
-                var next = Put(choice);
-                if (seen.Add(Key(next))) states.Add(next);
-                if (states.Count == width) break;
+                var grown = Put(choices.All[at]);
+                if (seen.Add(Key(grown))) next.Add(grown);
+                if (next.Count == width) break;
             }
-            if (states.Count == 0) return null;
+            if (next.Count == 0) return null;
+            (states, next) = (next, states);
         }
         var best = states.MinBy(state => state.Reached)!;
         var spots = new List<Spot>();
@@ -72,7 +113,14 @@ internal sealed class BeamSearch
         return (spots, best.Reached);
     }
 
-    private void Expand(State state, (long X, long Y, long Width)[] line, long waste, long aim, long spare, int branches, int weight, List<Choice> choices, int raised)
+    private State Empty()
+    {
+        var open = new ulong[(ways.Length + 63) / 64];
+        for (var n = 0; n < ways.Length; n++) open[n >> 6] |= 1ul << n;
+        return new() { Line = [(0, 0, usable)], Left = [.. boxes.Select(box => (short)box.Count)], Open = open, Narrowest = ways.Min(way => way.Width) };
+    }
+
+    private void Expand(State state, (long X, long Y, long Width)[] line, long waste, long aim, long spare, int branches, int weight, Choices choices, int raised)
     {
         var at = 0;
         for (var n = 1; n < line.Length; n++)
@@ -80,23 +128,28 @@ internal sealed class BeamSearch
         var (_, y, hollow) = line[at];
         var (before, after) = (at == 0 ? long.MaxValue : line[at - 1].Y - y, at == line.Length - 1 ? long.MaxValue : line[at + 1].Y - y);
         var (high, low) = before >= after ? (before, after) : (after, before);
+        // The best few, of equal ones the larger, which come first.
         Span<(int Score, int Way)> best = stackalloc (int, int)[branches];
-        var found = 0;
-        for (var n = 0; n < ways.Length; n++)
+        var (found, least, room, leaves) = (0, -1, aim - y, hollow - state.Narrowest);
+        var open = state.Open;
+        for (var word = 0; word < open.Length; word++)
         {
-            var (box, _, w, h) = ways[n];
-            if (state.Left[box] == 0 || w > hollow || h > aim - y) continue;
-            int score;
-            if (w == hollow) score = h == high ? 9 : h == low ? 8 : h > high ? 7 : h > low ? 5 : 4;
-            else if (hollow - w < state.Narrowest) score = h == high || h == low ? 2 : 0;
-            else score = h == high ? 6 : h == low ? 3 : 1;
-            // The best few, of equal ones the larger, which come first.
-            var place = found;
-            while (place > 0 && best[place - 1].Score < score) place--;
-            if (place >= branches) continue;
-            if (found < branches) found++;
-            for (var to = found - 1; to > place; to--) best[to] = best[to - 1];
-            best[place] = (score, n);
+            for (var bits = open[word]; bits != 0; bits &= bits - 1)
+            {
+                var n = (word << 6) + BitOperations.TrailingZeroCount(bits);
+                ref readonly var way = ref ways[n];
+                var (w, h) = (way.Width, way.Height);
+                if (w > hollow || h > room) continue;
+                int score;
+                if (w == hollow) score = h == high ? 9 : h == low ? 8 : h > high ? 7 : h > low ? 5 : 4;
+                else if (w > leaves) score = h == high || h == low ? 2 : 0;
+                else score = h == high ? 6 : h == low ? 3 : 1;
+                if (score <= least) continue;
+                var place = found < branches ? found++ : found - 1;
+                for (; place > 0 && best[place - 1].Score < score; place--) best[place] = best[place - 1];
+                best[place] = (score, n);
+                if (found == branches) least = best[^1].Score;
+            }
         }
         for (var n = 0; n < found; n++)
         {
@@ -104,33 +157,33 @@ internal sealed class BeamSearch
             var rest = hollow - w;
             var lost = rest > 0 && rest < state.Narrowest ? rest * (Math.Min(h, low == long.MaxValue ? h : low) >> 10) : 0;
             if (waste + lost > spare) continue;
-            choices.Add(new Choice(state, line, at, best[n].Way, h == before || (h != after && before >= after), waste, state.Placed + areas[box] - (weight * (waste + lost)) + ((best[n].Score - 5) << 4)));
+            choices.Add(new Choice(state, line, at, best[n].Way, h == before || (h != after && before >= after), waste), state.Placed + areas[box] - (weight * (waste + lost)) + ((best[n].Score - 5) << 4));
         }
         // Nothing goes in, or only loosely: the hollow may be given up instead.
         if (raised >= 3 || (found > 0 && best[0].Score > 1) || low == long.MaxValue) return;
-        var by = Math.Min(low, aim - y);
+        var by = Math.Min(low, room);
         if (by <= 0 || waste + (hollow * (by >> 10)) > spare || by != low) return;
         Expand(state, UpperEdge.Raised(line, at, hollow, by), waste + (hollow * (by >> 10)), aim, spare, branches, weight, choices, raised + 1);
     }
 
-    private State Put(Choice choice)
+    private State Put(in Choice choice)
     {
-        var (from, before, at, n, toLeft, waste, _) = choice;
+        var (from, before, at, n, toLeft, waste) = choice;
         var (box, way, w, h) = ways[n];
         var (x, y, hollow) = before[at];
         short[] left = [.. from.Left];
-        left[box]--;
-        var narrowest = from.Narrowest;
-        if (left[box] == 0)
+        var (open, narrowest) = (from.Open, from.Narrowest);
+        if (--left[box] == 0)
         {
-            narrowest = long.MaxValue;
-            foreach (var each in ways)
-                if (left[each.Box] > 0 && each.Width < narrowest) narrowest = each.Width;
+            open = [.. open];
+            foreach (var each in waysOf[box]) open[each >> 6] &= ~(1ul << each);
+            if (narrowest == narrowestOf[box]) narrowest = Narrowest(open);
         }
         return new State
         {
             Line = UpperEdge.Raised(before, at, w, h, toLeft || w == hollow),
             Left = left,
+            Open = open,
             Left64 = from.Left64 + marks[box],
             Waste = waste,
             Placed = from.Placed + areas[box],
@@ -138,6 +191,14 @@ internal sealed class BeamSearch
             Narrowest = narrowest,
             Last = new Step(from.Last, new Spot(box, way, toLeft ? x : x + hollow - w, y)),
         };
+    }
+
+    private long Narrowest(ulong[] open)
+    {
+        var narrowest = long.MaxValue;
+        for (var n = 0; n < ways.Length; n++)
+            if ((open[n >> 6] >> n & 1) != 0 && ways[n].Width < narrowest) narrowest = ways[n].Width;
+        return narrowest;
     }
 
     private static ulong Key(State state)

@@ -68,7 +68,7 @@ internal static class FoldedLay
         return new Placement(under.Id, turns, cloth.Usable - upper.X - under.Across(turns), upper.Y);
     }
 
-    private static IEnumerable<Flaw> Shifted(IEnumerable<Flaw> flaws, Length offset) =>
+    private static IEnumerable<Patch> Shifted(IEnumerable<Patch> flaws, Length offset) =>
         from flaw in flaws
         let start = Length.Max(Length.Zero, flaw.FromEnd - offset)
         let end = flaw.FromEnd + flaw.Along - offset

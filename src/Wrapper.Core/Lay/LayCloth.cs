@@ -4,8 +4,8 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Lay;
 
-/// <summary>A place that nothing may be cut from, from the squared end and from the first selvedge.</summary>
-public sealed record Flaw(Length FromEnd, Length FromSelvedge, Length Along, Length Across);
+/// <summary>An upright rectangle of cloth, a flaw or a remnant, from the squared end and from the first selvedge.</summary>
+public sealed record Patch(Length FromEnd, Length FromSelvedge, Length Along, Length Across);
 
 /// <summary>
 /// A printed or woven repeat: <paramref name="Along"/> the roll, <paramref name="Across"/> it (zero where there is none). Origins of matched pieces
@@ -55,8 +55,8 @@ public sealed record LayCloth(Length Usable, bool OneWay, Length? Article = null
     /// <summary>Its repeat; null for cloth without one.</summary>
     public Repeat? Repeat { get; init; }
 
-    /// <summary>Its flaws.</summary>
-    public IReadOnlyList<Flaw> Flaws { get; init; } = [];
+    /// <summary>Its flaws: nothing may be cut from them.</summary>
+    public IReadOnlyList<Patch> Flaws { get; init; } = [];
 
     /// <summary>Pieces that stay where they are; the rest is laid round them.</summary>
     public IReadOnlyList<Placement> Pins { get; init; } = [];

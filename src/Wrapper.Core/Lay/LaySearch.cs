@@ -1,16 +1,20 @@
 namespace Wrapper.Core.Lay;
 
 /// <summary>
-/// A longer search for a shorter lay: rounds of following more and more lays side by side, at weights that change from round to round, with exchanges
-/// from another seed beside them; on cloth with demands of its own, of orders shaken a little. The same seed and number of rounds give the same lay; it ends when the
-/// lay is proven, when it is stopped, or after the last round.
+/// A longer search for a shorter lay: rounds of following more and more lays side by side, shaken and aimed below the best, with exchanges from another seed
+/// beside them; on cloth with demands of its own, of orders shaken a little. The same seed and number of rounds give the same lay; it ends when the lay is
+/// proven, when it is stopped, or after the last round.
 /// </summary>
 public static class LaySearch
 {
     /// <summary>How many rounds there are; each takes about twice as long as the one before.</summary>
     public const int Rounds = 12;
 
-    private const int MostExchanged = 60;
+    // Up to so many pieces orders are bettered by exchanges too: of more boxes an exchange betters little.
+    private const int MostExchanged = 80;
+
+    // From this round on enough lays are followed to come close, so it is done more often before still more are.
+    private const int WideRound = 6, WideLots = 6;
 
     /// <summary>
     /// Searches until <paramref name="stop"/>, which ends it with the best so far. The first lay and every shorter one is told to <paramref name="better"/> at once.
@@ -31,9 +35,10 @@ public static class LaySearch
         try
         {
             for (var round = 0; round < rounds && !found.IsProven; round++)
-                foreach (var lay in Round(table, cloth, seed, round, (found.Best.Length + cloth.Gap).Ticks - 1, stop).AsParallel().AsOrdered().WithCancellation(stop).Select(way => way()).AsEnumerable().OfType<Placed>().ToList())
-                    if (table.Finished(cloth.IsPlain ? table.Nested(lay, stop) : lay, stop) is var finished && (finished.Best.Length < found.Best.Length || finished is { IsProven: true } && finished.Best.Length == found.Best.Length))
-                        better(found = finished);
+                foreach (var ways in Round(table, cloth, seed, round, () => (found.Best.Length + cloth.Gap).Ticks - 1, stop).TakeWhile(_ => !found.IsProven))
+                    foreach (var lay in ways.AsParallel().AsOrdered().WithCancellation(stop).Select(way => way()).AsEnumerable().OfType<Placed>().ToList())
+                        if (table.Finished(cloth.IsPlain ? table.Nested(lay, stop) : lay, stop) is var finished && (finished.Best.Length < found.Best.Length || finished is { IsProven: true } && finished.Best.Length == found.Best.Length))
+                            better(found = finished);
         }
         catch (OperationCanceledException)
         {
@@ -42,16 +47,24 @@ public static class LaySearch
         return found;
     }
 
-    private static Func<Placed?>[] Round(LaySet table, LayCloth cloth, int seed, int round, long aim, CancellationToken stop)
+    // The lays of a round, in lots that are laid side by side; each lot aims below what those before it have found.
+    private static IEnumerable<Func<Placed?>[]> Round(LaySet table, LayCloth cloth, int seed, int round, Func<long> below, CancellationToken stop)
     {
-        if (!cloth.IsPlain) return [.. Shaken(table, seed, round, stop)];
-        var (width, steps, weight) = (60 << round, 2_000 << round, 5 + (round * 7 % 11));
-        // Of many boxes an exchange betters little: two lots of lays are followed instead, one more narrowly ranked.
-        Func<Placed?> other = table.Count > MostExchanged
-            ? () => table.Followed(width, stop, aim, 4 + (weight * 7 % 13), branches: 6)
-            : () => table.Exchanged(seed + (round * 31), rounds: 6, steps / Math.Max(1, table.Count / 20), stop);
-        Func<Placed?>[] boxes = [() => table.Followed(width, stop, aim, weight), other];
-        return table.IsRectangles ? boxes : [.. boxes, .. Shaken(table, seed, round, stop)];
+        if (!cloth.IsPlain || !table.IsRectangles) yield return [.. Shaken(table, seed, round, stop)];
+        if (!cloth.IsPlain) yield break;
+        var (width, steps, random) = (60 << round, (2_000 << round) / Math.Max(1, table.Count / 20), new Random(seed + (100 * round)));
+        Func<Placed?> Aimed() => Lower(table, width, below(), random.Next(), stop);
+        Func<Placed?> Straight(long aim) => () => table.Followed(width, stop, aim, weight: 5 + (round * 7 % 11));
+        yield return [Straight(below()), table.Count > MostExchanged ? Aimed() : () => table.Exchanged(seed + (round * 31), rounds: 6, steps, stop)];
+        for (var lot = 0; lot < (round < WideRound ? 1 : WideLots); lot++) yield return [Aimed(), Aimed()];
+    }
+
+    // Many lays that are shaken, each at another weight and aimed up to two fifths of the way down to the bound: one of them comes out shorter than a single one of twice the width.
+    private static Func<Placed?> Lower(LaySet table, int width, long below, int seed, CancellationToken stop)
+    {
+        var random = new Random(seed);
+        var (aim, weight) = (below - (long)((below - table.Bound) * 0.4 * random.NextDouble()), random.Next(10, 26));
+        return () => table.Followed(width, stop, aim, weight, random);
     }
 
     private static IEnumerable<Func<Placed?>> Shaken(LaySet table, int seed, int round, CancellationToken stop) =>

@@ -81,11 +81,17 @@ internal sealed class LaySet
         return BottomLeft.Lay(fit.OrderByDescending(pair => (seed % 2 == 0 ? pair.Kind.Area : pair.Kind.Ways[0].Region.Height) * (0.75 + (random.NextDouble() / 2))), whole, stop);
     }
 
-    /// <summary>Lays by boxes, following so many side by side.</summary>
-    public Placed? Followed(int width, CancellationToken stop, long aim = long.MaxValue, int weight = 10, int branches = 4)
+    /// <summary>Lays by boxes, following so many side by side; with <paramref name="shake"/> others than those that look best, by up to the area of an average box.</summary>
+    public Placed? Followed(int width, CancellationToken stop, long aim = long.MaxValue, int weight = 10, Random? shake = null)
     {
         if (fit.Count == 0) return null;
-        return new BeamSearch(boxes, whole.Usable.Ticks).Find(aim, width, branches, weight, stop) is { } found ? Laid(found.Spots, found.Reached) : null;
+        Func<long>? by = null;
+        if (shake is not null)
+        {
+            var most = boxes.Average(box => (double)box.Area) * shake.NextDouble();
+            by = () => (long)(shake.NextDouble() * most);
+        }
+        return new BeamSearch(boxes, whole.Usable.Ticks).Find(aim, width, branches: 4, weight, stop, by) is { } found ? Laid(found.Spots, found.Reached) : null;
     }
 
     /// <summary>Lays by boxes, bettered by exchanges in their order.</summary>

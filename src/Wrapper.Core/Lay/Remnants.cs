@@ -14,7 +14,7 @@ public static class Remnants
     private static readonly long Closeness = Length.Inches(0, 1, 8).Ticks;
 
     /// <summary>The remnants of <paramref name="lay"/> on cloth that is <paramref name="length"/> long, its stock included.</summary>
-    public static IReadOnlyList<Flaw> Of(Placed lay, IReadOnlyDictionary<string, LayPiece> pieces, LayCloth cloth, Length length)
+    public static IReadOnlyList<Patch> Of(Placed lay, IReadOnlyDictionary<string, LayPiece> pieces, LayCloth cloth, Length length)
     {
         List<Cell> taken = [.. cloth.Flaws.Select(flaw => new Cell(flaw.FromSelvedge.Ticks, flaw.FromEnd.Ticks, (flaw.FromSelvedge + flaw.Across).Ticks, (flaw.FromEnd + flaw.Along).Ticks))];
         foreach (var at in lay.Placements)
@@ -28,7 +28,7 @@ public static class Remnants
             found.AddRange(Within(new Cell(0, from, usable.Ticks, end), [.. taken.Where(cell => cell.Top > from && cell.Bottom < end && cell.Left < usable.Ticks && cell.Right > 0)]));
             from = end;
         }
-        return [.. found.OrderByDescending(Area).Take(Most).Select(cell => new Flaw(new Length(cell.Bottom), new Length(cell.Left), new Length(cell.Top - cell.Bottom), new Length(cell.Right - cell.Left)))];
+        return [.. found.OrderByDescending(Area).Take(Most).Select(cell => new Patch(new Length(cell.Bottom), new Length(cell.Left), new Length(cell.Top - cell.Bottom), new Length(cell.Right - cell.Left)))];
     }
 
     private static IEnumerable<Cell> Within(Cell all, List<Cell> taken)

@@ -95,8 +95,8 @@ public sealed record LayView(
             laid = laid.TurnedOver(pieces, usable);
             pieces = pieces.ToDictionary(pair => pair.Key, pair => pair.Value with { Cut = pair.Value.Cut.Mirrored() });
         }
-        Length Seen(Flaw flaw) => wrongSideUp ? usable - flaw.FromSelvedge - flaw.Across : flaw.FromSelvedge;
-        BoxView Box(Flaw flaw) => new(Drawing.Hundredths(flaw.FromEnd), Drawing.Hundredths(Seen(flaw)), Drawing.Hundredths(flaw.Along), Drawing.Hundredths(flaw.Across));
+        Length Seen(Patch patch) => wrongSideUp ? usable - patch.FromSelvedge - patch.Across : patch.FromSelvedge;
+        BoxView Box(Patch patch) => new(Drawing.Hundredths(patch.FromEnd), Drawing.Hundredths(Seen(patch)), Drawing.Hundredths(patch.Along), Drawing.Hundredths(patch.Across));
         var selvedge = plan.Reading.Selvedge;
         // Drawn as far as it is bought, articles whole.
         var shown = plan.OnTable;

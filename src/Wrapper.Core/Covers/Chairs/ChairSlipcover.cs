@@ -37,7 +37,7 @@ public sealed class ChairSlipcover : MakeUp
         new("K", "back, thickness", "Through the back at its top corner.", LengthLimits.Item),
         new Measure("G", "wing", "How far the wing stands forward of the back.", LengthLimits.Item).When("wings", "yes"),
         new Measure("C", "crevice", "How deep a hand goes down between seat and back.", Usual.UpTo(24, "5", "12")) with { FitsInside = true },
-        new("t", "tuck-in used", "Only to use another depth than three fifths of the crevice, at most 3 in.", Usual.UpTo(24, "3", "7.5"), Optional: true),
+        new("t", "tuck-in used", "Only to use another depth than three fifths of the crevice, at most 3 in (7.5 cm).", Usual.UpTo(24, "3", "7.5"), Optional: true),
     ];
 
     /// <inheritdoc/>

@@ -29,7 +29,7 @@ public sealed class SofaBase : MakeUp
         new("A", "over the arm", "From the seat crevice up, over the arm and down to the hem line.", LengthLimits.Item),
         new("M", "arm", "Along the arm from its front edge to the back.", LengthLimits.Item),
         new Measure("C", "crevice", "How deep a hand goes down between seat and arm.", Usual.UpTo(24, "5", "12")) with { FitsInside = true },
-        new("t", "tuck-in used", "Only to use another depth than three fifths of the crevice, at most 3 in.", Usual.UpTo(24, "3", "7.5"), Optional: true),
+        new("t", "tuck-in used", "Only to use another depth than three fifths of the crevice, at most 3 in (7.5 cm).", Usual.UpTo(24, "3", "7.5"), Optional: true),
     ];
 
     /// <inheritdoc/>

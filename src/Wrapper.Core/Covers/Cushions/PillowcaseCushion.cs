@@ -32,7 +32,7 @@ public sealed class PillowcaseCushion : BoxCushion
         Choice.Of("closing", "Held by", "Wrapped end",
             new Option("pins", "Pins", "Twisted pins, or nothing where the cushion stands against a back."),
             new Option("hook-and-loop", "Hook-and-loop", "A strip along the end, sewn to both sides."),
-            new Option("snaps", "Snaps", "One every 4 in or so."),
+            new Option("snaps", "Snaps", "One every 4 in (10 cm) or so."),
             new Option("zip", "A zip", "Across the end; closed before it is folded in.")),
         Usual.PanelGrain,
     ];

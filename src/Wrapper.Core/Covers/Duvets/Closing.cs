@@ -33,7 +33,7 @@ internal sealed class Closing
             new Option("zip", "A zip", "Closes all along; the slider can catch on the duvet."),
             new Option("snaps", "Snaps", "Quick to open; sewn or pressed on."),
             new Option("tape", "Hook-and-loop tape", "Easiest to close; catches lint in the wash."),
-            new Option("flap", "An overlap flap", "Nothing to fasten: one face goes on by 10 in and is folded in.")),
+            new Option("flap", "An overlap flap", "Nothing to fasten: one face goes on by 10 in (25 cm) and is folded in.")),
         Choice.OfLength("button", "Button, across", Group, Length.Inches(0, 5, 8), 15, Usual.UpTo(3, "5/8", "1.5")).When("closing", "holes", "loops"),
         Choice.OfLength("flap", "Flap", Group, Length.Inches(10), 250, Usual.UpTo(40, "10", "25")).When("closing", "flap") with { Adjustable = Length.Inches(2) },
     ];

@@ -35,10 +35,10 @@ public sealed class DuvetCover : MakeUp
             new Option("cloth", "Of cloth", "Like the front, or of a second cloth."),
             new Option("sheet", "A ready-made sheet", "Its finished edges stay; the front is made to its washed width.")) with { OnMeasure = true },
         .. Closing.Choices,
-        Choice.OfCount("ties", "Ties inside", "Inside", 4, 0, 12) with { Note = "18 in each, folded at the middle and sewn into the corners." },
+        Choice.OfCount("ties", "Ties inside", "Inside", 4, 0, 12) with { Note = "18 in (45 cm) each, folded at the middle and sewn into the corners." },
         Choice.Of("slots", "Hand slots near the top", "Inside",
             new Option("none", "None", "The duvet goes in from the foot."),
-            new Option("both", "In both sides", "7 in long, from 3 in below the corner: reach in and pull the corners up.")),
+            new Option("both", "In both sides", "7 in (18 cm) long, from 3 in (7.5 cm) below the corner: reach in and pull the corners up.")),
         WidthJoins.School,
     ];
 
@@ -68,7 +68,7 @@ public sealed class DuvetCover : MakeUp
         if (width <= 4 * s)
             yield return reading.Refuse(reading.Chosen("back", "sheet") ? "measures.Y" : "measures.W", "nothing is left between the seams", Example("76", "140"));
         else if (Slots(reading) && reading.Measure("L").Value <= Length.Inches(14))
-            yield return reading.Refuse("measures.L", "too short for hand slots of 7 in, 3 in below the corners", Example("84", "200"));
+            yield return reading.Refuse("measures.L", $"too short for hand slots of {reading.Say(Length.Inches(7))}, {reading.Say(Length.Inches(3))} below the corners", Example("84", "200"));
         foreach (var problem in Closing.Check(reading, width)) yield return problem;
     }
 
@@ -127,7 +127,7 @@ public sealed class DuvetCover : MakeUp
     private static IEnumerable<Notion> Ties(Reading reading)
     {
         if (reading.Count("ties") > 0)
-            yield return new Notion("ties", "tie tape", reading.Count("ties") * Working.Of("tie", "a tie", Length.Inches(18)), Note: $"{reading.Count("ties")} ties of 18 in, folded at the middle");
+            yield return new Notion("ties", "tie tape", reading.Count("ties") * Working.Of("tie", "a tie", Length.Inches(18)), Note: $"{reading.Count("ties")} ties of {reading.Say(Length.Inches(18))}, folded at the middle");
     }
 
     // Right sides are drawn upward from the foot, left sides down from the top; a flap lies below the foot of the back.

@@ -82,7 +82,7 @@ public sealed class OttomanCap : Ottoman
                 boxed ? new("Sew the cap's corners.", [.. seams.Where(seam => seam.Kind == SeamKind.Dart).Select(seam => seam.Name)])
                     : new("Lay two facing pleats at each corner, running out at the top's corner; tack them.", []),
                 new($"Sew the apron's {down[0]} and {down[1]} right down; leave the other two part-open.", down),
-                .. corded ? [new Step("Sew the covered cord round the cap; gauge it level all round, within 1/8 in.", [])] : Array.Empty<Step>(),
+                .. corded ? [new Step($"Sew the covered cord round the cap; gauge it level all round, within {reading.Say(Length.Inches(0, 1, 8))}.", [])] : Array.Empty<Step>(),
                 new("Put the cap on, centre on centre, weave level, smoothed tighter than it lies. Sew the apron to it from the middles outward, seam turned downward; gauge it again.", [.. seams.Where(seam => seam.Kind is SeamKind.Join or SeamKind.Pleat && seam.Name.StartsWith("cap", StringComparison.Ordinal)).Select(seam => seam.Name)]),
                 new($"Try on, then close the {open[0]} and {open[1]}. The {reading.Option("label").Replace('-', ' ')} corner is closed by hand in contrasting thread and bears the label.", open),
                 new("Turn the lower edge under; fold corner bulk to a triangle. Upper row of hook-and-loop first, trim the turning under its midline, then the lower row.", []),

@@ -53,7 +53,7 @@ public sealed class ElasticCap : MakeUp
         Choice.OfCount("turns", "Wadding wrapped, turns", "Pad", 0, 0, 4) with { Note = "Round the board from side to side: adds its thickness above, below and at both ends." },
         Choice.OfLength("wadding", "Wadding, thickness", "Pad", Length.Inches(0, 1, 4), 6, Usual.UpTo(3, "1/4", "0.6")).When("turns", "1", "2", "3", "4"),
         Choice.Of("barrier", "Moisture barrier", "Pad", new Option("none", "None", "For dry work."), new Option("under", "Under the wadding", "For pressing with steam: keeps the board dry.")),
-        Choice.Of("hold", "Held by", "Elastic", new Option("elastic", "Elastic", "Grips by itself."), new Option("drawstring", "A drawstring in a casing", "Pulled tight and tied beneath; the cord is 12 in longer than the edge.")),
+        Choice.Of("hold", "Held by", "Elastic", new Option("elastic", "Elastic", "Grips by itself."), new Option("drawstring", "A drawstring in a casing", "Pulled tight and tied beneath; the cord is 12 in (30 cm) longer than the edge.")),
         Elastic.Edge.When("hold", "elastic"),
         .. Elastic.Choices.Select(choice => choice.Key == "elastic" ? choice.When("hold", "elastic") : choice),
         Usual.PanelGrain,
@@ -134,7 +134,7 @@ public sealed class ElasticCap : MakeUp
                 new("Cut the sheet; mark the corners and where each obstacle is.", []),
                 new(seams.Count > 0 ? "Sew the corners; the seam takes the smaller drop, the longer side slopes down to it." : "Finish the edge; at the rounded corners ease it in.", [.. seams.Select(seam => seam.Name)]),
                 new("Try it on over the pad before the elastic.", []),
-                .. reading.Chosen("hold", "elastic") ? Elastic.Steps(reading) : [new Step("Turn the casing, a gap of 1 in left open; draw the cord through and tie it beneath.", [])],
+                .. reading.Chosen("hold", "elastic") ? Elastic.Steps(reading) : [new Step($"Turn the casing, a gap of {reading.Say(Length.Inches(1))} left open; draw the cord through and tie it beneath.", [])],
             ],
             Remarks = [.. reading.Chosen("hold", "elastic") ? Elastic.Remarks(reading) : [], Usual.HotIron, Usual.Blades],
         };
@@ -166,7 +166,7 @@ public sealed class ElasticCap : MakeUp
 
     private static IEnumerable<Notion> Holding(Reading reading, Working hem, Working[] drops)
     {
-        if (reading.Chosen("hold", "drawstring")) yield return new("drawstring", "cord for the drawstring", hem + Working.Of("tails", "to tie", Length.Inches(12)), Note: "1 in gap in the casing");
+        if (reading.Chosen("hold", "drawstring")) yield return new("drawstring", "cord for the drawstring", hem + Working.Of("tails", "to tie", Length.Inches(12)), Note: $"a gap of {reading.Say(Length.Inches(1))} in the casing");
         else
             foreach (var notion in Elastic.Notions(reading, hem, drops.MaxBy(drop => drop.Value)!, corners: 4)) yield return notion;
         if (reading.Count("obstacles") > 0) yield return new("straps", "straps of elastic, across underneath", reading.Measure("L"), reading.Count("obstacles"), "one beside each obstacle, from front to back");

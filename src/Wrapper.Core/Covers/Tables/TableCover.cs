@@ -61,7 +61,7 @@ public abstract class TableCover : MakeUp
     private protected static IEnumerable<Remark> Usually(Reading reading)
     {
         if (reading.Known("F") is { } floor && floor - reading.Measure("H").Value < Length.Inches(0, 1, 2))
-            yield return new Remark("The hem hangs less than 1/2 in above the floor: measure again at every corner, floors are seldom level.", Caution: true);
+            yield return new Remark($"The hem hangs less than {reading.Say(Length.Inches(0, 1, 2))} above the floor: measure again at every corner, floors are seldom level.", Caution: true);
         yield return Usual.Blades;
     }
 }

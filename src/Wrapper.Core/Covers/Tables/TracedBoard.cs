@@ -82,7 +82,7 @@ public sealed class TracedBoard : MakeUp
         {
             Allowances = outline.Outline.Edges.ToDictionary(edge => edge.Name, edge => Hem(edge.Name)),
             Grain = Usual.GrainOf(reading.Option("panelGrain")),
-            Note = "The cord starts and ends at the square end, 1 in apart.",
+            Note = "The cord starts and ends at the square end, 1 in (2.5 cm) apart.",
         }.Measured(outline.Width, outline.Depth);
         var round = Working.Of("P", "round the edge as drawn", outline.Outline.Perimeter());
         return new Pattern
