@@ -86,5 +86,5 @@ public static class LayTable
     public static Length ByHand(IReadOnlyList<LayPiece> pieces, LayCloth cloth) => new LaySet(pieces, cloth).HandLength;
 
     // Work grows with the square of the pieces.
-    private static int BeamWidth(int pieces) => pieces <= 40 ? 200 : Math.Max(2, (int)(120 * Math.Min(1, 180.0 / pieces * (180.0 / pieces))));
+    private static int BeamWidth(int pieces) => Math.Max(2, (int)(240 * Math.Min(1, 127.0 / pieces * (127.0 / pieces))));
 }
