@@ -14,7 +14,7 @@ public static class LaySearch
     private const int MostExchanged = 80;
 
     // From this round on enough lays are followed to come close, so it is done more often before still more are.
-    private const int WideRound = 6, WideLots = 6;
+    private const int WideRound = 6, WideLots = 3;
 
     /// <summary>
     /// Searches until <paramref name="stop"/>, which ends it with the best so far. The first lay and every shorter one is told to <paramref name="better"/> at once.
@@ -36,7 +36,7 @@ public static class LaySearch
         {
             for (var round = 0; round < rounds && !found.IsProven; round++)
                 foreach (var ways in Round(table, cloth, seed, round, () => (found.Best.Length + cloth.Gap).Ticks - 1, stop).TakeWhile(_ => !found.IsProven))
-                    foreach (var lay in ways.AsParallel().AsOrdered().WithCancellation(stop).Select(way => way()).AsEnumerable().OfType<Placed>().ToList())
+                    foreach (var lay in SideBySide(ways, stop).OfType<Placed>())
                         if (table.Finished(cloth.IsPlain ? table.Nested(lay, stop) : lay, stop) is var finished && (finished.Best.Length < found.Best.Length || finished is { IsProven: true } && finished.Best.Length == found.Best.Length))
                             better(found = finished);
         }
@@ -56,7 +56,15 @@ public static class LaySearch
         Func<Placed?> Aimed() => Lower(table, width, below(), random.Next(), stop);
         Func<Placed?> Straight(long aim) => () => table.Followed(width, stop, aim, weight: 5 + (round * 7 % 11));
         yield return [Straight(below()), table.Count > MostExchanged ? Aimed() : () => table.Exchanged(seed + (round * 31), rounds: 6, steps, stop)];
-        for (var lot = 0; lot < (round < WideRound ? 1 : WideLots); lot++) yield return [Aimed(), Aimed()];
+        for (var lot = 0; lot < (round < WideRound ? 1 : WideLots); lot++) yield return [Aimed(), Aimed(), Aimed(), Aimed()];
+    }
+
+    // One after the other as a core is free, since some end early; in their order whichever is done first.
+    private static Placed?[] SideBySide(Func<Placed?>[] ways, CancellationToken stop)
+    {
+        var laid = new Placed?[ways.Length];
+        Parallel.For(0, ways.Length, new ParallelOptions { CancellationToken = stop, MaxDegreeOfParallelism = Math.Max(2, Environment.ProcessorCount) }, n => laid[n] = ways[n]());
+        return laid;
     }
 
     // Many lays that are shaken, each at another weight and aimed up to two fifths of the way down to the bound: one of them comes out shorter than a single one of twice the width.
