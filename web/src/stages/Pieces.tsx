@@ -21,7 +21,10 @@ export default function Pieces() {
     )
   const piece = pattern.pieces.find((each) => each.key === held) ?? pattern.pieces[0]
   if (!piece) return null
-  const clothName = ({ role }: Piece) => job.document.cloths.find((cloth) => item && cloth.id === clothOf(item, role, job.document))?.name ?? (isFilling(role) ? 'bought by size' : 'no cloth')
+  const source = ({ role }: Piece) => {
+    const cloth = job.document.cloths.find((each) => item && each.id === clothOf(item, role, job.document))?.name
+    return cloth ? `from ${cloth}` : isFilling(role) ? 'bought by size' : 'from no cloth'
+  }
   const widest = Math.max(...pattern.pieces.map((each) => each.box.width))
   const size = piece.sizes.find((each) => each.name === pointed) ?? piece.sizes[0]
   return (
@@ -30,7 +33,7 @@ export default function Pieces() {
         {pattern.pieces.map((each) => (
           <li key={each.key}>
             <button type="button" aria-pressed={each.key === piece.key} onClick={() => { setHeld(each.key); setPointed(undefined) }}>
-              <b>{each.label}</b> {each.name} <span>cut {each.quantity}{each.turnedOver && ', every second one turned over'}{pattern.inPairs && ', every second cover mirrored'}{each.role !== 'face' && `, from ${clothName(each)}`}</span>
+              <b>{each.label}</b> {each.name} <span>cut {each.quantity}{each.turnedOver && ', every second one turned over'}{pattern.inPairs && ', every second cover mirrored'}{each.role !== 'face' && `, ${source(each)}`}</span>
               <Thumbnail piece={each} widest={widest} />
             </button>
           </li>
