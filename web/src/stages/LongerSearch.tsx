@@ -4,6 +4,8 @@ import { useEffect, useState } from 'react'
 import { answer, api, type Cloth, type ClothPlan } from '../api/client'
 import { useScene } from '../job/context'
 
+const howOften = (times: number) => (times === 1 ? 'once' : `${times} times`)
+
 /** A longer search for a shorter lay, in the background: how it stands, and a button that stops it and keeps what it has found. */
 export function LongerSearch({ cloth, planned }: { cloth: Cloth; planned: ClothPlan }) {
   const { job } = useScene()
@@ -37,8 +39,8 @@ export function LongerSearch({ cloth, planned }: { cloth: Cloth; planned: ClothP
   return (
     <p className="search" role="status">
       {runs ? <Button onClick={stop}>Stop and keep</Button> : <Button onClick={() => void begin()}>Search longer for a shorter lay</Button>}
-      {runs && <span>Searching … {found?.length && <b>{found.length.text}</b>} {(found?.shortened ?? 0) > 0 && `shortened ${found?.shortened} times`}</span>}
-      {!runs && found && started?.of === job.document && <span>{found.fault ?? (found.shortened > 0 ? `Shortened ${found.shortened} times, to ${found.length?.text ?? ''}.` : 'Nothing shorter was found.')}</span>}
+      {runs && <span>Searching … {found?.length && <b>{found.length.text}</b>} {(found?.shortened ?? 0) > 0 && `shortened ${howOften(found?.shortened ?? 0)}`}</span>}
+      {!runs && found && started?.of === job.document && <span>{found.fault ?? (found.shortened > 0 ? `Shortened ${howOften(found.shortened)}, to ${found.length?.text ?? ''}.` : 'Nothing shorter was found.')}</span>}
       {refused && <span className="problem" role="alert">{refused}</span>}
     </p>
   )
