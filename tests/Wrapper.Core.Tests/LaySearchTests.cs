@@ -65,7 +65,7 @@ public class LaySearchTests
             Assert.Equal(first.Best.Placements, second.Best.Placements);
         }, iter: 8);
 
-    // Shaken and aimed lower, two side by side: still the seed alone decides.
+    // Shaken and aimed lower, several side by side: still the seed alone decides.
     [Fact]
     public void A_search_among_many_pieces_shortens_the_lay_and_finds_the_same_again()
     {

@@ -8,6 +8,9 @@ namespace Wrapper.Core.Lay;
 /// </summary>
 internal sealed class BeamSearch
 {
+    // A lay goes on in so many ways at most.
+    private const int Branches = 4;
+
     private readonly IReadOnlyList<Box> boxes;
     private readonly long usable;
     private readonly (int Box, int Way, long Width, long Height)[] ways;
@@ -80,10 +83,10 @@ internal sealed class BeamSearch
     }
 
     /// <summary>
-    /// A lay of everything no longer than <paramref name="aim"/>, following <paramref name="width"/> lays of which each goes on in at most <paramref name="branches"/> ways; null where none was found.
+    /// A lay of everything no longer than <paramref name="aim"/>, following <paramref name="width"/> lays; null where none was found.
     /// <paramref name="weight"/> is how much worse given up area is than area not yet laid. <paramref name="shake"/>, an area, is added to each rank so that other lays are followed.
     /// </summary>
-    public (List<Spot> Spots, long Reached)? Find(long aim, int width, int branches, int weight, CancellationToken stop, Func<long>? shake = null)
+    public (List<Spot> Spots, long Reached)? Find(long aim, int width, int weight, CancellationToken stop, Func<long>? shake = null)
     {
         var spare = aim == long.MaxValue ? long.MaxValue : (usable * (aim >> 10)) + usable - total;
         if (spare < 0) return null;
@@ -94,7 +97,7 @@ internal sealed class BeamSearch
         {
             stop.ThrowIfCancellationRequested();
             choices.Count = 0;
-            foreach (var state in states) Expand(state, state.Line, state.Waste, aim, spare, branches, weight, choices, 0);
+            foreach (var state in states) Expand(state, state.Line, state.Waste, aim, spare, weight, choices, 0);
             if (shake is not null) choices.Shake(shake);
             seen.Clear();
             next.Clear();
@@ -120,7 +123,7 @@ internal sealed class BeamSearch
         return new() { Line = [(0, 0, usable)], Left = [.. boxes.Select(box => (short)box.Count)], Open = open, Narrowest = ways.Min(way => way.Width) };
     }
 
-    private void Expand(State state, (long X, long Y, long Width)[] line, long waste, long aim, long spare, int branches, int weight, Choices choices, int raised)
+    private void Expand(State state, (long X, long Y, long Width)[] line, long waste, long aim, long spare, int weight, Choices choices, int raised)
     {
         var at = 0;
         for (var n = 1; n < line.Length; n++)
@@ -129,7 +132,7 @@ internal sealed class BeamSearch
         var (before, after) = (at == 0 ? long.MaxValue : line[at - 1].Y - y, at == line.Length - 1 ? long.MaxValue : line[at + 1].Y - y);
         var (high, low) = before >= after ? (before, after) : (after, before);
         // The best few, of equal ones the larger, which come first.
-        Span<(int Score, int Way)> best = stackalloc (int, int)[branches];
+        Span<(int Score, int Way)> best = stackalloc (int, int)[Branches];
         var (found, least, room, leaves) = (0, -1, aim - y, hollow - state.Narrowest);
         var open = state.Open;
         for (var word = 0; word < open.Length; word++)
@@ -145,10 +148,10 @@ internal sealed class BeamSearch
                 else if (w > leaves) score = h == high || h == low ? 2 : 0;
                 else score = h == high ? 6 : h == low ? 3 : 1;
                 if (score <= least) continue;
-                var place = found < branches ? found++ : found - 1;
+                var place = found < Branches ? found++ : found - 1;
                 for (; place > 0 && best[place - 1].Score < score; place--) best[place] = best[place - 1];
                 best[place] = (score, n);
-                if (found == branches) least = best[^1].Score;
+                if (found == Branches) least = best[^1].Score;
             }
         }
         for (var n = 0; n < found; n++)
@@ -163,7 +166,7 @@ internal sealed class BeamSearch
         if (raised >= 3 || (found > 0 && best[0].Score > 1) || low == long.MaxValue) return;
         var by = Math.Min(low, room);
         if (by <= 0 || waste + (hollow * (by >> 10)) > spare || by != low) return;
-        Expand(state, UpperEdge.Raised(line, at, hollow, by), waste + (hollow * (by >> 10)), aim, spare, branches, weight, choices, raised + 1);
+        Expand(state, UpperEdge.Raised(line, at, hollow, by), waste + (hollow * (by >> 10)), aim, spare, weight, choices, raised + 1);
     }
 
     private State Put(in Choice choice)

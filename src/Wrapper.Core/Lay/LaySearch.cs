@@ -13,7 +13,7 @@ public static class LaySearch
     // Up to so many pieces orders are bettered by exchanges too: of more boxes an exchange betters little.
     private const int MostExchanged = 80;
 
-    // From this round on enough lays are followed to come close, so it is done more often before still more are.
+    // From this round on lays are followed widely enough to come close: more lots of them pay better than a wider round.
     private const int WideRound = 6, WideLots = 3;
 
     /// <summary>
@@ -36,7 +36,7 @@ public static class LaySearch
         {
             for (var round = 0; round < rounds && !found.IsProven; round++)
                 foreach (var ways in Round(table, cloth, seed, round, () => (found.Best.Length + cloth.Gap).Ticks - 1, stop).TakeWhile(_ => !found.IsProven))
-                    foreach (var lay in SideBySide(ways, stop).OfType<Placed>())
+                    foreach (var lay in SideBySide.Laid(ways, stop))
                         if (table.Finished(cloth.IsPlain ? table.Nested(lay, stop) : lay, stop) is var finished && (finished.Best.Length < found.Best.Length || finished is { IsProven: true } && finished.Best.Length == found.Best.Length))
                             better(found = finished);
         }
@@ -57,14 +57,6 @@ public static class LaySearch
         Func<Placed?> Straight(long aim) => () => table.Followed(width, stop, aim, weight: 5 + (round * 7 % 11));
         yield return [Straight(below()), table.Count > MostExchanged ? Aimed() : () => table.Exchanged(seed + (round * 31), rounds: 6, steps, stop)];
         for (var lot = 0; lot < (round < WideRound ? 1 : WideLots); lot++) yield return [Aimed(), Aimed(), Aimed(), Aimed()];
-    }
-
-    // One after the other as a core is free, since some end early; in their order whichever is done first.
-    private static Placed?[] SideBySide(Func<Placed?>[] ways, CancellationToken stop)
-    {
-        var laid = new Placed?[ways.Length];
-        Parallel.For(0, ways.Length, new ParallelOptions { CancellationToken = stop, MaxDegreeOfParallelism = Math.Max(2, Environment.ProcessorCount) }, n => laid[n] = ways[n]());
-        return laid;
     }
 
     // Many lays that are shaken, each at another weight and aimed up to two fifths of the way down to the bound: one of them comes out shorter than a single one of twice the width.

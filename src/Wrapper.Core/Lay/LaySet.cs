@@ -91,7 +91,7 @@ internal sealed class LaySet
             var most = boxes.Average(box => (double)box.Area) * shake.NextDouble();
             by = () => (long)(shake.NextDouble() * most);
         }
-        return new BeamSearch(boxes, whole.Usable.Ticks).Find(aim, width, branches: 4, weight, stop, by) is { } found ? Laid(found.Spots, found.Reached) : null;
+        return new BeamSearch(boxes, whole.Usable.Ticks).Find(aim, width, weight, stop, by) is { } found ? Laid(found.Spots, found.Reached) : null;
     }
 
     /// <summary>Lays by boxes, bettered by exchanges in their order.</summary>

@@ -50,7 +50,7 @@ public static class LayTable
             ways.Add(() => TornLay.Plain(table, cloth));
             ways.Add(() => table.Exchanged(seed: 1, rounds: 8, steps: 40_000 / Math.Max(1, 8 * table.Count), superseded));
         }
-        var found = ways.AsParallel().AsOrdered().WithDegreeOfParallelism(Math.Max(2, Environment.ProcessorCount)).WithCancellation(superseded).Select(way => way()).AsEnumerable().OfType<Placed>().ToList();
+        var found = SideBySide.Laid(ways, superseded).ToList();
         var kept = found.Where((lay, at) => at > 0 || (cloth.Flaws.Count == 0 && cloth.Pins.Count == 0)).ToList();
         var best = kept.Count > 0 ? Simplest(kept, pieces, cloth) : table.Hand;
         return BehindStock(table.Finished(cloth.IsPlain ? table.Nested(best, superseded) : best, superseded), pieces, cloth, superseded);

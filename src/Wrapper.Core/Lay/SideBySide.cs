@@ -1,0 +1,16 @@
+namespace Wrapper.Core.Lay;
+
+/// <summary>Several lays at once on the cores there are.</summary>
+internal static class SideBySide
+{
+    /// <summary>
+    /// What each of the <paramref name="ways"/> finds, in their order whichever is done first; the next one begins as soon as a core is free, since some end early.
+    /// Ends in an <see cref="OperationCanceledException"/> when told to <paramref name="stop"/>.
+    /// </summary>
+    public static IEnumerable<Placed> Laid(IReadOnlyList<Func<Placed?>> ways, CancellationToken stop)
+    {
+        var laid = new Placed?[ways.Count];
+        Parallel.For(0, ways.Count, new ParallelOptions { CancellationToken = stop, MaxDegreeOfParallelism = Math.Max(2, Environment.ProcessorCount) }, n => laid[n] = ways[n]());
+        return laid.OfType<Placed>();
+    }
+}
