@@ -5,6 +5,8 @@ using Wrapper.Core.Covers.Cushions;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
 
+if (args.Contains("--reliability")) return await Wrapper.Bench.Reliability.ReliabilityBench.Run(args);
+
 // Measures against the budgets and prints a table. Median of many runs after a warm-up, so that one hiccup tells nothing.
 var drafting = Drafting.Standard();
 Console.WriteLine("| what | median | budget |");
@@ -16,6 +18,7 @@ Report("plan and lay of 10 box cushions, 60 pieces", "100 ms", 20, Job(10), lay:
 Report("plan and lay of 33 box cushions, 198 pieces", "400 ms", 5, Job(33), lay: true);
 
 Wrapper.Bench.LayBench.Run(search: args.Contains("--search"));
+return 0;
 
 void Report(string what, string budget, int runs, JobDocument job, bool lay)
 {

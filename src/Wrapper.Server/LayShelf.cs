@@ -8,6 +8,8 @@ namespace Wrapper.Server;
 /// <summary>Found lays in the store, as JSON in counts.</summary>
 internal sealed class LayShelf(FoundLays found) : ILayShelf
 {
+    private static readonly JsonSerializerOptions Whole = new() { RespectNullableAnnotations = true, RespectRequiredConstructorParameters = true };
+
     private sealed record At(string Id, int Turns, long X, long Y);
 
     private sealed record Laid(IReadOnlyList<At> Pieces, long Length)
@@ -21,8 +23,21 @@ internal sealed class LayShelf(FoundLays found) : ILayShelf
 
     public ClothLay? Find(string key)
     {
-        if (found.Find(key) is not { } text || JsonSerializer.Deserialize<Kept>(text) is not { } kept) return null;
+        if (found.Find(key) is not { } text || Read(text) is not { } kept) return null;
         return new ClothLay(kept.Best.Placed(), kept.Hand.Placed(), new Length(kept.ShortestPossible), []) { Stock = new Length(kept.Stock), FoldedTo = kept.FoldedTo is { } folded ? new Length(folded) : null };
+    }
+
+    // Nothing but time is lost with a lay that cannot be read.
+    private static Kept? Read(string text)
+    {
+        try
+        {
+            return JsonSerializer.Deserialize<Kept>(text, Whole);
+        }
+        catch (JsonException)
+        {
+            return null;
+        }
     }
 
     // A lay with pieces that the cloth cannot take is no lay to keep.

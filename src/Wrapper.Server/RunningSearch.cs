@@ -9,6 +9,8 @@ internal sealed class RunningSearch(LayCache kept) : IDisposable
     // A maker who waits longer than this has gone for a cup of tea.
     private static readonly TimeSpan Longest = TimeSpan.FromSeconds(90);
 
+    // Less urgent than everything that somebody waits for.
+    private readonly Threads threads = new(Environment.ProcessorCount, niceness: 10);
     private readonly Lock gate = new();
     private CancellationTokenSource? stop;
 
@@ -24,7 +26,7 @@ internal sealed class RunningSearch(LayCache kept) : IDisposable
             stop = new CancellationTokenSource(Longest);
             var (search, token) = (new Search(Guid.NewGuid().ToString("N"), unit), stop.Token);
             Current = search;
-            _ = Task.Run(() => Run(search, pieces, cloth, token), CancellationToken.None);
+            _ = Task.Factory.StartNew(() => Run(search, pieces, cloth, token), CancellationToken.None, TaskCreationOptions.DenyChildAttach, threads);
             return search;
         }
     }
@@ -57,7 +59,12 @@ internal sealed class RunningSearch(LayCache kept) : IDisposable
         }
     }
 
-    public void Dispose() => stop?.Dispose();
+    public void Dispose()
+    {
+        stop?.Cancel();
+        stop?.Dispose();
+        threads.Dispose();
+    }
 }
 
 /// <summary>One search: what it has found so far, and whether it goes on.</summary>

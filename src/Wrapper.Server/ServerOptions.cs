@@ -1,20 +1,32 @@
-using System.Globalization;
+using System.CommandLine;
 
 namespace Wrapper.Server;
 
-/// <summary>What the command line asks for.</summary>
-internal sealed record ServerOptions(int Port, string Data, string Web, bool Demo)
+/// <summary>What the command line asks for. <paramref name="Restore"/> is the backup to bring back instead of serving; null to serve.</summary>
+internal sealed record ServerOptions(int Port, string Data, string Web, bool Demo, string? Restore)
 {
+    /// <summary>Reads the command line.</summary>
+    /// <exception cref="ArgumentException">An option is unknown, lacks its value or cannot be; the message says so in one line.</exception>
     public static ServerOptions Read(string[] args)
     {
-        string? After(string name) => Array.IndexOf(args, name) is var at and >= 0 && at + 1 < args.Length ? args[at + 1] : null;
-        var port = After("--port") is { } given
-            ? int.TryParse(given, NumberStyles.None, CultureInfo.InvariantCulture, out var number) && number is >= 0 and <= 65535 ? number : throw new ArgumentException($"--port {given}: a port from 0 to 65535 is needed, for example 5199")
-            : 5199;
-        return new ServerOptions(
-            port,
-            After("--data") ?? Path.Combine(Environment.GetFolderPath(Environment.SpecialFolder.LocalApplicationData), "wrapper"),
-            Path.GetFullPath(After("--web") ?? Path.Combine(AppContext.BaseDirectory, "wwwroot")),
-            args.Contains("--demo"));
+        var usual = Path.Combine(Environment.GetFolderPath(Environment.SpecialFolder.LocalApplicationData, Environment.SpecialFolderOption.DoNotVerify), "wrapper");
+        var port = new Option<int>("--port") { DefaultValueFactory = _ => 5199 };
+        var data = new Option<string>("--data") { DefaultValueFactory = _ => usual, Recursive = true };
+        var web = new Option<string>("--web") { DefaultValueFactory = _ => Path.Combine(AppContext.BaseDirectory, "wwwroot"), Recursive = true };
+        var demo = new Option<bool>("--demo");
+        var file = new Argument<string>("FILE");
+        var restore = new Command("restore") { file };
+        var root = new RootCommand { port, data, web, demo, restore };
+        // Serving is what is done without a command.
+        root.SetAction(_ => { });
+        var asked = root.Parse(args);
+        if (asked.Errors is [var error, ..]) throw new ArgumentException($"{error.Message} ./wrapper help lists what can be given.");
+        var at = asked.GetValue(port);
+        if (at is < 0 or > 65535) throw new ArgumentException($"--port {at}: a port from 0 to 65535 is needed, for example 5199.");
+        var folder = Path.GetFullPath(asked.GetValue(data)!);
+        // A slip in a path, or a disk that is not there, would begin an empty workroom that looks like a loss.
+        if (folder != usual && Path.GetDirectoryName(folder) is { } parent && !Directory.Exists(parent))
+            throw new ArgumentException($"--data {folder}: there is no folder {parent}. Make it first, or see whether its disk is there.");
+        return new ServerOptions(at, folder, Path.GetFullPath(asked.GetValue(web)!), asked.GetValue(demo), asked.CommandResult.Command == restore ? asked.GetValue(file) : null);
     }
 }

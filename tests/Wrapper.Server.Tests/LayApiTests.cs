@@ -214,7 +214,7 @@ public sealed class LayApiTests(Host host) : IClassFixture<Host>
             _ => Entry("66"),
         };
         var (status, body) = await host.Post("/api/plan", await Job(1, cloth => cloth[list] = new JsonArray([.. Enumerable.Range(0, 21).Select(_ => One())])));
-        Assert.Equal((HttpStatusCode.UnprocessableEntity, "cloths.c1.stock"), (status, body["errors"]![0]!["field"]!.GetValue<string>()));
+        Assert.Equal((HttpStatusCode.UnprocessableEntity, $"cloths.c1.{list}"), (status, body["errors"]![0]!["field"]!.GetValue<string>()));
         Assert.Equal(HttpStatusCode.OK, (await host.Post("/api/plan", await Job(1, cloth => cloth[list] = new JsonArray([.. Enumerable.Range(0, 20).Select(_ => One())])))).Status);
     }
 

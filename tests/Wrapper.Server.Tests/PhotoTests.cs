@@ -6,7 +6,7 @@ namespace Wrapper.Server.Tests;
 
 public sealed class PhotoTests(Host host) : IClassFixture<Host>
 {
-    private static readonly byte[] Png = [0x89, (byte)'P', (byte)'N', (byte)'G', 0x0D, 0x0A, 0x1A, 0x0A, 1, 2, 3];
+    private static readonly byte[] Png = [0x89, (byte)'P', (byte)'N', (byte)'G',  0x0D, 0x0A, 0x1A, 0x0A, 0, 0, 0, 13, (byte)'I', (byte)'H', (byte)'D', (byte)'R', 0, 0, 0, 2, 0, 0, 0, 3, 8, 0, 0, 0, 0];
 
     private async Task<HttpStatusCode> Put(string job, string photo, byte[] bytes, string type = "image/png")
     {

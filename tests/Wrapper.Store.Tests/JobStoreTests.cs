@@ -66,7 +66,7 @@ public sealed class JobStoreTests : IDisposable
     public void A_change_id_sent_again_gets_its_first_result()
     {
         store.Create("j", Say("one", "c1"));
-        Assert.Equal("one", store.Create("j", Say("again", "c1")).Document.Split('"')[3]);
+        Assert.Equal("one", store.Create("j", Say("again", "c2")).Job.Document.Split('"')[3]);
         Assert.Equal(2, Save(1, "two", "c2"));
         Save(2, "three", "c3");
         var repeated = store.Save("j", 1, Say("two", "c2"))!;
@@ -123,7 +123,7 @@ public sealed class JobStoreTests : IDisposable
     {
         store.Create("j", Say("kept", "c1"));
         var other = Directory.CreateDirectory(Path.Combine(folder, "copy")).FullName;
-        var copy = database.BackUp(new DateTimeOffset(2026, 3, 1, 9, 30, 0, TimeSpan.Zero));
+        var copy = new Backups(database).Make(new DateTimeOffset(2026, 3, 1, 9, 30, 0, TimeSpan.Zero));
         Assert.Equal(Path.Combine(folder, "backups", "wrapper-20260301-093000-000.db"), copy);
         Save(1, "later", "c2");
         File.Move(copy, Path.Combine(other, "wrapper.db"));
@@ -161,11 +161,19 @@ public sealed class JobStoreTests : IDisposable
         using (var connection = database.Connect())
         {
             using var command = connection.CreateCommand();
-            command.CommandText = "DROP TABLE photos; DROP TABLE lays; DELETE FROM SchemaVersions WHERE ScriptName NOT LIKE '%0001_jobs.sql'";
+            command.CommandText = """
+                DROP TABLE photos; DROP TABLE lays;
+                CREATE TABLE first (job_id TEXT NOT NULL, number INTEGER NOT NULL, change_id TEXT NOT NULL, document TEXT NOT NULL, shows INTEGER NOT NULL, before INTEGER, redo TEXT NOT NULL, step TEXT NOT NULL, saved_at TEXT NOT NULL);
+                INSERT INTO first VALUES ('j', 1, 'c1', '{"name":"Stools","customer":"Mill Lane"}', 1, NULL, '[]', '', '2026-01-01'), ('j', 2, 'c2', '{"name":"Sto","customer":""}', 2, 1, '[]', 'name#1', '2026-01-01'),
+                    ('j', 3, 'c3', '{"name":"Stool","customer":""}', 3, 1, '[]', 'name#1', '2026-01-01'), ('j', 4, 'c4', '{"name":"Stools","customer":"Mill Lane"}', 1, NULL, '[3]', '', '2026-01-01');
+                DROP TABLE revisions; DROP TABLE changes; ALTER TABLE first RENAME TO revisions;
+                ALTER TABLE jobs DROP COLUMN deleted_at; ALTER TABLE jobs DROP COLUMN search; UPDATE jobs SET revision = 4;
+                DELETE FROM SchemaVersions WHERE ScriptName NOT LIKE '%0001_jobs.sql'
+                """;
             command.ExecuteNonQuery();
         }
         var photos = new PhotoStore(Database.Open(folder), TimeProvider.System);
-        Assert.True(photos.Add("j", new Photo("p", "stool", "", "image/png", false), [1, 2]));
+        Assert.True(photos.Add("j", new Photo("p", "stool", "", "image/png", false), new MemoryStream([1, 2])) is not null);
         Assert.Equal("p", Assert.Single(photos.Of("j")).Id);
         Assert.Equal("Stools", Name());
     }

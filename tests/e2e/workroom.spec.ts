@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { begin, expect, field, saved, test } from './workroom'
+import { begin, beginCushion, expect, field, saved, test } from './workroom'
 
 test('a make-up of the test host alone is measured, drafted and laid', async ({ page }) => {
   await begin(page, 'Shelf')
@@ -42,28 +42,6 @@ test('undo and redo go step by step, over a reload too', async ({ page }) => {
   await expect(width).toHaveValue('30 in')
 })
 
-test('two writers see both values and choose, field by field', async ({ page, context }) => {
-  await begin(page, 'Two hands')
-  await page.keyboard.press('Enter')
-  await field(page, 'measures.W').fill('30')
-  await saved(page)
-  const other = await context.newPage()
-  await other.goto(page.url())
-  await expect(field(other, 'measures.W')).toHaveValue('30 in')
-  await field(other, 'measures.W').fill('31')
-  await field(other, 'measures.L').fill('21')
-  await saved(other)
-  await field(page, 'measures.W').fill('32')
-  const dialog = page.getByRole('dialog', { name: 'Somebody else changed this job' })
-  await expect(dialog.getByRole('row', { name: /, W$|W 32/ })).toContainText('31 (in)')
-  await dialog.getByRole('row', { name: /, L / }).getByRole('radio').nth(1).check()
-  await dialog.getByRole('button', { name: 'Save what is marked' }).click()
-  await saved(page)
-  await page.reload()
-  await expect(field(page, 'measures.W')).toHaveValue('32 in')
-  await expect(field(page, 'measures.L')).toHaveValue('21 in')
-})
-
 test('what is typed while the server is down is kept and sent when it is back', async ({ page, server }) => {
   await begin(page, 'Power cut')
   await page.keyboard.press('Enter')
@@ -83,6 +61,30 @@ test('everything is backed up from the list of jobs', async ({ page }) => {
   await page.goto('/')
   await page.getByRole('button', { name: 'Back up everything' }).click()
   await expect(page.getByText(/Backed up as wrapper-\d{8}-\d{6}-\d{3}\.db/)).toBeVisible()
+})
+
+test('a job is found, taken away and brought back', async ({ page }) => {
+  await begin(page, 'Loft hatch pad')
+  await page.keyboard.press('Escape')
+  await page.goto('/')
+  await page.getByLabel('Find a job').fill('loft HATCH')
+  await expect(page.getByRole('listitem')).toHaveCount(1)
+  await page.getByRole('button', { name: 'Take away Loft hatch pad' }).click()
+  await expect(page.getByText('No job has “loft HATCH” in its name or customer.')).toBeVisible()
+  await page.getByRole('button', { name: 'Bring it back' }).click()
+  await page.getByRole('link', { name: 'Loft hatch pad' }).click()
+  await expect(page.getByLabel('Name of the job')).toHaveValue('Loft hatch pad')
+})
+
+test('an item is taken off and brought back with all that was measured', async ({ page }) => {
+  await beginCushion(page, 'Spare seats', '30', '20', '3')
+  await page.getByRole('button', { name: /^Take off/ }).click()
+  await expect(page.getByText('Nothing is measured yet.')).toBeVisible()
+  await saved(page)
+  await page.reload()
+  await page.getByText('Taken off (1)').click()
+  await page.getByRole('button', { name: /^Bring back/ }).click()
+  await expect(field(page, 'measures.W')).toHaveValue('30 in')
 })
 
 test('the palette and the sheet find every command', async ({ page }) => {

@@ -150,4 +150,4 @@ export async function throughEveryStage(page: Page, kind: string, sizes: Record<
   await saved(page)
 }
 
-export const saved = (page: Page) => expect(page.getByTestId('saving')).toHaveText('Saved')
+export const saved = (page: Page) => expect(page.getByTestId('saving')).toHaveText(/^Saved/)

@@ -16,12 +16,24 @@ const tones = {
   dim: { paper: '#14191d', raised: '#1d252b', ink: '#f1ebdd', rule: '#7d8891', chalk: '#ffb38f' },
 }
 
+function remembered(): Light {
+  try {
+    return localStorage.getItem(key) === 'dim' ? 'dim' : 'day'
+  } catch {
+    return 'day'
+  }
+}
+
 /** Themes the components by tokens for a bright or a dim room; the rest of the look is in styles.css. */
 export function Look({ children }: { children: ReactNode }) {
-  const [light, setLight] = useState<Light>(() => (localStorage.getItem(key) === 'dim' ? 'dim' : 'day'))
+  const [light, setLight] = useState<Light>(remembered)
   useEffect(() => {
     document.documentElement.dataset.light = light
-    localStorage.setItem(key, light)
+    try {
+      localStorage.setItem(key, light)
+    } catch {
+      // Where the browser keeps nothing the light is chosen anew each time.
+    }
   }, [light])
   const tone = tones[light]
   return (

@@ -19,6 +19,7 @@ public sealed partial class ClothReading
     private static readonly LengthLimits FlawLimits = new(Length.Zero, Length.Millimetres(200_000), "20", "50");
 
     private readonly decimal across, along;
+    private readonly Stage stage = Stage.Lay;
     private readonly decimal? price;
     private readonly IReadOnlyList<(Length From, decimal? Price)> prices;
 
@@ -50,13 +51,14 @@ public sealed partial class ClothReading
         // Flaws are those of what is bought: behind the remnants.
         ForLay = ForLay with { Flaws = [.. cloth.Flaws.Select((flaw, at) => ReadFlaw(flaw, $"flaws.{at}")).Select(flaw => flaw with { FromEnd = flaw.FromEnd + ForLay.Stock })] };
         if (Problems.Count == 0 && !(Usable.Value.IsPositive && Article?.Value is null or { IsPositive: true }))
-            Problems.Add(new Problem(Field("selvedge"), cloth.Selvedge.Typed, 0, cloth.ArticleLength is null ? "both selvedges together take the whole width" : "what is cut off along the edges takes the whole article", unit.IsInches() ? "1/2" : "1.2"));
+            Problems.Add(Wrong("selvedge", cloth.Selvedge.Typed, cloth.ArticleLength is null ? "both selvedges together take the whole width" : "what is cut off along the edges takes the whole article", unit.IsInches() ? "1/2" : "1.2"));
         Skew = Optional("skew", cloth.Skew, LengthLimits.Allowance);
         var (length, squaring) = (Optional("measuredLength", cloth.MeasuredLength, LengthLimits.Cloth), Optional("squaring", cloth.Squaring, RepeatLimits));
-        if (length.IsPositive && squaring >= length) Problems.Add(new Problem(Field("squaring"), cloth.Squaring!.Typed, 0, "squaring took the whole length", unit.IsInches() ? "1" : "3"));
+        if (length.IsPositive && squaring >= length) Problems.Add(Wrong("squaring", cloth.Squaring!.Typed, "squaring took the whole length", unit.IsInches() ? "1" : "3"));
         else if (length.IsPositive) RollEnd = length - squaring;
         Problems.AddRange(Unfit());
         CanBeLaid = Problems.Count == 0;
+        stage = Stage.Buy;
         BuyingStep = Read("step", cloth.Step, Step);
         Margin = Read("margin", cloth.Margin, LengthLimits.Cloth);
         LeastCut = Optional("leastCut", cloth.LeastCut, LengthLimits.Cloth);
@@ -130,7 +132,7 @@ public sealed partial class ClothReading
         var given = typed.Trim().TrimEnd('%').Trim();
         if (given.Length == 0) return 0;
         if (OneOrTwoDigits().IsMatch(given) && decimal.Parse(given.Replace(',', '.'), CultureInfo.InvariantCulture) is <= 25 and var percent) return percent;
-        Problems.Add(new Problem(Field(field), typed, 0, "shrinkage is a number of per cent from 0 to 25: wash a sample and measure it", "5"));
+        Problems.Add(Wrong(field, typed, "shrinkage is a number of per cent from 0 to 25: wash a sample and measure it", "5"));
         return 0;
     }
 
@@ -139,14 +141,14 @@ public sealed partial class ClothReading
         var given = typed.Trim();
         if (given.Length == 0) return null;
         if (WholeAndCents().IsMatch(given)) return decimal.Parse(given.Replace(',', '.'), CultureInfo.InvariantCulture);
-        Problems.Add(new Problem(Field(field), typed, 0, "a price is needed, up to 999999.99, or nothing", "24.50"));
+        Problems.Add(Wrong(field, typed, "a price is needed, up to 999999.99, or nothing", "24.50"));
         return null;
     }
 
-    [GeneratedRegex(@"^\d{1,2}([.,]\d{1,2})?$")]
+    [GeneratedRegex(@"^[0-9]{1,2}([.,][0-9]{1,2})?$")]
     private static partial Regex OneOrTwoDigits();
 
-    [GeneratedRegex(@"^\d{1,6}([.,]\d{1,2})?$")]
+    [GeneratedRegex(@"^[0-9]{1,6}([.,][0-9]{1,2})?$")]
     private static partial Regex WholeAndCents();
 
     // What is laid has been washed: repeats and flaws have shrunk with the cloth (handbook §10).
@@ -168,12 +170,12 @@ public sealed partial class ClothReading
     // What does not go together.
     private IEnumerable<Problem> Unfit()
     {
-        if (Cloth.Stock.Count > 0 && Cloth.ArticleLength is not null) yield return new Problem(Field("articleLength"), Cloth.ArticleLength.Typed, 0, "remnants lie before cloth off the roll: enter a ready-made article that is there as a remnant, or what is bought as off the roll", "");
-        if (Cloth.HalfDrop && ForLay.Repeat is { Across.IsPositive: false }) yield return new Problem(Field("repeatAcross"), Cloth.RepeatAcross?.Typed ?? "", 0, "half-drop needs the repeat across too: where the print stands half a repeat higher, often half the width", "27");
+        if (Cloth.Stock.Count > 0 && Cloth.ArticleLength is not null) yield return Wrong("articleLength", Cloth.ArticleLength.Typed, "remnants lie before cloth off the roll: enter a ready-made article that is there as a remnant, or what is bought as off the roll", "");
+        if (Cloth.HalfDrop && ForLay.Repeat is { Across.IsPositive: false }) yield return Wrong("repeatAcross", Cloth.RepeatAcross?.Typed ?? "", "half-drop needs the repeat across too: where the print stands half a repeat higher, often half the width", "27");
         if (Cloth.Spread == Spread.Single) yield break;
-        if (Cloth.Stock.Count > 0) yield return new Problem(Field("spread"), "remnants", 0, "remnants are laid single: fold or tear the new cloth as a cloth of its own", "single");
-        if (Cloth.Spread == Spread.Folded && ForLay.Repeat is not null) yield return new Problem(Field("spread"), "a repeat", 0, "the under layer of folded cloth cannot be matched to a repeat: lay it single", "single");
-        if (Cloth.Spread == Spread.Folded && Cloth.ArticleLength is not null) yield return new Problem(Field("spread"), "ready-made", 0, "ready-made articles are laid single", "single");
+        if (Cloth.Stock.Count > 0) yield return Wrong("spread", "remnants", "remnants are laid single: fold or tear the new cloth as a cloth of its own", "single");
+        if (Cloth.Spread == Spread.Folded && ForLay.Repeat is not null) yield return Wrong("spread", "a repeat", "the under layer of folded cloth cannot be matched to a repeat: lay it single", "single");
+        if (Cloth.Spread == Spread.Folded && Cloth.ArticleLength is not null) yield return Wrong("spread", "ready-made", "ready-made articles are laid single", "single");
     }
 
     private Patch ReadFlaw(JobFlaw flaw, string name) => new(
@@ -185,12 +187,14 @@ public sealed partial class ClothReading
     // Nothing entered is nothing asked.
     private Length Optional(string name, Entry? entry, LengthLimits limits) => entry is null || string.IsNullOrWhiteSpace(entry.Typed) ? Length.Zero : Read(name, entry, limits);
 
+    private Problem Wrong(string name, string given, string reason, string example, int position = 0) => new(Field(name), given, position, reason, example) { Stage = stage };
+
     private string Field(string name) => $"cloths.{Cloth.Id}.{name}";
 
     private Length Read(string name, Entry entry, LengthLimits limits)
     {
-        var (length, refusal) = LengthReader.Read(entry.Typed, entry.Unit, limits);
-        if (refusal is not null) Problems.Add(new Problem(Field(name), refusal.Given, refusal.Position, refusal.Reason, refusal.Example));
+        var (length, refusal) = Entry.Read(entry, entry.Unit, limits);
+        if (refusal is not null) Problems.Add(Wrong(name, refusal.Given, refusal.Reason, refusal.Example, refusal.Position));
         else Lengths[Field(name)] = length!.Value;
         return length ?? Length.Zero;
     }

@@ -4,7 +4,7 @@ using Wrapper.Core.Lengths;
 namespace Wrapper.Core.Covers;
 
 /// <summary>What is entered for a measure.</summary>
-[JsonConverter(typeof(JsonStringEnumConverter<MeasureKind>))]
+[JsonConverter(typeof(ByName<MeasureKind>))]
 public enum MeasureKind
 {
     /// <summary>A length off the tape.</summary>
@@ -34,7 +34,7 @@ public sealed record Measure(string Key, string Name, string HoldTape, LengthLim
 }
 
 /// <summary>What kind of answer a choice takes.</summary>
-[JsonConverter(typeof(JsonStringEnumConverter<ChoiceKind>))]
+[JsonConverter(typeof(ByName<ChoiceKind>))]
 public enum ChoiceKind
 {
     /// <summary>One of the declared options.</summary>

@@ -202,7 +202,7 @@ public sealed class Reading
 
     private void ReadLength(string field, Entry? entry, LengthLimits limits)
     {
-        var (length, refusal) = LengthReader.Read(entry?.Typed, entry?.Unit ?? Unit, limits);
+        var (length, refusal) = Entry.Read(entry, Unit, limits);
         if (length is { } value) lengths[field] = value;
         else Problems.Add(new Problem(field, refusal!.Given, refusal.Position, refusal.Reason, refusal.Example));
     }

@@ -17,6 +17,9 @@ internal static class WidthJoins
         new Option("strip", "A strip at one side", "For cloth that is a little narrow: one join, away from the middle."),
         new Option("none", "Never joined", "Take cloth that is wide enough."));
 
+    /// <summary>More widths than this are joined by nobody: then the cloth is too narrow, and the piece is told as too wide for it.</summary>
+    public const int MostWidths = 40;
+
     /// <summary>The pattern with every piece that may be joined, and is wider than the cloth, in several widths.</summary>
     public static Pattern Apply(Pattern pattern, Reading reading)
     {
@@ -53,7 +56,7 @@ internal static class WidthJoins
         var (usable, s) = (reading.Usable(role), reading.Allowance("s"));
         var whole = (usable - (2 * s)).As("c", "a whole width, finished");
         var outer = over.IsPositive ? whole - Working.Of("over", "outer allowance over a seam's", over) : whole;
-        if (!outer.Value.IsPositive) return [];
+        if (!outer.Value.IsPositive || width.Value.Ticks / outer.Value.Ticks >= MostWidths) return [];
         Working Share(Working rest, int parts, int n) => parts == 1 ? rest : (n * rest) / parts;
         switch (reading.Option(School.Key))
         {

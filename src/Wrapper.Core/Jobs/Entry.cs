@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using Wrapper.Core.Lengths;
 
 namespace Wrapper.Core.Jobs;
@@ -8,9 +9,43 @@ namespace Wrapper.Core.Jobs;
 /// </summary>
 public sealed record Entry(string Typed, JobUnit Unit)
 {
-    /// <summary>An entry of an exact length, as a default writes it.</summary>
-    public static Entry Of(Length length, JobUnit unit) => new(LengthPrinter.Exact(length, unit), unit);
+    /// <summary>The exact count of a length that the program wrote, which its text may round. It counts only while the text still says so: what is typed over it holds.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public long? Ticks { get; init; }
+
+    /// <summary>An entry of an exact length, as a default, a saving or an offer writes it; it reads back to the same count.</summary>
+    public static Entry Of(Length length, JobUnit unit) => new(LengthPrinter.Exact(length, unit), unit) { Ticks = length.Ticks };
+
+    /// <summary>The length that <paramref name="entry"/> says within <paramref name="limits"/>, or why it says none; nothing entered is in <paramref name="unit"/>. Exactly one of the two results is set.</summary>
+    public static (Length? Length, Refusal? Refusal) Read(Entry? entry, JobUnit unit, LengthLimits limits) =>
+        entry is { Ticks: >= 0 and var ticks } && ticks <= LengthLimits.Most.Ticks && LengthPrinter.Exact(new Length(ticks), entry.Unit) == entry.Typed
+            ? LengthReader.Within(limits, new Length(ticks), entry.Typed, entry.Unit)
+            : LengthReader.Read(entry?.Typed, entry?.Unit ?? unit, limits);
 }
 
 /// <summary>What is wrong with a field: its key, what was given, where in the text, the reason, and an example that would do.</summary>
-public sealed record Problem(string Field, string Given, int Position, string Reason, string Example);
+public sealed record Problem(string Field, string Given, int Position, string Reason, string Example)
+{
+    /// <summary>The stage at which it is mended; of an item's own fields, the one that they are entered at.</summary>
+    public Stage Stage { get; init; } = Field.StartsWith("choices.", StringComparison.Ordinal) || Field.StartsWith("allowances.", StringComparison.Ordinal) || Field == "makeUp" ? Stage.MakeUp : Stage.Measure;
+}
+
+/// <summary>The stages of a job, in working order.</summary>
+[JsonConverter(typeof(ByName<Stage>))]
+public enum Stage
+{
+    /// <summary>Sizes and how many.</summary>
+    [JsonStringEnumMemberName("measure")] Measure,
+
+    /// <summary>How it is to be sewn: choices and allowances.</summary>
+    [JsonStringEnumMemberName("make-up")] MakeUp,
+
+    /// <summary>The pieces and their seams.</summary>
+    [JsonStringEnumMemberName("pieces")] Pieces,
+
+    /// <summary>The cloth, and how the pieces lie on it.</summary>
+    [JsonStringEnumMemberName("lay")] Lay,
+
+    /// <summary>What is bought.</summary>
+    [JsonStringEnumMemberName("buy")] Buy,
+}

@@ -119,13 +119,25 @@ public sealed record JobCloth(
 }
 
 /// <summary>A remnant or part roll: its usable length and width as it lies, washed if it is to be; the width null for that of the cloth.</summary>
-public sealed record JobRemnant(string Name, Entry Length, Entry? Width);
+public sealed record JobRemnant(string Name, Entry Length, Entry? Width)
+{
+    /// <summary>What it is known by among the others of its cloth, whatever its place; empty in documents from before there was one, see <see cref="JobDocument.Identified"/>.</summary>
+    public string Id { get; init; } = "";
+}
 
 /// <summary>A price, as typed, for lengths from <paramref name="From"/> on.</summary>
-public sealed record JobPrice(Entry From, string Price);
+public sealed record JobPrice(Entry From, string Price)
+{
+    /// <inheritdoc cref="JobRemnant.Id"/>
+    public string Id { get; init; } = "";
+}
 
 /// <summary>A flaw in a cloth: where it begins, from the squared end and from the first selvedge, and how far it reaches along the roll and across it.</summary>
-public sealed record JobFlaw(Entry FromEnd, Entry FromSelvedge, Entry Along, Entry Across);
+public sealed record JobFlaw(Entry FromEnd, Entry FromSelvedge, Entry Along, Entry Across)
+{
+    /// <inheritdoc cref="JobRemnant.Id"/>
+    public string Id { get; init; } = "";
+}
 
 /// <summary>
 /// A piece that stays where it was put: its identity <c>item/piece/instance</c>, quarter turns to the left, and where its box begins, in counts of 1/3840 mm from the
@@ -158,6 +170,23 @@ public sealed record JobDocument(
 {
     /// <summary>The version that this program writes.</summary>
     public const int Current = 1;
+
+    /// <summary>Items that were taken off, with everything entered for them; they can be brought back.</summary>
+    public IReadOnlyList<Item> Removed { get; init; } = [];
+
+    /// <summary>
+    /// The same document with an id for every remnant, price and flaw that has none. Equal documents get equal ids, so that two readers of one revision call
+    /// the same row the same.
+    /// </summary>
+    public JobDocument Identified() => this with
+    {
+        Cloths = [.. Cloths.Select(cloth => cloth with
+        {
+            Stock = [.. cloth.Stock.Select((row, at) => row.Id.Length > 0 ? row : row with { Id = $"r{at + 1}" })],
+            Prices = [.. cloth.Prices.Select((row, at) => row.Id.Length > 0 ? row : row with { Id = $"p{at + 1}" })],
+            Flaws = [.. cloth.Flaws.Select((row, at) => row.Id.Length > 0 ? row : row with { Id = $"f{at + 1}" })],
+        })],
+    };
 
     /// <summary>An empty job.</summary>
     public static JobDocument Empty(string name, JobUnit unit) => new(Current, name, "", unit, "£", [], []);

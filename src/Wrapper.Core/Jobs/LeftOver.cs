@@ -11,13 +11,13 @@ public static class LeftOver
     {
         bool Wanted(JobCloth each) => each.Cut.Count > 0 && string.Equals(each.Name.Trim(), cloth.Trim(), StringComparison.OrdinalIgnoreCase);
         if (!job.Cloths.Any(Wanted)) return [];
-        return [.. Planning.Of(job, drafting, lay: true, kept, superseded).Cloths.Where(plan => Wanted(plan.Reading.Cloth)).SelectMany(Remaining)];
+        return [.. Planning.Of(job, drafting, lay: true, kept, superseded).Cloths.Where(plan => Wanted(plan.Reading.Cloth)).SelectMany(plan => Remaining(plan, superseded))];
     }
 
-    private static IReadOnlyList<Patch> Remaining(ClothPlan plan)
+    private static IReadOnlyList<Patch> Remaining(ClothPlan plan, CancellationToken superseded)
     {
         var cut = plan.Reading.Cloth.Cut.Select(each => each.Piece).ToHashSet();
         if (plan is not { Lay: { } lay, Buying: not null } || !plan.Pieces.All(piece => cut.Contains(piece.Id))) return [];
-        return Remnants.Of(lay.Best, plan.Pieces.ToDictionary(piece => piece.Id), plan.ForLay, plan.OnTable);
+        return Remnants.Of(lay.Best, plan.Pieces.ToDictionary(piece => piece.Id), plan.ForLay, plan.OnTable, superseded);
     }
 }

@@ -6,7 +6,7 @@ using Wrapper.Core.Patterns;
 namespace Wrapper.Core.Jobs;
 
 /// <summary>How a piece is matched to the repeat of its cloth.</summary>
-[JsonConverter(typeof(JsonStringEnumConverter<Match>))]
+[JsonConverter(typeof(ByName<Match>))]
 public enum Match
 {
     /// <summary>Not at all.</summary>

@@ -48,16 +48,23 @@ public sealed record Plan(IReadOnlyList<ItemPlan> Items, IReadOnlyList<ClothPlan
 /// <summary>Plans jobs.</summary>
 public static class Planning
 {
-    /// <summary>The most pieces that are laid on one cloth; more is a slip of the pen, or several jobs.</summary>
+    /// <summary>The most pieces that a job may have; more is a slip of the pen, or several jobs.</summary>
     public const int MostPieces = 5000;
 
     /// <summary>Drafts every item of <paramref name="job"/>, and lays and buys each cloth if <paramref name="lay"/>, unless it is <paramref name="superseded"/> meanwhile; lays that are <paramref name="kept"/> are not laid again.</summary>
     public static Plan Of(JobDocument job, Drafting drafting, bool lay, LayCache? kept = null, CancellationToken superseded = default)
     {
-        var items = job.Items.Select((item, at) => Item(item, at + 1, drafting, job)).ToList();
+        var items = Items(job, drafting, superseded);
         var cloths = job.Cloths.Select(cloth => Cloth(cloth, items, job, lay, kept, superseded)).ToList();
         return new Plan(items, cloths, [.. items.SelectMany(item => Lost(item, job))]);
     }
+
+    /// <summary>Every item of <paramref name="job"/> drafted, in order.</summary>
+    internal static List<ItemPlan> Items(JobDocument job, Drafting drafting, CancellationToken superseded) => [.. job.Items.Select((item, at) =>
+    {
+        superseded.ThrowIfCancellationRequested();
+        return Item(item, at + 1, drafting, job);
+    })];
 
     /// <summary>The cloth that the cover of one item takes, laid alone, all its cloths together; null when it or a cloth of it is in doubt, or a piece too wide.</summary>
     public static Length? Alone(ItemPlan item, JobDocument job, CancellationToken superseded = default)
@@ -109,17 +116,23 @@ public static class Planning
     {
         var reading = new ClothReading(cloth, job.Unit);
         var cut = (from item in items from piece in PiecesOf(item) where ClothOf(item.Item, piece.Lay.Role, job) == cloth.Id select piece).Take(MostPieces + 1).ToList();
-        var (pieces, matches, repeat) = Matching.Apply(cut, reading.CanBeLaid ? reading.ForLay : reading.ForLay with { Repeat = null });
+        var all = items.Sum(item => (long)item.Quantity * (item.Draft.Pattern?.Pieces.Sum(piece => (long)piece.Quantity) ?? 0));
+        var (pieces, matches, repeat) = Matching.Apply(all > MostPieces ? [] : cut, reading.CanBeLaid ? reading.ForLay : reading.ForLay with { Repeat = null });
         var onTable = reading.ForLay with { Repeat = repeat ?? reading.ForLay.Repeat };
-        if (pieces.Count > MostPieces)
-            reading.Problems.Add(new Problem($"cloths.{cloth.Id}.pieces", $"over {MostPieces}", 0, $"more than {MostPieces} pieces are cut from this cloth: lower the quantities, or make several jobs of it", $"{MostPieces}"));
-        if (!reading.CanBeLaid || pieces.Count is 0 or > MostPieces) return new ClothPlan(reading, pieces, null, null, reading.Problems) { ForLay = onTable, CutOtherwise = CutOtherwise(cloth, pieces, job.Unit) };
+        if (all > MostPieces)
+            reading.Problems.Add(new Problem($"cloths.{cloth.Id}.pieces", $"{all}", 0, $"more than {MostPieces} pieces are cut in this job: lower the quantities, or make several jobs of it", $"{MostPieces}") { Stage = Stage.Lay });
+        if (!reading.CanBeLaid || pieces.Count == 0 || all > MostPieces) return new ClothPlan(reading, pieces, null, null, reading.Problems) { ForLay = onTable, CutOtherwise = CutOtherwise(cloth, pieces, job.Unit) };
         // What is cut is where it is, whether the print matches there or not.
         var cutAlready = cloth.Cut.Select(each => each.Piece).ToHashSet();
-        var (pins, refused) = Pinning.Sort(cloth.Pins.Select(pin => pin.On(onTable)), [.. pieces.Select(piece => cutAlready.Contains(piece.Id) ? piece with { Origin = null } : piece)], onTable);
+        var (pins, refused) = Pinning.Sort(cloth.Pins.Select(pin => pin.On(onTable)), [.. pieces.Select(piece => cutAlready.Contains(piece.Id) ? piece with { Origin = null } : piece)], onTable, superseded);
         var pinned = onTable with { Pins = pins };
         if (!lay) return new ClothPlan(reading, pieces, null, null, reading.Problems) { ForLay = pinned, RefusedPins = refused, CutOtherwise = CutOtherwise(cloth, pieces, job.Unit) };
         var laid = kept is null ? LayTable.Of(pieces, pinned, superseded) : kept.Of(pieces, pinned, superseded);
+        if (laid.Best.Length > LengthLimits.Most)
+        {
+            reading.Problems.Add(new Problem($"cloths.{cloth.Id}.pieces", $"{pieces.Count}", 0, "more than 500 m of this cloth would be needed: lower the quantities, or make several jobs of it", "") { Stage = Stage.Lay });
+            return new ClothPlan(reading, pieces, null, null, reading.Problems) { ForLay = pinned };
+        }
         List<Problem> problems = [.. reading.Problems, .. laid.Misfits.DistinctBy(misfit => misfit.Label).Select(misfit => TooWide(misfit, reading, job.Unit))];
         return new ClothPlan(reading, pieces, laid, problems.Count == 0 ? Buying.Of(laid.Length, reading) : null, problems) { Matches = matches, Beyond = Beyond(laid, pieces, reading), ByWidths = ByWidths(pieces, items, job, reading), RefusedPins = refused, ForLay = pinned, CutOtherwise = CutOtherwise(cloth, pieces, job.Unit) };
     }
@@ -161,12 +174,12 @@ public static class Planning
     {
         string Say(Length length) => $"{LengthPrinter.Cut(length, unit).Text} {LengthPrinter.Word(unit)}";
         if (misfit.Unmatched)
-            return new Problem($"cloths.{cloth.Cloth.Id}.repeatAcross", cloth.Cloth.RepeatAcross?.Typed ?? "", 0, $"piece {misfit.Label} is cut {Say(misfit.Across)} across and cannot lie at its place of the repeat between the selvedges: take wider cloth, or match that piece otherwise", "");
+            return new Problem($"cloths.{cloth.Cloth.Id}.repeatAcross", cloth.Cloth.RepeatAcross?.Typed ?? "", 0, $"piece {misfit.Label} is cut {Say(misfit.Across)} across and cannot lie at its place of the repeat between the selvedges: take wider cloth, or match that piece otherwise", "") { Stage = Stage.Lay };
         if (cloth.Article is { } article && misfit.Across <= cloth.Usable.Value)
-            return new Problem($"cloths.{cloth.Cloth.Id}.articleLength", cloth.Cloth.ArticleLength!.Typed, 0, $"piece {misfit.Label} is cut {Say(misfit.Along)} long and one article has {Say(article.Value)}: take a longer one, or cloth off the roll", LengthPrinter.Cut(misfit.Along + (2 * cloth.Selvedge), unit).Text);
+            return new Problem($"cloths.{cloth.Cloth.Id}.articleLength", cloth.Cloth.ArticleLength!.Typed, 0, $"piece {misfit.Label} is cut {Say(misfit.Along)} long and one article has {Say(article.Value)}: take a longer one, or cloth off the roll", LengthPrinter.Cut(misfit.Along + (2 * cloth.Selvedge), unit).Text) { Stage = Stage.Lay };
         return new Problem($"cloths.{cloth.Cloth.Id}.width", cloth.Cloth.Width.Typed, 0,
             $"piece {misfit.Label} is cut {Say(misfit.Across)} across and the cloth has {Say(cloth.Usable.Value)} between its selvedges: take wider cloth, or another make-up, grain or number of lengths",
-            LengthPrinter.Cut(cloth.WidthFor(misfit.Across), unit).Text);
+            LengthPrinter.Cut(cloth.WidthFor(misfit.Across), unit).Text) { Stage = Stage.Lay };
     }
 
     // Of pieces that are turned over every second one is the mirror image; in pairs, every second cover is too.

@@ -47,6 +47,7 @@ public static class Savings
 
     private static Saving? Try(JobDocument job, Drafting drafting, Plan plan, ItemPlan item, string field, string name, Length less, LayCache? kept, CancellationToken superseded)
     {
+        superseded.ThrowIfCancellationRequested();
         if (!item.Draft.Reading!.Lengths.TryGetValue(field, out var now) || now <= less) return null;
         var changed = Planning.Item(With(item.Item, field, Entry.Of(now - less, job.Unit)), item.Number, drafting, job);
         if (changed.Draft.Pattern is null) return null;

@@ -24,9 +24,9 @@ public static class Widths
     public static IReadOnlyList<WidthTried> Of(JobDocument job, string cloth, Drafting drafting, LayCache? kept = null, CancellationToken superseded = default)
     {
         var own = job.Cloths.First(each => each.Id == cloth);
-        var width = LengthReader.Read(own.Width.Typed, own.Width.Unit, LengthLimits.Cloth).Length;
+        var width = Entry.Read(own.Width, job.Unit, LengthLimits.Cloth).Length;
         var sold = job.Unit.IsInches() ? Inches.Select(n => Length.Inches(n)) : Centimetres.Select(n => Length.Millimetres(10 * n));
-        var others = own.OtherWidths.Select(entry => LengthReader.Read(entry.Typed, entry.Unit, LengthLimits.Cloth).Length).OfType<Length>();
+        var others = own.OtherWidths.Select(entry => Entry.Read(entry, job.Unit, LengthLimits.Cloth).Length).OfType<Length>();
         WidthTried At(Length tried, string lying) => Try(job, own, tried, lying, tried == width && lying == Lyings[0], drafting, kept, superseded);
         List<WidthTried> rows = [.. sold.Concat(others).Concat(width is { } current ? [current] : []).Distinct().Order().Select(each => At(each, Lyings[0]))];
         if (width is { } now && job.Items.Any(item => item.Choices.ContainsKey(Grain))) rows.AddRange(Lyings.Skip(1).Select(lying => At(now, lying)));
@@ -40,7 +40,7 @@ public static class Widths
         // Where pieces were put by hand holds for this width only.
         var cloth = own with { Width = Entry.Of(width, job.Unit), Pins = current ? own.Pins : [], MeasuredWidth = current ? own.MeasuredWidth : null };
         var changed = job with { Cloths = [.. job.Cloths.Select(each => each == own ? cloth : each)], Items = [.. job.Items.Select(item => Lying(item, own, lying, job))] };
-        var items = changed.Items.Select((item, at) => Planning.Item(item, at + 1, drafting, changed)).ToList();
+        var items = Planning.Items(changed, drafting, superseded);
         var plan = Planning.Cloth(cloth, items, changed, lay: true, kept, superseded);
         var joins = items.Where(item => Planning.ClothOf(item.Item, ClothRole.Face, changed) == own.Id).Sum(item => item.Quantity * (item.Draft.Pattern?.Counted.Sum(counted => counted.Quantity * (counted.Parts.Count - 1)) ?? 0));
         if (plan.Lay is not { } lay || plan.Buying is not { } buying)

@@ -37,10 +37,12 @@ internal sealed class BottomLeft
         var table = new BottomLeft(cloth);
         var placements = new List<Placement>();
         var pinned = cloth.Pins.ToDictionary(pin => pin.Id);
-        foreach (var (piece, _) in pieces)
+        foreach (var (piece, kind) in pieces)
             if (pinned.TryGetValue(piece.Id, out var pin))
             {
+                superseded.ThrowIfCancellationRequested();
                 var region = Region.Of(piece.Cut, pin.Turns, cloth.Gap.Ticks);
+                if (kind.IsRectangle) region = Region.Rectangle(region.Width, region.Height);
                 placements.Add(pin);
                 table.laid.Add((region, pin.X.Ticks, pin.Y.Ticks));
                 table.reached = Math.Max(table.reached, pin.Y.Ticks + region.Height);

@@ -22,6 +22,9 @@ internal sealed class Kind
 
     public IReadOnlyList<Way> Ways { get; }
 
+    /// <summary>The same piece as the box that holds it.</summary>
+    public Kind Boxed() => new([.. Ways.Select(way => way with { Region = Region.Rectangle(way.Region.Width, way.Region.Height) })], Area, IsMatched, IsUnmatched);
+
     /// <summary>Area of the cut outline in square counts.</summary>
     public double Area { get; }
 

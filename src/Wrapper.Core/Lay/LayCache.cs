@@ -1,71 +1,150 @@
-using System.Collections.Concurrent;
 using System.Security.Cryptography;
 using System.Text;
+using Wrapper.Core.Lengths;
+using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Lay;
 
 /// <summary>Where lays found by a longer search are kept beyond the run of the program, by <see cref="LayCache.Key"/>.</summary>
 public interface ILayShelf
 {
-    /// <summary>The lay of this key; null where none is kept.</summary>
+    /// <summary>The lay of this key; null where none is kept, or what is kept cannot be read.</summary>
     ClothLay? Find(string key);
 
     /// <summary>Keeps a lay in the place of an earlier one.</summary>
     void Keep(string key, ClothLay lay);
 }
 
-/// <summary>Keeps lays by what they were laid from, so that nothing is laid twice and what a longer search has found stays, on the <paramref name="shelf"/> too if there is one.</summary>
-public sealed class LayCache(ILayShelf? shelf = null)
+/// <summary>
+/// Keeps lays by what they were laid from, so that nothing is laid twice and what a longer search has found stays, on the <paramref name="shelf"/> too if there is one.
+/// In memory up to about <paramref name="most"/> bytes; what was not asked for longest makes room.
+/// </summary>
+public sealed class LayCache(ILayShelf? shelf = null, long most = 24_000_000)
 {
     // In every key: lays found under other rules are not those of these.
-    private const string Rules = "2 ";
+    private const int Rules = 3;
 
-    // Lays of some hundred pieces are some ten kilobytes each.
-    private const int Most = 400;
+    // A placement with its identity, twice in each lay (the best and the hand sum), and what holds it together.
+    private const long BytesOfPlacement = 200, BytesOfLay = 1000;
 
-    private readonly ConcurrentDictionary<string, ClothLay> lays = new();
-    private readonly ConcurrentQueue<string> oldest = new();
+    private readonly Lock gate = new();
+    private readonly Dictionary<string, LinkedListNode<(string Key, ClothLay Lay, long Bytes)>> lays = [];
+    private readonly LinkedList<(string Key, ClothLay Lay, long Bytes)> byUse = new();
+    private long bytes;
 
     /// <summary>The lay of these pieces: the best that is known, else one laid at once.</summary>
     public ClothLay Of(IReadOnlyList<LayPiece> pieces, LayCloth cloth, CancellationToken superseded)
     {
         var key = Key(pieces, cloth);
-        if (lays.TryGetValue(key, out var known)) return known;
-        var laid = shelf?.Find(key) ?? LayTable.Of(pieces, cloth, superseded);
-        Keep(key, laid);
-        return laid;
+        return Known(key) ?? KeepBetter(key, OnShelf(key, pieces) ?? LayTable.Of(pieces, cloth, superseded));
     }
 
     /// <summary>Keeps <paramref name="lay"/> as the lay of these pieces if it is shorter than the one that is known.</summary>
     public void Better(IReadOnlyList<LayPiece> pieces, LayCloth cloth, ClothLay lay)
     {
         var key = Key(pieces, cloth);
-        if (!lays.TryGetValue(key, out var known)) known = shelf?.Find(key);
-        if (known is not null && lay.Best.Length >= known.Best.Length && lay.ShortestPossible <= known.ShortestPossible) return;
-        Keep(key, lay);
-        // The first lay of a search is the one laid at once: it need not be kept.
-        if (known is not null) shelf?.Keep(key, lay);
+        var known = Known(key) ?? OnShelf(key, pieces);
+        if (known is not null && !IsBetter(lay, known)) return;
+        // The first lay of a search is the one laid at once: it need not be kept beyond this run.
+        if (ReferenceEquals(KeepBetter(key, lay), lay) && known is not null) shelf?.Keep(key, lay);
     }
 
-    private void Keep(string key, ClothLay lay)
+    // A lay that does not place every one of these pieces, and nothing else, is none of theirs, whatever became of it on the shelf.
+    private ClothLay? OnShelf(string key, IReadOnlyList<LayPiece> pieces)
     {
-        if (!lays.ContainsKey(key)) oldest.Enqueue(key);
-        lays[key] = lay;
-        while (lays.Count > Most && oldest.TryDequeue(out var first)) lays.TryRemove(first, out _);
+        if (shelf?.Find(key) is not { } lay) return null;
+        bool Places(Placed placed) => placed.Placements.Count == pieces.Count && placed.Length.Ticks >= 0 && placed.Placements.Select(at => at.Id).ToHashSet().SetEquals(pieces.Select(piece => piece.Id));
+        return Places(lay.Best) && Places(lay.Hand) ? lay : null;
     }
 
-    /// <summary>Equal for lays of the same outlines, names and demands.</summary>
+    private static bool IsBetter(ClothLay lay, ClothLay known) => lay.Best.Length < known.Best.Length || (lay.Best.Length == known.Best.Length && lay.ShortestPossible > known.ShortestPossible);
+
+    private ClothLay? Known(string key)
+    {
+        lock (gate)
+        {
+            if (!lays.TryGetValue(key, out var node)) return null;
+            byUse.Remove(node);
+            byUse.AddLast(node);
+            return node.Value.Lay;
+        }
+    }
+
+    // What was laid at once does not take the place of a better lay that a search has found meanwhile.
+    private ClothLay KeepBetter(string key, ClothLay lay)
+    {
+        lock (gate)
+        {
+            if (lays.Remove(key, out var known))
+            {
+                byUse.Remove(known);
+                bytes -= known.Value.Bytes;
+                if (!IsBetter(lay, known.Value.Lay)) lay = known.Value.Lay;
+            }
+            var size = BytesOfLay + (BytesOfPlacement * (lay.Best.Placements.Count + lay.Hand.Placements.Count));
+            lays[key] = byUse.AddLast((key, lay, size));
+            bytes += size;
+            while (bytes > most && byUse.Count > 1)
+            {
+                var (oldest, _, freed) = byUse.First!.Value;
+                byUse.RemoveFirst();
+                lays.Remove(oldest);
+                bytes -= freed;
+            }
+            return lay;
+        }
+    }
+
+    /// <summary>Equal for lays of the same outlines, names and demands: a hash of every number and name that a lay depends on.</summary>
     public static string Key(IReadOnlyList<LayPiece> pieces, LayCloth cloth)
     {
-        var text = new StringBuilder(Rules).Append(cloth.Usable.Ticks).Append(cloth.OneWay).Append(cloth.Article?.Ticks).Append(' ').Append(cloth.Gap.Ticks).Append(' ').Append(cloth.Repeat).Append(cloth.Spread);
-        foreach (var stretch in cloth.Stretches) text.Append(stretch);
-        foreach (var flaw in cloth.Flaws) text.Append(flaw);
-        foreach (var pin in cloth.Pins) text.Append(pin);
+        using var hash = IncrementalHash.CreateHash(HashAlgorithmName.SHA256);
+        Span<byte> number = stackalloc byte[8];
+        Number(number, Rules, hash);
+        void Many(params ReadOnlySpan<long> numbers)
+        {
+            Span<byte> each = stackalloc byte[8];
+            foreach (var one in numbers) Number(each, one, hash);
+        }
+        // Names with their length, so that no two run together.
+        void Name(string name)
+        {
+            Many(name.Length);
+            hash.AppendData(Encoding.UTF8.GetBytes(name));
+        }
+        void Place(Point? point) => Many(point is null ? 0 : 1, point?.X.Ticks ?? 0, point?.Y.Ticks ?? 0);
+
+        Many(cloth.Usable.Ticks, cloth.OneWay ? 1 : 0, cloth.Article?.Ticks ?? -1, cloth.Gap.Ticks, (int)cloth.Spread);
+        Many(cloth.Stretches.Count);
+        foreach (var stretch in cloth.Stretches) Many(stretch.Length.Ticks, stretch.Usable.Ticks);
+        Many(cloth.Flaws.Count);
+        foreach (var flaw in cloth.Flaws) Many(flaw.FromEnd.Ticks, flaw.FromSelvedge.Ticks, flaw.Along.Ticks, flaw.Across.Ticks);
+        Many(cloth.Pins.Count);
+        foreach (var pin in cloth.Pins)
+        {
+            Name(pin.Id);
+            Many(pin.Turns, pin.X.Ticks, pin.Y.Ticks);
+        }
+        Many(cloth.Repeat is null ? 0 : 1);
+        if (cloth.Repeat is { } repeat)
+        {
+            Many(repeat.Along.Ticks, repeat.Across.Ticks, repeat.HalfDrop ? 1 : 0, repeat.From.Ticks);
+            Place(repeat.Motif);
+        }
         foreach (var piece in pieces)
         {
-            text.Append('|').Append(piece.Id).Append(' ').Append(piece.Label).Append(' ').Append(piece.Grain).Append(' ').Append(piece.Origin).Append(piece.OnMotif);
-            foreach (var edge in piece.Cut.Edges) text.Append(';').Append(edge.Start.X.Ticks).Append(',').Append(edge.Start.Y.Ticks).Append(',').Append(edge.Radius?.Ticks).Append(edge.Outward).Append(edge.Large);
+            Name(piece.Id);
+            Name(piece.Label);
+            Many((int)piece.Grain, piece.OnMotif ? 1 : 0, piece.Cut.Edges.Count);
+            Place(piece.Origin);
+            foreach (var edge in piece.Cut.Edges) Many(edge.Start.X.Ticks, edge.Start.Y.Ticks, edge.Radius?.Ticks ?? -1, (edge.Outward ? 1 : 0) + (edge.Large ? 2 : 0));
         }
-        return Convert.ToHexString(SHA256.HashData(Encoding.UTF8.GetBytes(text.ToString())));
+        return Convert.ToHexString(hash.GetHashAndReset());
+    }
+
+    private static void Number(Span<byte> into, long number, IncrementalHash hash)
+    {
+        System.Buffers.Binary.BinaryPrimitives.WriteInt64LittleEndian(into, number);
+        hash.AppendData(into);
     }
 }

@@ -30,7 +30,7 @@ public sealed record Repeat(Length Along, Length Across, bool HalfDrop)
 public sealed record Stretch(Length Length, Length Usable);
 
 /// <summary>How cloth is spread and parted.</summary>
-[JsonConverter(typeof(JsonStringEnumConverter<Spread>))]
+[JsonConverter(typeof(ByName<Spread>))]
 public enum Spread
 {
     /// <summary>One layer, cut along the pieces.</summary>

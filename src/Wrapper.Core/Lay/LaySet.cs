@@ -9,6 +9,9 @@ internal sealed class LaySet
     // Up to so many pieces every lay is tried, and with more pieces than the second number each order is laid by boxes only.
     private const int FewEnough = 12, TooManyOutlines = 600, MostWays = 300_000;
 
+    // With more rectangles than this to cover all outlines, pieces are laid as the boxes that hold them.
+    private const int MostCells = 8000;
+
     private readonly LayCloth cloth, whole;
     private readonly List<(LayPiece Piece, Kind Kind)> fit;
     private readonly IReadOnlyList<Misfit> misfits;
@@ -27,6 +30,11 @@ internal sealed class LaySet
             if (!known.TryGetValue((piece.Cut, piece.Grain, piece.Origin, piece.OnMotif), out var kind)) known[(piece.Cut, piece.Grain, piece.Origin, piece.OnMotif)] = kind = Kind.Of(piece, whole);
             return (Piece: piece, Kind: kind);
         }).ToList();
+        if (all.Sum(pair => pair.Kind.Ways.Count == 0 ? 0L : pair.Kind.Ways[0].Region.Cells.Length) > MostCells)
+        {
+            var boxed = known.Values.ToDictionary(kind => kind, kind => kind.Boxed());
+            all = [.. all.Select(pair => (pair.Piece, boxed[pair.Kind]))];
+        }
         misfits = [.. all.Where(pair => pair.Kind.Ways.Count == 0).Select(pair => TooLarge(pair.Piece, pair.Kind.IsUnmatched))];
         fit = [.. all.Where(pair => pair.Kind.Ways.Count > 0)];
         ofKind = fit.ToLookup(pair => pair.Kind, pair => pair.Piece);

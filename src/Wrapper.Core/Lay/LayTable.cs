@@ -47,17 +47,17 @@ public static class LayTable
         {
             // In a few dozen milliseconds: many lays followed side by side, and one bettered by exchanges.
             ways.Add(() => table.Followed(BeamWidth(table.Count), superseded));
-            ways.Add(() => TornLay.Plain(table, cloth));
+            ways.Add(() => TornLay.Plain(table, cloth, superseded));
             ways.Add(() => table.Exchanged(seed: 1, rounds: 8, steps: 40_000 / Math.Max(1, 8 * table.Count), superseded));
         }
         var found = SideBySide.Laid(ways, superseded).ToList();
         var kept = found.Where((lay, at) => at > 0 || (cloth.Flaws.Count == 0 && cloth.Pins.Count == 0)).ToList();
-        var best = kept.Count > 0 ? Simplest(kept, pieces, cloth) : table.Hand;
+        var best = kept.Count > 0 ? Simplest(kept, pieces, cloth, superseded) : table.Hand;
         return BehindStock(table.Finished(cloth.IsPlain ? table.Nested(best, superseded) : best, superseded), pieces, cloth, superseded);
     }
 
     // The shortest; of several the simplest to cut.
-    private static Placed Simplest(List<Placed> lays, IReadOnlyList<LayPiece> pieces, LayCloth cloth)
+    private static Placed Simplest(List<Placed> lays, IReadOnlyList<LayPiece> pieces, LayCloth cloth, CancellationToken superseded)
     {
         var shortest = lays.Min(lay => lay.Length.Ticks);
         lays.RemoveAll(lay => lay.Length.Ticks > shortest);
@@ -65,7 +65,7 @@ public static class LayTable
         var byId = pieces.ToDictionary(piece => piece.Id);
         var ranked = lays.GroupBy(lay => Simplicity.Of(lay, byId)).MinBy(alike => alike.Key)!.ToList();
         // Of equally simple ones the one with the largest remnant: one piece of some use rather than slivers.
-        return ranked.Count == 1 ? ranked[0] : ranked.MaxBy(lay => Remnants.Of(lay, byId, cloth, lay.Length) is [var largest, ..] ? (double)largest.Along.Ticks * largest.Across.Ticks : 0)!;
+        return ranked.Count == 1 ? ranked[0] : ranked.MaxBy(lay => Remnants.Of(lay, byId, cloth, lay.Length, superseded) is [var largest, ..] ? (double)largest.Along.Ticks * largest.Across.Ticks : 0)!;
     }
 
     // What the remnants did not hold is laid on the roll as any other cloth would be.

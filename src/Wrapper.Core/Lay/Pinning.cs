@@ -33,14 +33,17 @@ public static class Pinning
     }
 
     /// <summary>The pins that can be kept, in their order, and the others with the reason.</summary>
-    public static (IReadOnlyList<Placement> Kept, IReadOnlyList<(Placement Pin, string Reason)> Refused) Sort(IEnumerable<Placement> pins, IReadOnlyList<LayPiece> pieces, LayCloth cloth)
+    public static (IReadOnlyList<Placement> Kept, IReadOnlyList<(Placement Pin, string Reason)> Refused) Sort(IEnumerable<Placement> pins, IReadOnlyList<LayPiece> pieces, LayCloth cloth, CancellationToken superseded = default)
     {
         var byId = pieces.ToDictionary(piece => piece.Id);
         List<Placement> kept = [];
         List<(Placement, string)> refused = [];
         foreach (var pin in pins)
+        {
+            superseded.ThrowIfCancellationRequested();
             if (Refusal(pin, byId, cloth, kept) is { } reason) refused.Add((pin, reason));
             else kept.Add(pin);
+        }
         return (kept, refused);
     }
 
@@ -77,6 +80,7 @@ public static class Pinning
     private static bool Meet(Region a, Placement at, Region b, Length x, Length y)
     {
         var (dx, dy) = (at.X.Ticks - x.Ticks, at.Y.Ticks - y.Ticks);
-        return a.Cells.Any(own => b.Cells.Any(other => own.Left + dx < other.Right && other.Left < own.Right + dx && own.Bottom + dy < other.Top && other.Bottom < own.Top + dy));
+        var boxesMeet = dx < b.Width && -dx < a.Width && dy < b.Height && -dy < a.Height;
+        return boxesMeet && a.Cells.Any(own => b.Cells.Any(other => own.Left + dx < other.Right && other.Left < own.Right + dx && own.Bottom + dy < other.Top && other.Bottom < own.Top + dy));
     }
 }

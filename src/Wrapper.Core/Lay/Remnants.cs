@@ -14,53 +14,59 @@ public static class Remnants
     private static readonly long Closeness = Length.Inches(0, 1, 8).Ticks;
 
     /// <summary>The remnants of <paramref name="lay"/> on cloth that is <paramref name="length"/> long, its stock included.</summary>
-    public static IReadOnlyList<Patch> Of(Placed lay, IReadOnlyDictionary<string, LayPiece> pieces, LayCloth cloth, Length length)
+    public static IReadOnlyList<Patch> Of(Placed lay, IReadOnlyDictionary<string, LayPiece> pieces, LayCloth cloth, Length length, CancellationToken superseded = default)
     {
         List<Cell> taken = [.. cloth.Flaws.Select(flaw => new Cell(flaw.FromSelvedge.Ticks, flaw.FromEnd.Ticks, (flaw.FromSelvedge + flaw.Across).Ticks, (flaw.FromEnd + flaw.Along).Ticks))];
         foreach (var at in lay.Placements)
+        {
+            superseded.ThrowIfCancellationRequested();
             taken.AddRange(Region.Of(pieces[at.Id].Cut, at.Turns).Cells.Select(cell => new Cell(Down(cell.Left + at.X.Ticks), Down(cell.Bottom + at.Y.Ticks), Up(cell.Right + at.X.Ticks), Up(cell.Top + at.Y.Ticks))));
+        }
         List<Cell> found = [];
         var from = 0L;
         foreach (var end in cloth.Ends(length.Ticks).Append(long.MaxValue).Select(end => Math.Min(end, length.Ticks)))
         {
             if (end <= from) continue;
             var usable = cloth.StretchAt(new Length(from)) is var (index, _) && index < cloth.Stretches.Count ? cloth.Stretches[index].Usable : cloth.Usable;
-            found.AddRange(Within(new Cell(0, from, usable.Ticks, end), [.. taken.Where(cell => cell.Top > from && cell.Bottom < end && cell.Left < usable.Ticks && cell.Right > 0)]));
+            found.AddRange(Within(new Cell(0, from, usable.Ticks, end), [.. taken.Where(cell => cell.Top > from && cell.Bottom < end && cell.Left < usable.Ticks && cell.Right > 0)], superseded));
             from = end;
         }
         return [.. found.OrderByDescending(Area).Take(Most).Select(cell => new Patch(new Length(cell.Bottom), new Length(cell.Left), new Length(cell.Top - cell.Bottom), new Length(cell.Right - cell.Left)))];
     }
 
-    private static IEnumerable<Cell> Within(Cell all, List<Cell> taken)
-    {
-        for (var n = 0; n < Most && Largest(all, taken) is { } cell; n++)
-        {
-            yield return cell;
-            taken.Add(cell);
-        }
-    }
-
-    // Columns between all left and right edges, rows between all lower and upper ones: under each row the free height of every column, then the largest rectangle under that skyline.
-    private static Cell? Largest(Cell all, List<Cell> taken)
+    // Columns between all left and right edges, rows between all lower and upper ones.
+    private static IEnumerable<Cell> Within(Cell all, List<Cell> taken, CancellationToken superseded)
     {
         long[] xs = [.. taken.SelectMany(cell => new[] { cell.Left, cell.Right }).Where(x => x > all.Left && x < all.Right).Append(all.Left).Append(all.Right).Distinct().Order()];
         long[] ys = [.. taken.SelectMany(cell => new[] { cell.Bottom, cell.Top }).Where(y => y > all.Bottom && y < all.Top).Append(all.Bottom).Append(all.Top).Distinct().Order()];
-        var free = new bool[ys.Length - 1, xs.Length - 1];
-        for (var row = 0; row < ys.Length - 1; row++) for (var column = 0; column < xs.Length - 1; column++) free[row, column] = true;
-        foreach (var cell in taken)
+        var covered = new bool[ys.Length - 1, xs.Length - 1];
+        void Cover(Cell cell)
         {
+            superseded.ThrowIfCancellationRequested();
             var (left, right) = (At(xs, Math.Max(cell.Left, all.Left)), At(xs, Math.Min(cell.Right, all.Right)));
             for (var row = At(ys, Math.Max(cell.Bottom, all.Bottom)); row < At(ys, Math.Min(cell.Top, all.Top)); row++)
-                for (var column = left; column < right; column++) free[row, column] = false;
+                for (var column = left; column < right; column++) covered[row, column] = true;
         }
+        foreach (var cell in taken) Cover(cell);
+        for (var n = 0; n < Most && Largest(xs, ys, covered, superseded) is { } cell; n++)
+        {
+            yield return cell;
+            Cover(cell);
+        }
+    }
+
+    // Under each row the free height of every column, then the largest rectangle under that skyline.
+    private static Cell? Largest(long[] xs, long[] ys, bool[,] covered, CancellationToken superseded)
+    {
         Cell? best = null;
         // Where the free cloth under a row's upper edge begins, for each column.
         var floor = new long[xs.Length - 1];
-        Array.Fill(floor, all.Bottom);
+        Array.Fill(floor, ys[0]);
         for (var row = 0; row < ys.Length - 1; row++)
         {
+            superseded.ThrowIfCancellationRequested();
             for (var column = 0; column < floor.Length; column++)
-                if (!free[row, column]) floor[column] = ys[row + 1];
+                if (covered[row, column]) floor[column] = ys[row + 1];
             var open = new Stack<(int From, long Floor)>();
             for (var column = 0; column <= floor.Length; column++)
             {

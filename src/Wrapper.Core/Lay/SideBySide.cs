@@ -10,7 +10,8 @@ internal static class SideBySide
     public static IEnumerable<Placed> Laid(IReadOnlyList<Func<Placed?>> ways, CancellationToken stop)
     {
         var laid = new Placed?[ways.Count];
-        Parallel.For(0, ways.Count, new ParallelOptions { CancellationToken = stop, MaxDegreeOfParallelism = Math.Max(2, Environment.ProcessorCount) }, n => laid[n] = ways[n]());
+        // On the threads that the caller was given for it, so that laying never takes those that answer everybody else.
+        Parallel.For(0, ways.Count, new ParallelOptions { CancellationToken = stop, TaskScheduler = TaskScheduler.Current, MaxDegreeOfParallelism = Math.Max(2, Environment.ProcessorCount) }, n => laid[n] = ways[n]());
         return laid.OfType<Placed>();
     }
 }

@@ -26,15 +26,14 @@ internal static class TornLay
         var best = cloth.Flaws.Count == 0 ? set.Hand : null;
         foreach (var order in Orders(set.Fit))
         {
-            superseded.ThrowIfCancellationRequested();
-            var lay = Torn(order, whole);
+            var lay = Torn(order, whole, superseded);
             if (best is null || lay.Length < best.Length) best = lay;
         }
         return set.Finished(best!, superseded);
     }
 
     /// <summary>The strips of the plain order, as one of several ways on cloth that is not torn: no longer than another way they are the simplest to cut.</summary>
-    public static Placed? Plain(LaySet set, LayCloth cloth) => set.Count is 0 or > MostOrdered ? null : Torn(Orders(set.Fit).First(), cloth.WithGap());
+    public static Placed? Plain(LaySet set, LayCloth cloth, CancellationToken superseded) => set.Count is 0 or > MostOrdered ? null : Torn(Orders(set.Fit).First(), cloth.WithGap(), superseded);
 
     private static IEnumerable<List<(LayPiece Piece, Kind Kind)>> Orders(IReadOnlyList<(LayPiece Piece, Kind Kind)> pieces)
     {
@@ -45,12 +44,13 @@ internal static class TornLay
         for (var n = 0; n < Shaken && pieces.Count <= MostOrdered; n++) yield return [.. pieces.OrderByDescending(pair => Height(pair) * (0.75 + (random.NextDouble() / 2)))];
     }
 
-    private static Placed Torn(List<(LayPiece Piece, Kind Kind)> order, LayCloth cloth)
+    private static Placed Torn(List<(LayPiece Piece, Kind Kind)> order, LayCloth cloth, CancellationToken superseded)
     {
         List<Strip> strips = [];
         var end = 0L;
         foreach (var (piece, kind) in order)
         {
+            superseded.ThrowIfCancellationRequested();
             // Into the strip that it makes the least longer (only the last one still can be), the fullest of those; else a strip of its own.
             var choices =
                 from strip in strips

@@ -15,8 +15,11 @@ public sealed record LengthLimits(Length Min, Length Max, string? InchExample = 
     /// <summary>The limits of an ease or allowance: zero to 24 in.</summary>
     public static readonly LengthLimits Allowance = new(Length.Zero, Length.Inches(24), "1/2", "1.5");
 
+    /// <summary>Longer than any field takes: 500 m, the longest cloth.</summary>
+    public static readonly Length Most = Length.Millimetres(500_000);
+
     /// <summary>The limits of a cloth length: up to 500 m.</summary>
-    public static readonly LengthLimits Cloth = new(Length.Zero, Length.Millimetres(500_000), "54", "137");
+    public static readonly LengthLimits Cloth = new(Length.Zero, Most, "54", "137");
 
     internal string Example(JobUnit unit) => unit.IsInches() ? InchExample ?? "19 1/4" : MetricExample ?? "48.9";
 }
@@ -63,11 +66,17 @@ public static partial class LengthReader
             at = SkipSpace(given, end);
         }
 
-        if (total > limits.Max.Ticks) return (null, Refuse(0, $"over {Limit(limits.Max, unit)}, the most this takes"));
-        var length = new Length((long)decimal.Round(total, MidpointRounding.AwayFromZero));
-        if (length == Length.Zero && limits.Min > Length.Zero) return (null, Refuse(0, "a size is needed here, not zero"));
-        if (length < limits.Min) return (null, Refuse(0, $"under {Limit(limits.Min, unit)}, the least this takes"));
-        return (length, null);
+        return Within(limits, total > limits.Max.Ticks ? limits.Max + new Length(1) : new Length((long)decimal.Round(total, MidpointRounding.AwayFromZero)), given, unit);
+    }
+
+    /// <summary>A length that is known exactly, as <paramref name="given"/>, held against the limits of its field. Exactly one of the two results is set.</summary>
+    public static (Length? Length, Refusal? Refusal) Within(LengthLimits limits, Length length, string given, JobUnit unit)
+    {
+        var reason = length > limits.Max ? $"over {Limit(limits.Max, unit)}, the most this takes"
+            : length == Length.Zero && limits.Min > Length.Zero ? "a size is needed here, not zero"
+            : length < limits.Min ? $"under {Limit(limits.Min, unit)}, the least this takes"
+            : null;
+        return reason is null ? (length, null) : (null, new Refusal(given, 0, reason, limits.Example(unit)));
     }
 
     private static (decimal Value, string? Reason, int Place) Value(Match term, decimal ticksPerUnit)
@@ -144,9 +153,9 @@ public static partial class LengthReader
     }
 
     // One number with its unit: a whole or decimal part, a fraction after a space or hyphen or as one glyph, a unit word or mark.
-    [GeneratedRegex("""\s*(?:(?<num>\d+(?:[.,]\d+)?|[.,]\d+)(?!\d*/)(?:\s*(?<glyph>[¼½¾⅓⅔⅛⅜⅝⅞⅙⅚])|(?:\s+|\s*-\s*)(?<top>\d{1,6})/(?<bottom>\d{1,6}))?|(?<glyph>[¼½¾⅓⅔⅛⅜⅝⅞⅙⅚])|(?<top>\d{1,6})/(?<bottom>\d{1,6}))\s*(?<unit>''|["”″'’′]|[A-Za-z]+)?""")]
+    [GeneratedRegex("""\s*(?:(?<num>[0-9]+(?:[.,][0-9]+)?|[.,][0-9]+)(?![0-9]*/)(?:\s*(?<glyph>[¼½¾⅓⅔⅛⅜⅝⅞⅙⅚])|(?:\s+|\s*-\s*)(?<top>[0-9]{1,6})/(?<bottom>[0-9]{1,6}))?|(?<glyph>[¼½¾⅓⅔⅛⅜⅝⅞⅙⅚])|(?<top>[0-9]{1,6})/(?<bottom>[0-9]{1,6}))\s*(?<unit>''|["”″'’′]|[A-Za-z]+)?""")]
     private static partial Regex Term();
 
-    [GeneratedRegex(@"^[1-9]\d{0,2},\d{3}$")]
+    [GeneratedRegex(@"^[1-9][0-9]{0,2},[0-9]{3}$")]
     private static partial Regex Thousands();
 }

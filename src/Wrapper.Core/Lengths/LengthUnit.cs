@@ -3,7 +3,7 @@ using System.Text.Json.Serialization;
 namespace Wrapper.Core.Lengths;
 
 /// <summary>The tape in hand: what a bare number means, and the mark that sizes print to (handbook §1.11).</summary>
-[JsonConverter(typeof(JsonStringEnumConverter<JobUnit>))]
+[JsonConverter(typeof(ByName<JobUnit>))]
 public enum JobUnit
 {
     /// <summary>Inches, marked in sixteenths; cloth in yards.</summary>

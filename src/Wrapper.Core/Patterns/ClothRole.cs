@@ -1,9 +1,10 @@
 using System.Text.Json.Serialization;
+using Wrapper.Core.Lengths;
 
 namespace Wrapper.Core.Patterns;
 
 /// <summary>What a piece is cut from, seen from its cover: each role can be given a cloth of its own.</summary>
-[JsonConverter(typeof(JsonStringEnumConverter<ClothRole>))]
+[JsonConverter(typeof(ByName<ClothRole>))]
 public enum ClothRole
 {
     /// <summary>The item's own cloth.</summary>

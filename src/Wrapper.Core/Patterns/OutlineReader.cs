@@ -147,6 +147,6 @@ public static partial class OutlineReader
     [GeneratedRegex(@"^\s*(?<x>[^,]+),(?<y>[^,]+?)(?:\s+(?<word>arc|hollow)\s+(?<r>[^,]+))?\s*$")]
     private static partial Regex PointAndArc();
 
-    [GeneratedRegex(@"[A-Za-z]|[-+]?(?:\d+\.?\d*|\.\d+)(?:[eE][-+]?\d+)?")]
+    [GeneratedRegex(@"[A-Za-z]|[-+]?(?:[0-9]+\.?[0-9]*|\.[0-9]+)(?:[eE][-+]?[0-9]+)?")]
     private static partial Regex PathToken();
 }

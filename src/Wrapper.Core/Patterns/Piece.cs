@@ -4,7 +4,7 @@ using Wrapper.Core.Lengths;
 namespace Wrapper.Core.Patterns;
 
 /// <summary>How a piece may lie on the cloth.</summary>
-[JsonConverter(typeof(JsonStringEnumConverter<Grain>))]
+[JsonConverter(typeof(ByName<Grain>))]
 public enum Grain
 {
     /// <summary>Its upright runs up the roll.</summary>
@@ -18,7 +18,7 @@ public enum Grain
 }
 
 /// <summary>Whether a size is measured along the stitch line or along the raw edge.</summary>
-[JsonConverter(typeof(JsonStringEnumConverter<SizeKind>))]
+[JsonConverter(typeof(ByName<SizeKind>))]
 public enum SizeKind
 {
     /// <summary>Along the stitch line.</summary>

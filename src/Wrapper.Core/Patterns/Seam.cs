@@ -4,7 +4,7 @@ using Wrapper.Core.Lengths;
 namespace Wrapper.Core.Patterns;
 
 /// <summary>What two chains of runs do to each other.</summary>
-[JsonConverter(typeof(JsonStringEnumConverter<SeamKind>))]
+[JsonConverter(typeof(ByName<SeamKind>))]
 public enum SeamKind
 {
     /// <summary>Sewn edge to edge.</summary>
@@ -33,7 +33,7 @@ public enum SeamKind
 }
 
 /// <summary>How a stretch of stitch line that is in no seam is finished.</summary>
-[JsonConverter(typeof(JsonStringEnumConverter<EdgeUse>))]
+[JsonConverter(typeof(ByName<EdgeUse>))]
 public enum EdgeUse
 {
     /// <summary>Hemmed.</summary>

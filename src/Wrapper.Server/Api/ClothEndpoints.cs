@@ -44,23 +44,22 @@ internal static class ClothEndpoints
 {
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapPost("/remnants", (WidthsRequest request, string? except, JobStore store, Drafting drafting, LayCache kept, IOptions<JsonOptions> json, CancellationToken superseded) =>
-                Refused(request.Job, request.Cloth) is { Count: > 0 } refused ? Problems.Fields(refused) : Results.Ok(Offers(request, except, store, drafting, kept, json.Value.SerializerOptions, superseded).ToList()))
+        api.MapPost("/remnants", (WidthsRequest request, string? except, JobStore store, Drafting drafting, LayCache kept, IOptions<JsonOptions> json, LayQueue queue, HttpContext context) =>
+                Costly.Answer(queue, context, Refused(request.Job, request.Cloth), superseded => Results.Ok(Offers(request, except, store, drafting, kept, json.Value.SerializerOptions, superseded).ToList())))
             .Produces<IEnumerable<OfferView>>().ProducesProblem(422).WithName("remnants").WithSummary("What the latest other jobs have left of a cloth of the same name that has been cut.");
 
-        api.MapPost("/widths", (WidthsRequest request, Drafting drafting, LayCache kept, CancellationToken superseded) =>
-                Refused(request.Job, request.Cloth) is { Count: > 0 } refused ? Problems.Fields(refused)
-                    : Results.Ok(Widths.Of(request.Job, request.Cloth, drafting, kept, superseded).Select(tried => WidthView.Of(tried, request.Job))))
+        api.MapPost("/widths", (WidthsRequest request, Drafting drafting, LayCache kept, LayQueue queue, HttpContext context) =>
+                Costly.Answer(queue, context, Refused(request.Job, request.Cloth), superseded => Results.Ok(Widths.Of(request.Job, request.Cloth, drafting, kept, superseded).Select(tried => WidthView.Of(tried, request.Job)).ToList())))
             .Produces<IEnumerable<WidthView>>().ProducesProblem(422).WithName("widths").WithSummary("One cloth of a job at every usual width, and with its panels lying either way: drafted and laid anew for each.");
 
-        api.MapPost("/enough", (EnoughRequest request, Drafting drafting, LayCache kept, CancellationToken superseded) =>
+        api.MapPost("/enough", (EnoughRequest request, Drafting drafting, LayCache kept, LayQueue queue, HttpContext context) =>
             {
-                if (Refused(request.Job, request.Cloth) is { Count: > 0 } refused) return Problems.Fields(refused);
-                var (have, refusal) = LengthReader.Read(request.Have.Typed, request.Have.Unit, LengthLimits.Cloth with { InchExample = "4 3/4 yd", MetricExample = "4.3 m" });
-                if (have is not { } length) return Problems.Fields([new Problem("have", refusal!.Given, refusal.Position, refusal.Reason, refusal.Example)]);
-                return Enough.Of(request.Job, request.Cloth, length, drafting, kept, superseded) is { } enough
+                var (have, refusal) = Entry.Read(request.Have, request.Have.Unit, LengthLimits.Cloth with { InchExample = "4 3/4 yd", MetricExample = "4.3 m" });
+                var refused = Refused(request.Job, request.Cloth);
+                if (refusal is not null) refused.Add(new Problem("have", refusal.Given, refusal.Position, refusal.Reason, refusal.Example));
+                return Costly.Answer(queue, context, refused, superseded => Enough.Of(request.Job, request.Cloth, have!.Value, drafting, kept, superseded) is { } enough
                     ? Results.Ok(EnoughView.Of(enough, request.Job))
-                    : Problems.Fields([new Problem("cloth", request.Cloth, 0, "this cloth is in doubt, or nothing is cut from it", "")]);
+                    : Problems.Fields([new Problem("cloth", request.Cloth, 0, "this cloth is in doubt, or nothing is cut from it", "")]));
             })
             .Produces<EnoughView>().ProducesProblem(422).WithName("enough").WithSummary("Whether the cloth that is there will do: what fits, what does not, and which sizes made a little less would make it fit.");
     }
@@ -72,7 +71,8 @@ internal static class ClothEndpoints
     private static IEnumerable<OfferView> Offers(WidthsRequest request, string? except, JobStore store, Drafting drafting, LayCache kept, JsonSerializerOptions json, CancellationToken superseded)
     {
         var name = request.Job.Cloths.First(cloth => cloth.Id == request.Cloth).Name;
-        var others = store.List(LatestJobs).Where(job => job.Id != except).Select(job => store.Find(job.Id)).OfType<StoredJob>().Select(job => JsonSerializer.Deserialize<JobDocument>(job.Document, json)!).ToList();
+        // A job that cannot be read offers nothing; it says so itself when it is opened.
+        var others = store.List(LatestJobs).Where(job => job.Id != except).Select(job => JobView.Readable(store, job.Id, json)?.Document).OfType<JobDocument>().Where(job => !JobLimits.Check(job).Any()).ToList();
         var taken = others.Append(request.Job).SelectMany(job => job.Cloths).SelectMany(cloth => cloth.Stock).Select(remnant => remnant.Name).ToHashSet();
         return from job in others
                from left in LeftOver.Of(job, name, drafting, kept, superseded)

@@ -17,9 +17,8 @@ public sealed record MoveView(JobPin? Pin, string? Refused);
 internal static class PinEndpoints
 {
     public static void Map(RouteGroupBuilder api) =>
-        api.MapPost("/moves", (MoveRequest request, Drafting drafting, LayCache kept, CancellationToken superseded) =>
+        api.MapPost("/moves", (MoveRequest request, Drafting drafting, LayCache kept, LayQueue queue, HttpContext context) => Costly.Answer(queue, context, JobLimits.Check(request.Job).Concat(OffTheTable(request)), superseded =>
             {
-                if (JobLimits.Check(request.Job).ToList() is { Count: > 0 } refused) return Problems.Fields(refused);
                 var cloth = Planning.Of(request.Job, drafting, lay: true, kept, superseded).Cloths.FirstOrDefault(each => each.Reading.Cloth.Id == request.Cloth);
                 if (cloth?.Lay is not { } lay) return Problems.Fields([new Problem("cloth", request.Cloth, 0, "no lay of such a cloth", request.Job.Cloths is [var first, ..] ? first.Id : "")]);
                 var pieces = cloth.Pieces.ToDictionary(piece => piece.Id);
@@ -30,6 +29,14 @@ internal static class PinEndpoints
                 return Results.Ok(Pinning.Refusal(pin, pieces, cloth.ForLay, cloth.ForLay.Pins) is { } reason
                     ? new MoveView(null, reason)
                     : new MoveView(JobPin.Of(pin, cloth.ForLay), null));
-            })
+            }))
             .Produces<MoveView>().ProducesProblem(422).WithName("move").WithSummary("Where a piece that is moved by hand comes to rest, or why it cannot lie there.");
+
+    // A kilometre, in hundredths of a millimetre.
+    private const long Farthest = 100_000_000;
+
+    private static IEnumerable<Problem> OffTheTable(MoveRequest request) =>
+        from place in new[] { (Field: "along", At: request.Along), (Field: "across", At: request.Across) }
+        where place.At is < -Farthest or > Farthest
+        select new Problem(place.Field, $"{place.At}", 0, "farther than a kilometre from the cloth, in hundredths of a millimetre", "25400");
 }

@@ -19,14 +19,13 @@ internal static class SearchEndpoints
 {
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapPost("/searches", (SearchRequest request, Drafting drafting, RunningSearch searches) =>
+        api.MapPost("/searches", (SearchRequest request, Drafting drafting, RunningSearch searches, DraftQueue queue, HttpContext context) => Costly.Answer(queue, context, JobLimits.Check(request.Job), superseded =>
             {
-                if (JobLimits.Check(request.Job).ToList() is { Count: > 0 } refused) return Problems.Fields(refused);
-                var cloth = Planning.Of(request.Job, drafting, lay: false).Cloths.FirstOrDefault(cloth => cloth.Reading.Cloth.Id == request.Cloth);
+                var cloth = Planning.Of(request.Job, drafting, lay: false, superseded: superseded).Cloths.FirstOrDefault(cloth => cloth.Reading.Cloth.Id == request.Cloth);
                 if (cloth is null) return Problems.Fields([new Problem("cloth", request.Cloth, 0, "this job has no such cloth", request.Job.Cloths is [var first, ..] ? first.Id : "")]);
                 if (cloth.Problems.Count > 0) return Problems.Fields(cloth.Problems);
                 return Results.Ok(SearchView.Of(searches.Start(cloth.Pieces, cloth.ForLay, request.Job.Unit)));
-            })
+            }))
             .Produces<SearchView>().ProducesProblem(422).WithName("startSearch").WithSummary("Starts a longer search for a shorter lay of one cloth; one that runs is stopped.");
 
         api.MapGet("/searches/{id}", (string id, RunningSearch searches) => searches.Current is { } search && search.Id == id

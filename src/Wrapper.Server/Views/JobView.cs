@@ -8,6 +8,31 @@ namespace Wrapper.Server.Views;
 public sealed record JobView(string Id, long Revision, JobDocument Document, bool CanUndo, bool CanRedo)
 {
     /// <summary>The view of <paramref name="job"/>.</summary>
-    public static JobView Of(StoredJob job, JsonSerializerOptions json) =>
-        new(job.Id, job.Revision, JsonSerializer.Deserialize<JobDocument>(job.Document, json)!, job.CanUndo, job.CanRedo);
+    /// <exception cref="JobUnreadableException">Its document is no job.</exception>
+    public static JobView Of(StoredJob job, JsonSerializerOptions json)
+    {
+        try
+        {
+            var document = JsonSerializer.Deserialize<JobDocument>(job.Document, json) ?? throw new JsonException("nothing is kept of it");
+            if (NullMembers.In(document) is { } place) throw new JsonException($"{place} is null");
+            return new(job.Id, job.Revision, document.Identified(), job.CanUndo, job.CanRedo);
+        }
+        catch (Exception broken) when (broken is JsonException or NotSupportedException)
+        {
+            throw new JobUnreadableException(job.Id, broken);
+        }
+    }
+
+    /// <summary>The job of this id; null where there is none, or what is kept of it cannot be read.</summary>
+    internal static JobView? Readable(JobStore store, string id, JsonSerializerOptions json)
+    {
+        try
+        {
+            return store.Find(id) is { } job ? Of(job, json) : null;
+        }
+        catch (JobUnreadableException)
+        {
+            return null;
+        }
+    }
 }

@@ -10,9 +10,9 @@ namespace Wrapper.Server.Views;
 public sealed record PlanView(IReadOnlyList<ItemView> Items, IReadOnlyList<ClothView> Cloths, TotalsView? Totals, IReadOnlyList<Problem> Problems)
 {
     /// <summary>The view of <paramref name="plan"/>; differences are told against <paramref name="before"/>, the cloth bought before, in counts.</summary>
-    public static PlanView Of(Plan plan, JobDocument job, Drafting drafting, long? before, bool wrongSideUp = false) => new(
+    public static PlanView Of(Plan plan, JobDocument job, Drafting drafting, long? before, bool wrongSideUp = false, CancellationToken superseded = default) => new(
         [.. plan.Items.Select(item => new ItemView(item.Item.Id, item.Number, DraftView.Of(item, drafting, job.Unit)))],
-        [.. plan.Cloths.Select(cloth => ClothView.Of(cloth, job, wrongSideUp))],
+        [.. plan.Cloths.Select(cloth => ClothView.Of(cloth, job, wrongSideUp, superseded))],
         TotalsView.Of(plan, job, before),
         plan.Problems);
 }
@@ -34,7 +34,7 @@ public sealed record ClothView(
     LayView? Lay,
     BuyingView? Buying)
 {
-    internal static ClothView Of(ClothPlan plan, JobDocument job, bool wrongSideUp)
+    internal static ClothView Of(ClothPlan plan, JobDocument job, bool wrongSideUp, CancellationToken superseded)
     {
         var readable = plan.Reading.CanBeLaid;
         return new ClothView(
@@ -47,7 +47,7 @@ public sealed record ClothView(
             plan.Pieces.Count,
             plan.CutOtherwise,
             [.. plan.Matches.Select(match => MatchView.Of(match))],
-            plan.Lay is { } lay ? LayView.Of(lay, plan, job.Unit, wrongSideUp) : null,
+            plan.Lay is { } lay ? LayView.Of(lay, plan, job.Unit, wrongSideUp, superseded) : null,
             plan.Buying is { } buying ? BuyingView.Of(buying, plan.Reading, job) : null);
     }
 }
@@ -85,7 +85,7 @@ public sealed record LayView(
     long? FoldEnd,
     BeyondView? Beyond)
 {
-    internal static LayView Of(ClothLay lay, ClothPlan plan, JobUnit unit, bool wrongSideUp)
+    internal static LayView Of(ClothLay lay, ClothPlan plan, JobUnit unit, bool wrongSideUp, CancellationToken superseded)
     {
         var pieces = plan.Pieces.ToDictionary(piece => piece.Id);
         var usable = plan.Reading.Usable.Value;
@@ -111,14 +111,18 @@ public sealed record LayView(
             lay.Over,
             new BoxView(0, -Drawing.Hundredths(selvedge), length, Drawing.Hundredths(usable + (2 * selvedge))),
             new BoxView(0, 0, length, Drawing.Hundredths(usable)),
-            [.. laid.Placements.OrderBy(at => at.Y).ThenBy(at => at.X).Select(at => PlacedView.Of(pieces[at.Id], at, unit, plan))],
+            [.. laid.Placements.OrderBy(at => at.Y).ThenBy(at => at.X).Select(at =>
+            {
+                superseded.ThrowIfCancellationRequested();
+                return PlacedView.Of(pieces[at.Id], at, unit, plan);
+            })],
             [.. Ticks(shown, unit)],
             [.. EndView.Of(plan)],
             lay.IsProven,
             [.. plan.RefusedPins.Select(refused => $"{(pieces.TryGetValue(refused.Pin.Id, out var lost) ? lost.Label : "A piece")} is no longer pinned: {refused.Reason}.")],
             [.. plan.ForLay.Flaws.Select(Box)],
             plan.ForLay.Repeat is { } repeat ? RepeatView.Of(repeat, wrongSideUp, plan.Pieces.Any(piece => piece.OnMotif)) : null,
-            [.. Core.Lay.Remnants.Of(lay.Best, plan.Pieces.ToDictionary(piece => piece.Id), plan.ForLay, shown).Select(left => new RemnantView(Box(left), LengthView.Finished(left.Along, unit), LengthView.Finished(left.Across, unit)))],
+            [.. Core.Lay.Remnants.Of(lay.Best, plan.Pieces.ToDictionary(piece => piece.Id), plan.ForLay, shown, superseded).Select(left => new RemnantView(Box(left), LengthView.Finished(left.Along, unit), LengthView.Finished(left.Across, unit)))],
             lay.FoldedTo is { } folded ? LengthView.Cut(folded, unit) : null,
             lay.FoldedTo is { } fold ? Drawing.Hundredths(fold) : null,
             plan.Beyond is { } beyond ? new BeyondView(LengthView.Cut(beyond.Missing, unit), Labels.Counted(beyond.Pieces), Drawing.Hundredths(lay.Stock + plan.Reading.RollEnd!.Value)) : null);

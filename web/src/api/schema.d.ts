@@ -11,6 +11,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** Whether it answers, and what should be known of the workroom's data. */
         get: operations["health"];
         put?: never;
         post?: never;
@@ -319,8 +320,25 @@ export interface paths {
         };
         /** A picture. */
         get: operations["getPhoto"];
-        /** Says what a photo shows, takes it away or puts it back. */
+        /** Says what a photo shows, takes it away or puts it back; what is left out stays as it is. */
         put: operations["changePhoto"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/waiting/{call}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The place in line of a call that carries this in its header X-Call. */
+        get: operations["waiting"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -335,7 +353,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Jobs, the latest change first. */
+        /** Jobs, the latest change first: those with `q` in their name or customer, up to `limit`, after the one whose `mark` is `before`; with `deleted` those that were taken away. */
         get: operations["listJobs"];
         put?: never;
         /** Makes a job; the same id again gives the one that is there. */
@@ -355,9 +373,27 @@ export interface paths {
         };
         /** A job as it is now. */
         get: operations["getJob"];
-        /** Saves a job. From an older revision: 409 with the current one. A repeated change id gets its first result. */
+        /** Saves a job. From an older revision, or with a change id that another change had: 409 with the job as it is. A repeated change gets its first result. */
         put: operations["saveJob"];
         post?: never;
+        /** Takes a job away; it stays, and can be brought back. */
+        delete: operations["deleteJob"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/bring-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Brings a job back that was taken away. */
+        post: operations["bringBackJob"];
         delete?: never;
         options?: never;
         head?: never;
@@ -579,6 +615,11 @@ export interface components {
         Entry: {
             typed: string;
             unit: components["schemas"]["JobUnit"];
+            /**
+             * Format: int64
+             * @description The exact count of a length that the program wrote, which its text may round. It counts only while the text still says so: what is typed over it holds.
+             */
+            ticks?: null | number;
         };
         /**
          * @description How a piece may lie on the cloth.
@@ -587,6 +628,7 @@ export interface components {
         Grain: "along" | "across" | "either";
         Health: {
             status: string;
+            notes: string[];
         };
         /** @description One cover to be made, in its maker's words: which make-up, how many, and what was entered for it, all as typed. */
         Item: {
@@ -692,6 +734,8 @@ export interface components {
             currency: string;
             items: components["schemas"]["Item"][];
             cloths: components["schemas"]["JobCloth"][];
+            /** @description Items that were taken off, with everything entered for them; they can be brought back. */
+            removed: components["schemas"]["Item"][];
         };
         /** @description A flaw in a cloth: where it begins, from the squared end and from the first selvedge, and how far it reaches along the roll and across it. */
         JobFlaw: {
@@ -699,6 +743,7 @@ export interface components {
             fromSelvedge: components["schemas"]["Entry"];
             along: components["schemas"]["Entry"];
             across: components["schemas"]["Entry"];
+            id: string;
         };
         /**
          * @description A piece that stays where it was put: its identity `item/piece/instance`, quarter turns to the left, and where its box begins, in counts of 1/3840 mm from the
@@ -717,20 +762,24 @@ export interface components {
         JobPrice: {
             from: components["schemas"]["Entry"];
             price: string;
+            id: string;
         };
         /** @description A remnant or part roll: its usable length and width as it lies, washed if it is to be; the width null for that of the cloth. */
         JobRemnant: {
             name: string;
             length: components["schemas"]["Entry"];
             width: null | components["schemas"]["Entry"];
+            /** @description What it is known by among the others of its cloth, whatever its place; empty in documents from before there was one, see JobDocument JobDocument.Identified(). */
+            id: string;
         };
-        /** @description A job in a list. */
+        /** @description A job in a list; Mark is what the next page of the list is asked for with. */
         JobSummary: {
             id: string;
             name: string;
             customer: string;
             /** Format: date-time */
             changedAt: string;
+            mark: string;
         };
         /**
          * @description The tape in hand: what a bare number means, and the mark that sizes print to (handbook §1.11).
@@ -923,10 +972,10 @@ export interface components {
             type: string;
             away: boolean;
         };
-        /** @description What a photo shows, and whether it is taken away. */
+        /** @description What a photo shows, and whether it is taken away; null leaves either as it is. */
         PhotoChange: {
-            caption: string;
-            away: boolean;
+            caption: null | string;
+            away: null | boolean;
         };
         /** @description A piece as a small drawing. */
         PieceShape: {
@@ -995,6 +1044,8 @@ export interface components {
             position: number;
             reason: string;
             example: string;
+            /** @description The stage at which it is mended; of an item's own fields, the one that they are entered at. */
+            stage: components["schemas"]["Stage"];
         };
         ProblemDetails: {
             type?: null | string;
@@ -1120,6 +1171,11 @@ export interface components {
          * @enum {unknown}
          */
         Spread: "single" | "folded" | "torn";
+        /**
+         * @description The stages of a job, in working order.
+         * @enum {unknown}
+         */
+        Stage: "measure" | "make-up" | "pieces" | "lay" | "buy";
         /** Format: binary */
         Stream: string;
         /** @description A stroke of a sketch; points as SVG takes them. */
@@ -1150,6 +1206,11 @@ export interface components {
         /** @description The path of a drawing. */
         TracedPath: {
             path: string;
+        };
+        /** @description How long a call has to wait: its place in line, 0 while it is worked on or is not here. */
+        WaitingView: {
+            /** Format: int32 */
+            place: number;
         };
         /** @description A cloth tried at one width; figures are null where Reason says why it cannot be. */
         WidthView: {
@@ -1743,6 +1804,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -1767,6 +1837,13 @@ export interface operations {
         responses: {
             /** @description OK */
             200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Modified */
+            304: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -1804,7 +1881,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["PhotoChange"];
+                    "application/json": components["schemas"]["Photo"];
                 };
             };
             /** @description Not Found */
@@ -1827,9 +1904,36 @@ export interface operations {
             };
         };
     };
-    listJobs: {
+    waiting: {
         parameters: {
             query?: never;
+            header?: never;
+            path: {
+                call: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WaitingView"];
+                };
+            };
+        };
+    };
+    listJobs: {
+        parameters: {
+            query?: {
+                q?: string;
+                before?: string;
+                limit?: number;
+                deleted?: boolean;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -1843,6 +1947,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["JobSummary"][];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -1867,6 +1980,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -1902,6 +2024,15 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -1955,6 +2086,64 @@ export interface operations {
             };
             /** @description Unprocessable Entity */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    deleteJob: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    bringBackJob: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -1,36 +1,42 @@
-import { Button } from 'antd'
+import { Button, Radio } from 'antd'
 import { useState } from 'react'
-import type { JobDocument, JobView } from '../api/client'
 import { Dialog } from './Dialog'
-import { differences, merged } from './differences'
+import type { Question } from './merging'
 
-/** Shows both values, field by field, when somebody else saved the job meanwhile; nothing is overwritten unseen. */
-export function ConflictDialog({ mine, theirs, settle }: { mine: JobDocument; theirs: JobView; settle: (document: JobDocument | undefined) => void }) {
-  const fields = differences(mine, theirs.document)
-  const [kept, setKept] = useState<Record<string, 'mine' | 'theirs'>>({})
-  const choice = (path: string) => kept[path] ?? 'mine'
+interface Props {
+  asked: Question[]
+  decide: (settled: Question[], mine: Question[]) => void
+  close: () => void
+}
+
+/** Shows both values of what two people changed at the same time. Theirs stands; nothing is chosen beforehand, and closing decides nothing. */
+export function ConflictDialog({ asked, decide, close }: Props) {
+  const [sides, setSides] = useState<Record<string, 'mine' | 'theirs'>>({})
+  const key = (question: Question) => JSON.stringify(question.path)
+  const settled = asked.filter((question) => sides[key(question)] !== undefined)
   return (
     <Dialog
-      title="Somebody else changed this job"
+      title="Somebody else changed this too"
+      close={close}
       footer={
         <>
-          <Button onClick={() => settle(undefined)}>Take all of theirs</Button>
-          <Button type="primary" onClick={() => settle(merged(mine, theirs.document, fields.filter((field) => choice(field.path) === 'theirs')))}>Save what is marked</Button>
+          <Button onClick={() => decide(asked, [])}>Leave all as theirs</Button>
+          <Button type="primary" disabled={settled.length === 0} onClick={() => decide(settled, settled.filter((question) => sides[key(question)] === 'mine'))}>
+            Save what is marked
+          </Button>
         </>
       }
     >
-      <p>Nothing was overwritten. Mark which value each field shall have.</p>
+      <p>All other changes, yours and theirs, are saved. Of these, theirs stands until you mark yours.</p>
       <table className="conflict">
-        <thead><tr><th>Field</th><th>Yours</th><th>Theirs</th></tr></thead>
+        <thead><tr><th>Field</th><th>Yours</th><th>Theirs, as it is now</th></tr></thead>
         <tbody>
-          {fields.map((field) => (
-            <tr key={field.path}>
-              <th scope="row">{field.label}</th>
+          {asked.map((question) => (
+            <tr key={key(question)}>
+              <th scope="row">{question.label}</th>
               {(['mine', 'theirs'] as const).map((side) => (
                 <td key={side}>
-                  <label>
-                    <input type="radio" name={field.path} checked={choice(field.path) === side} onChange={() => setKept({ ...kept, [field.path]: side })} /> {field[side]}
-                  </label>
+                  <Radio checked={sides[key(question)] === side} onChange={() => setSides({ ...sides, [key(question)]: side })}>{question[side]}</Radio>
                 </td>
               ))}
             </tr>

@@ -5,9 +5,9 @@ const fullEdge = 10_000 * 3840
 
 /** Along the foot, always there: a cloth edge as long as the cloth to buy, with cost and time once they exist. */
 export function FootBar() {
-  const { plan, stale } = useScene()
+  const { plan, stale, waiting } = useScene()
   const totals = plan?.totals
-  if (!totals) return <footer className="foot" aria-label="Totals"><p className="nothing">Nothing to buy yet</p></footer>
+  if (!totals) return <footer className="foot" aria-label="Totals"><p className="nothing">{waiting > 0 ? `Waiting to be laid: ${waiting} in line` : 'Nothing to buy yet'}</p></footer>
   const share = Math.min(1, totals.bought.ticks / fullEdge)
   return (
     <footer className={stale ? 'foot stale' : 'foot'} aria-label="Totals" aria-live="polite">
@@ -19,6 +19,7 @@ export function FootBar() {
         </div>
         {totals.cost !== null && <div><dt>Cloth cost</dt><dd><b>{totals.cost}</b></dd></div>}
         {totals.minutes !== null && <div><dt>Making time</dt><dd><b>{totals.minutes}</b></dd></div>}
+        {waiting > 0 && <div><dt>Waiting to be laid</dt><dd><b>{waiting} in line</b></dd></div>}
         {totals.doubt && <div className="doubt"><dt>Left out</dt><dd>{totals.doubt}</dd></div>}
       </dl>
     </footer>

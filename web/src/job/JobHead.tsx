@@ -4,11 +4,11 @@ import { Link } from 'react-router'
 import { newId, type Unit } from '../api/client'
 import { useLight } from '../Look'
 import { useScene } from './context'
-import type { SaveState } from './saving'
+import type { OpenJob } from './useJob'
 
 /** Name and customer, the unit, undo and redo, light, and how saving stands. */
 export function JobHead() {
-  const { job } = useScene()
+  const { job, ask } = useScene()
   const { document } = job
   const { light, turn } = useLight()
   const step = useRef('')
@@ -28,7 +28,8 @@ export function JobHead() {
       <Link to="/" className="word">Wrapper</Link>
       {text('name', 'Name of the job')}
       {text('customer', 'Customer')}
-      <Saving state={job.saving} />
+      <Saving job={job} />
+      {job.asked.length > 0 && <Button danger onClick={ask}>{job.asked.length} to decide</Button>}
       <Button disabled={!job.canUndo} onClick={job.undo} title="Ctrl Z">Undo</Button>
       <Button disabled={!job.canRedo} onClick={job.redo} title="Ctrl Shift Z">Redo</Button>
       <Segmented<Unit>
@@ -44,12 +45,16 @@ export function JobHead() {
   )
 }
 
-function Saving({ state }: { state: SaveState }) {
-  const text = { saved: 'Saved', saving: 'Saving', waiting: 'Not saved yet', refused: 'Not saved', conflict: 'Not saved: changed by somebody else' }[state.is]
+function Saving({ job: { saving, kept, told } }: { job: OpenJob }) {
+  const text = { saved: 'Saved', saving: 'Saving', waiting: 'Not saved yet', refused: 'Not saved' }[saving.is]
+  const stopped = saving.is === 'waiting' || saving.is === 'refused'
+  const where = kept ? 'Your changes are kept in this browser.' : 'This browser does not let them be kept: leave this page open until they are saved.'
   return (
-    <p className={`saving ${state.is}`} role="status" data-testid="saving">
+    <p className={`saving ${saving.is}`} role="status" data-testid="saving">
       {text}
-      {(state.is === 'waiting' || state.is === 'refused') && <small>{state.why}</small>}
+      {stopped && <small>{saving.why} {where}</small>}
+      {saving.is === 'saving' && !kept && <small>{where}</small>}
+      {told && <small>{told}</small>}
     </p>
   )
 }

@@ -42,7 +42,10 @@ function Cautions({ plan }: { plan: Plan | undefined }) {
 function Open({ id, job, stage }: { id: string; job: OpenJob; stage: StageKey }) {
   const navigate = useNavigate()
   const [held, setHeld] = useState('')
-  const [adding, setAdding] = useState(job.document.items.length === 0)
+  // Questions that were put off; new ones are asked again.
+  const [putOff, setPutOff] = useState<OpenJob['asked']>([])
+  const later = job.asked.every((question) => putOff.includes(question))
+  const [adding, setAdding] = useState(job.document.items.length === 0 && job.document.removed.length === 0)
   const makeUps = useQuery({ queryKey: ['make-ups'], queryFn: () => answer(api.GET('/api/make-ups')), staleTime: Infinity })
   const planned = usePlan(job.document, job.step)
   const item = job.document.items.find((each) => each.id === held) ?? job.document.items[0]
@@ -52,6 +55,7 @@ function Open({ id, job, stage }: { id: string; job: OpenJob; stage: StageKey })
     take: setHeld,
     go: (to: string) => void navigate(`/jobs/${id}/${to}`),
     add: () => setAdding(true),
+    ask: () => setPutOff([]),
   }), [planned, id, job, item, makeUps.data, navigate])
   const View = views[stage]
   return (
@@ -72,7 +76,7 @@ function Open({ id, job, stage }: { id: string; job: OpenJob; stage: StageKey })
       </div>
       <Keys stage={stage} />
       {adding && makeUps.data && <AddItem close={() => setAdding(false)} />}
-      {job.saving.is === 'conflict' && <ConflictDialog mine={job.document} theirs={job.saving.theirs} settle={(document) => job.saving.is === 'conflict' && job.settle(document, job.saving.theirs)} />}
+      {job.asked.length > 0 && !later && <ConflictDialog asked={job.asked} decide={job.decide} close={() => setPutOff(job.asked)} />}
     </JobContext>
   )
 }

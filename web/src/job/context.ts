@@ -12,6 +12,8 @@ export interface JobScene extends JobPlan {
   take: (item: string) => void
   go: (stage: string) => void
   add: () => void
+  /** Shows what is still to be decided. */
+  ask: () => void
 }
 
 export const JobContext = createContext<JobScene | undefined>(undefined)

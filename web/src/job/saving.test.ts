@@ -1,120 +1,202 @@
 import { describe, expect, it } from 'vitest'
 import { Refused, type JobDocument, type JobView } from '../api/client'
-import { Saver, type Change, type SaveState, type Wire } from './saving'
+import type { Line } from './keeping'
+import { Saver, type Saved, type Wire } from './saving'
 
-const named = (name: string): JobDocument => ({ version: 1, name, customer: '', unit: 'in', currency: '£', items: [], cloths: [] })
+const job = (name: string, customer = ''): JobDocument => ({ version: 1, name, customer, unit: 'in', currency: '£', items: [], cloths: [], removed: [] })
 const turn = () => new Promise((done) => setTimeout(done, 0))
 
-/** A wire to a server that counts revisions; `answers` says what becomes of each call, in order. */
-function room(answers: ('ok' | 'lost reply' | 'no server' | 'conflict' | 'refused')[] = []) {
-  const sent: Change[] = []
-  const committed = new Map<string, number>()
-  const states: SaveState[] = []
-  let revision = 1
-  let kept: Change[] = []
+type Answer = 'ok' | 'lost reply' | 'no server' | 'refused' | 'full'
+
+/** A server that keeps revisions, and a browser store that may be forbidden; `answers` says what becomes of each call, in order. */
+function room(answers: Answer[] = [], store: 'open' | 'forbidden' = 'open') {
+  const sent: { id: string; text: string }[] = []
+  const done = new Map<string, { revision: number; text: string }>()
+  let revisions = [job('start')]
+  let undone = 0
+  let line: Line | undefined
   let waiting: (() => void)[] = []
-  const job = (document: JobDocument, at: number): JobView => ({ id: 'j', revision: at, document, canUndo: true, canRedo: false })
+  const view = (revision = revisions.length): JobView => ({ id: 'j', revision, document: structuredClone(revisions[revision - 1] ?? job('?')), canUndo: revision > 1, canRedo: false })
+  const conflict = () => Promise.reject(new Refused(409, 'conflict', [], view()))
+  const call = (base: number, id: string, text: string, make: () => JobDocument) => {
+    sent.push({ id, text })
+    const answer = answers[sent.length - 1] ?? 'ok'
+    if (answer === 'no server') return Promise.reject(new TypeError('fetch failed'))
+    if (answer === 'refused') return Promise.reject(new Refused(422, 'a job needs a name', [], undefined))
+    if (answer === 'full') return Promise.reject(new Refused(507, 'The disk is full.', [], undefined))
+    const known = done.get(id)
+    if (known && known.text !== text) return conflict()
+    if (!known) {
+      if (base !== revisions.length) return conflict()
+      revisions.push(make())
+      done.set(id, { revision: revisions.length, text })
+    }
+    if (answer === 'lost reply') return Promise.reject(new TypeError('connection closed'))
+    return Promise.resolve(view(known?.revision))
+  }
   const wire: Wire = {
-    save: (_, change) => {
-      sent.push(change)
-      const answer = answers[sent.length - 1] ?? 'ok'
-      if (answer === 'no server') return Promise.reject(new TypeError('fetch failed'))
-      if (answer === 'refused') return Promise.reject(new Refused(422, 'a job needs a name', [], undefined))
-      const done = committed.get(change.changeId)
-      if (done === undefined && (answer === 'conflict' || change.base !== revision)) return Promise.reject(new Refused(409, 'conflict', [], job(named('theirs'), 9)))
-      if (done === undefined) committed.set(change.changeId, ++revision)
-      if (answer === 'lost reply') return Promise.reject(new TypeError('connection closed'))
-      return Promise.resolve(job(change.document, done ?? revision))
+    save: (_, base, change) => call(base, change.changeId, JSON.stringify(change.document), () => structuredClone(change.document)),
+    move: (_, base, move) => call(base, move.changeId, move.way, () => structuredClone(revisions[revisions.length - 2 - 2 * undone++] ?? job('?'))),
+    keep: (_, next) => {
+      if (store === 'forbidden') return next === undefined
+      line = structuredClone(next)
+      return true
     },
-    keep: (_, changes) => { kept = structuredClone(changes) },
-    kept: () => kept,
     later: (run) => { waiting.push(run) },
   }
-  const open = () => new Saver('j', revision, { saved: () => undefined, state: (state) => states.push(state) }, wire)
+  const open = () => {
+    const saver = new Saver('j', view(), wire)
+    const seen: Saved[] = []
+    saver.watch((saved) => seen.push(saved))
+    return { saver, now: () => { const last = seen.at(-1); if (!last) throw new Error('nothing seen'); return last } }
+  }
   const pass = async () => {
     const due = waiting
     waiting = []
     due.forEach((run) => run())
-    await turn()
+    for (let n = 0; n < 6; n++) await turn()
   }
-  return { open, pass, sent, states, committed, kept: () => kept, state: () => states.at(-1)?.is }
+  return { open, pass, sent, line: () => line, names: () => revisions.map((each) => each.name), latest: () => view().document, elsewhere: (document: JobDocument) => { revisions = [...revisions, document] } }
 }
 
 describe('saving', () => {
-  it('folds the typing of one step into one save', async () => {
-    const { open, pass, sent, state } = room()
-    const saver = open()
-    for (const name of ['4', '46', '46 1/2']) saver.change(named(name), 'W')
+  it('folds the typing of one step into one save, and keeps steps apart and in order', async () => {
+    const { open, pass, names } = room()
+    const { saver, now } = open()
+    for (const name of ['4', '46', '46 1/2']) saver.edit(job(name), 'W')
+    expect(now().state.is).toBe('saving')
+    saver.edit(job('20'), 'L')
     await pass()
-    expect(sent.map((change) => change.document.name)).toEqual(['46 1/2'])
-    expect(state()).toBe('saved')
-    expect(saver.idle).toBe(true)
-  })
-
-  it('keeps steps apart and in order, each on top of the one before', async () => {
-    const { open, pass, sent } = room()
-    const saver = open()
-    saver.change(named('a'), 'W')
-    saver.change(named('b'), 'L')
-    await turn()
-    await pass()
-    expect(sent.map((change) => [change.document.name, change.base, change.step])).toEqual([['a', 1, 'W'], ['b', 2, 'L']])
-  })
-
-  it('keeps steps apart that begin while a save is on its way', async () => {
-    const { open, pass, sent } = room()
-    const saver = open()
-    for (const [name, step] of [['a', 'W'], ['b', 'L'], ['c', 'T'], ['cc', 'T']] as const) saver.change(named(name), step)
-    await pass()
-    await pass()
-    expect(sent.map((change) => [change.document.name, change.base])).toEqual([['a', 1], ['b', 2], ['cc', 3]])
+    expect([names(), now().state.is]).toEqual([['start', '46 1/2', '20'], 'saved'])
   })
 
   it('sends a change whose reply was lost again under its id: one revision, no conflict', async () => {
-    const { open, pass, sent, committed, state } = room(['lost reply'])
-    const saver = open()
-    saver.change(named('a'), 'W')
+    const { open, pass, sent, names } = room(['lost reply'])
+    const { saver, now } = open()
+    saver.edit(job('a'), 'W')
     await pass()
-    expect(state()).toBe('waiting')
+    expect(now().state.is).toBe('waiting')
     await pass()
-    expect(new Set(sent.map((change) => change.changeId)).size).toBe(1)
-    expect([committed.size, saver.at, state()]).toEqual([1, 2, 'saved'])
+    expect([new Set(sent.map(({ id }) => id)).size, names(), now().state.is]).toEqual([1, ['start', 'a'], 'saved'])
   })
 
-  it('keeps what a closed page left unsent and takes it up again', async () => {
-    const { open, pass, kept, committed, state } = room(['no server'])
+  it('never sends two contents under one id, whatever fails while a field is typed in', async () => {
+    const { open, pass, sent, names } = room(['lost reply', 'no server', 'ok'])
+    const { saver } = open()
+    saver.edit(job('4'), 'W')
+    await pass()
+    saver.edit(job('46'), 'W')
+    await pass()
+    await pass()
+    await pass()
+    const contents = new Map<string, Set<string>>()
+    for (const { id, text } of sent) contents.set(id, (contents.get(id) ?? new Set()).add(text))
+    expect([...contents.values()].every((each) => each.size === 1)).toBe(true)
+    expect(names()).toEqual(['start', '4', '46'])
+  })
+
+  it('sends what the browser does not let it keep, and tells', async () => {
+    const { open, pass, names } = room(['no server'], 'forbidden')
+    const { saver, now } = open()
+    saver.edit(job('a'), 'W')
+    expect([now().kept, saver.endangered]).toEqual([false, true])
+    await pass()
+    await pass()
+    expect([names(), now().state.is, saver.endangered]).toEqual([['start', 'a'], 'saved', false])
+  })
+
+  it('tells what the server says of a full disk, and saves when there is room', async () => {
+    const { open, pass, names } = room(['full'])
+    const { saver, now } = open()
+    saver.edit(job('a'), 'W')
+    await pass()
+    expect(now().state).toEqual({ is: 'waiting', why: 'The disk is full.' })
+    await pass()
+    expect(names()).toEqual(['start', 'a'])
+  })
+
+  it('folds a long queue while the server is away, and loses nothing', async () => {
+    const { open, pass, line, names } = room(Array.from({ length: 2 }, () => 'no server' as const))
+    const { saver } = open()
+    for (let n = 1; n <= 200; n++) saver.edit(job(`n${n}`), `step ${n}`)
+    await pass()
+    expect(line()?.changes.length).toBeLessThanOrEqual(30)
+    await pass()
+    await pass()
+    expect(names().at(-1)).toBe('n200')
+  })
+
+  it('takes up what pages that are gone have left, the part that was saved without its reply too', async () => {
+    const { open, pass, line, latest, names } = room(['lost reply', 'no server'])
     const first = open()
-    first.change(named('a'), 'W')
+    first.saver.edit(job('a', 'Mill Lane'), 'name')
     await pass()
-    first.change(named('b'), 'L')
-    expect(kept().map((change) => change.document.name)).toEqual(['a', 'b'])
+    first.saver.edit(job('b', 'Mill Lane'), 'W')
+    const left = line()
+    if (!left) throw new Error('nothing was kept')
+    const other: Line = { revision: 1, document: job('start'), changes: [{ changeId: 'other', step: '', document: { ...job('start'), currency: '€' } }], asked: [] }
     const second = open()
-    expect(second.resume()?.name).toBe('b')
-    await turn()
-    await turn()
-    expect([committed.size, state(), kept().length]).toEqual([2, 'saved', 0])
+    await second.saver.takeUp([left, other])
+    await pass()
+    await pass()
+    expect(latest()).toEqual({ ...job('b', 'Mill Lane'), currency: '€' })
+    expect(names().filter((name) => name === 'a')).toHaveLength(1)
+    expect([second.now().state.is, second.now().asked]).toEqual(['saved', []])
   })
 
-  it('shows a conflict, and goes on from the other revision when it is settled', async () => {
-    const { open, pass, states } = room(['conflict'])
-    const saver = open()
-    saver.change(named('mine'), 'W')
+  it('merges with what somebody else saved, and asks only what both changed', async () => {
+    const { open, pass, elsewhere, latest } = room()
+    const { saver, now } = open()
+    elsewhere({ ...job('theirs'), currency: '€' })
+    saver.edit(job('mine', 'Mill Lane'), 'W')
     await pass()
-    expect(states.at(-1)).toMatchObject({ is: 'conflict', theirs: { revision: 9, document: { name: 'theirs' } } })
-    saver.goOnFrom(9)
-    expect(states.at(-1)).toEqual({ is: 'saved' })
-    expect(saver.idle).toBe(true)
+    expect(latest()).toEqual({ ...job('theirs', 'Mill Lane'), currency: '€' })
+    expect(now().asked.map(({ path, mine, theirs }) => [path, mine, theirs])).toEqual([[['name'], 'mine', 'theirs']])
+    // Putting the question off ends nothing: what is typed next is saved.
+    saver.edit({ ...now().document, customer: 'Lodge' }, 'customer')
+    await pass()
+    expect([latest().customer, now().state.is]).toEqual(['Lodge', 'saved'])
+    saver.decide(now().asked, now().asked)
+    await pass()
+    expect([latest().name, now().asked]).toEqual(['mine', []])
   })
 
-  it('keeps a change that the server will not have until the next one mends it', async () => {
-    const { open, pass, sent, state, kept } = room(['refused'])
-    const saver = open()
-    saver.change(named(''), 'name')
+  it('keeps what the server will not have until it is mended, and undo takes it back', async () => {
+    const { open, pass, line, names } = room(['refused', 'refused'])
+    const { saver, now } = open()
+    saver.edit(job(''), 'name')
     await pass()
-    expect([state(), kept()[0]?.document.name]).toEqual(['refused', ''])
-    saver.change(named('bench'), 'name')
+    expect([now().state.is, line()?.changes[0]?.document.name]).toEqual(['refused', ''])
+    saver.undo()
+    expect([now().document.name, now().state.is, now().canRedo, line()]).toEqual(['start', 'saved', true, undefined])
+    saver.redo()
     await pass()
-    await turn()
-    expect([sent.at(-1)?.document.name, state()]).toEqual(['bench', 'saved'])
+    expect(now().state.is).toBe('refused')
+    saver.edit(job('bench'), 'name')
+    await pass()
+    expect([names(), now().state.is]).toEqual([['start', 'bench'], 'saved'])
+  })
+
+  it('puts what is typed while an undo is on its way on top of it', async () => {
+    const { open, pass, latest } = room()
+    const { saver, now } = open()
+    saver.edit(job('a'), 'name')
+    await pass()
+    saver.undo()
+    saver.edit({ ...now().document, customer: 'Mill Lane' }, 'customer')
+    await pass()
+    expect([now().document, latest()]).toEqual([job('start', 'Mill Lane'), job('start', 'Mill Lane')])
+  })
+
+  it('undoes nothing where somebody else saved meanwhile, and says so', async () => {
+    const { open, pass, elsewhere, latest } = room()
+    const { saver, now } = open()
+    saver.edit(job('a'), 'name')
+    await pass()
+    elsewhere(job('a', 'theirs'))
+    saver.undo()
+    await pass()
+    expect([latest(), now().document]).toEqual([job('a', 'theirs'), job('a', 'theirs')])
+    expect(now().told).toContain('nothing was undone')
   })
 })

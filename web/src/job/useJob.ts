@@ -1,104 +1,87 @@
 import { useCallback, useEffect, useRef, useState } from 'react'
-import { answer, api, newId, Refused, type JobDocument, type JobView } from '../api/client'
-import { Saver, wire, type SaveState } from './saving'
+import { answer, api, newId, Refused, type JobDocument } from '../api/client'
+import { leftBehind } from './keeping'
+import type { Question } from './merging'
+import { Saver, wire, type Saved } from './saving'
 
-export interface OpenJob {
-  document: JobDocument
+export interface OpenJob extends Omit<Saved, 'state'> {
   /** Changes the document; edits of one non-empty step are undone together. */
   edit: (step: string, change: (document: JobDocument) => JobDocument) => void
   undo: () => void
   redo: () => void
-  canUndo: boolean
-  canRedo: boolean
-  saving: SaveState
-  /** Settles a conflict with this document, on top of the other one's revision. */
-  settle: (document: JobDocument | undefined, theirs: JobView) => void
+  saving: Saved['state']
+  /** Settles questions: those in `mine` get my value, the rest stays as theirs. */
+  decide: (settled: Question[], mine: Question[]) => void
   /** The undo step of the latest edit; changes whenever another one begins. */
   step: string
 }
 
+// A job that is left before all of it is saved goes on being saved; whoever comes back to it meets the same queue.
+const left = new Map<string, Saver>()
+const opening = new Map<string, Promise<Saver>>()
+
+function begin(id: string): Promise<Saver> {
+  const known = left.get(id)
+  if (known && !known.idle) return Promise.resolve(known)
+  const begun = opening.get(id) ?? load(id).finally(() => opening.delete(id))
+  opening.set(id, begun)
+  return begun
+}
+
+async function load(id: string): Promise<Saver> {
+  const job = await answer(api.GET('/api/jobs/{id}', { params: { path: { id } } }))
+  const { lines, forget } = await leftBehind(id)
+  const saver = new Saver(id, job, wire)
+  await saver.takeUp(lines)
+  if (!saver.endangered) forget()
+  return saver
+}
+
 /** A job opened for editing: optimistic, saved by itself, with undo across reloads. */
 export function useJob(id: string): { job?: OpenJob; failed?: string } {
-  const [document, setDocument] = useState<JobDocument>()
-  const [can, setCan] = useState({ undo: false, redo: false })
-  const [saving, setSaving] = useState<SaveState>({ is: 'saved' })
+  const [saved, setSaved] = useState<Saved>()
   const [failed, setFailed] = useState<string>()
   const [step, setStep] = useState('')
   const saver = useRef<Saver>(null)
-  const latest = useRef<JobDocument>(null)
-
-  const show = useCallback((shown: JobDocument) => {
-    latest.current = shown
-    setDocument(shown)
-  }, [])
 
   useEffect(() => {
     const page = { left: false }
-    void (async () => {
-      try {
-        const job = await answer(api.GET('/api/jobs/{id}', { params: { path: { id } } }))
-        if (page.left) return
-        const mine = new Saver(id, job.revision, {
-          saved: (saved) => setCan({ undo: saved.canUndo, redo: saved.canRedo }),
-          state: setSaving,
-        }, wire)
-        saver.current = mine
-        setCan({ undo: job.canUndo, redo: job.canRedo })
-        show(mine.resume() ?? job.document)
-      } catch (error) {
-        if (!page.left) setFailed(error instanceof Refused ? error.message : 'The server does not answer.')
-      }
-    })()
+    const leaving = (event: BeforeUnloadEvent) => {
+      if (saver.current?.endangered) event.preventDefault()
+    }
+    window.addEventListener('beforeunload', leaving)
+    void begin(id).then((mine) => {
+      if (page.left) return
+      saver.current = mine
+      mine.watch(setSaved)
+    }, (error: unknown) => {
+      if (!page.left) setFailed(error instanceof Refused ? error.message : 'The server does not answer.')
+    })
     return () => {
       page.left = true
+      window.removeEventListener('beforeunload', leaving)
+      saver.current?.watch(() => undefined)
       saver.current?.flush()
+      if (saver.current) left.set(id, saver.current)
       saver.current = null
     }
-  }, [id, show])
+  }, [id])
 
   const edit = useCallback((editStep: string, change: (document: JobDocument) => JobDocument) => {
-    if (!latest.current || !saver.current) return
-    const changed = change(latest.current)
-    if (changed === latest.current) return
-    show(changed)
+    if (!saver.current) return
+    const changed = change(saver.current.document)
+    if (changed === saver.current.document) return
     setStep(editStep || newId())
-    setCan((now) => ({ ...now, undo: true, redo: false }))
-    saver.current.change(changed, editStep)
-  }, [show])
-
-  const move = useCallback(async (way: 'undo' | 'redo') => {
-    const mine = saver.current
-    if (!mine) return
-    mine.flush()
-    for (let turns = 0; !mine.idle && turns < 60; turns++) await new Promise((done) => setTimeout(done, 50))
-    if (!mine.idle) return
-    try {
-      const job = await answer(api.POST(`/api/jobs/{id}/${way}`, { params: { path: { id } }, body: { base: mine.at, changeId: newId() } }))
-      mine.goOnFrom(job.revision)
-      setStep(newId())
-      setCan({ undo: job.canUndo, redo: job.canRedo })
-      show(job.document)
-    } catch (error) {
-      if (error instanceof Refused && error.current) setSaving({ is: 'conflict', theirs: error.current })
-      else setSaving({ is: 'waiting', why: 'The server does not answer. Nothing was changed.' })
-    }
-  }, [id, show])
-
-  const settle = useCallback((settled: JobDocument | undefined, theirs: JobView) => {
-    show(settled ?? theirs.document)
-    setCan({ undo: theirs.canUndo, redo: theirs.canRedo })
-    saver.current?.goOnFrom(theirs.revision, settled)
-  }, [show])
+    saver.current.edit(changed, editStep)
+  }, [])
+  const move = useCallback((way: 'undo' | 'redo') => {
+    setStep(newId())
+    saver.current?.[way]()
+  }, [])
+  const decide = useCallback((settled: Question[], mine: Question[]) => saver.current?.decide(settled, mine), [])
 
   if (failed !== undefined) return { failed }
-  if (!document) return {}
-  return {
-    job: {
-      document, edit, saving, settle, step,
-      undo: () => void move('undo'),
-      redo: () => void move('redo'),
-      canUndo: can.undo,
-      canRedo: can.redo,
-    },
-  }
+  if (!saved) return {}
+  const { state, ...rest } = saved
+  return { job: { ...rest, saving: state, edit, decide, step, undo: () => move('undo'), redo: () => move('redo') } }
 }

@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
-import { useDeferredValue, useState } from 'react'
-import { answer, api, type JobDocument, type Plan } from '../api/client'
+import { useDeferredValue, useEffect, useState } from 'react'
+import { answer, api, newId, type JobDocument, type Plan } from '../api/client'
 
 export interface JobPlan {
   /** Drafts of the document as it is; lays of it too once they are there. */
@@ -9,6 +9,29 @@ export interface JobPlan {
   stale: boolean
   /** Whether the drafts shown are of the document as it is. */
   drafted: boolean
+  /** How many lays are worked on before this one; 0 while it is worked on or there is none. */
+  waiting: number
+}
+
+// Somebody who waits longer than this is told why.
+const soon = 1500
+
+/** The place in line of a call that is on its way, asked again and again. */
+function usePlaceInLine(call: string, isAway: boolean): number {
+  const [late, setLate] = useState('')
+  useEffect(() => {
+    if (!isAway) return
+    const timer = setTimeout(() => setLate(call), soon)
+    return () => clearTimeout(timer)
+  }, [call, isAway])
+  const place = useQuery({
+    queryKey: ['waiting', call],
+    queryFn: () => answer(api.GET('/api/waiting/{call}', { params: { path: { call } } })),
+    enabled: isAway && late === call,
+    refetchInterval: soon,
+    gcTime: 0,
+  })
+  return isAway && late === call ? (place.data?.place ?? 0) : 0
 }
 
 /**
@@ -20,8 +43,10 @@ export function usePlan(document: JobDocument, step: string): JobPlan {
   const [mark, setMark] = useState<{ step: string; before: number | undefined; bought: number | undefined }>({ step, before: undefined, bought: undefined })
   if (mark.step !== step) setMark({ step, before: mark.bought, bought: mark.bought })
 
+  const [call] = useState(newId)
   const fetchPlan = (lay: 'none' | 'instant', signal: AbortSignal) =>
     answer(api.POST('/api/plan', {
+      headers: lay === 'instant' ? { 'X-Call': call } : {},
       params: { query: mark.before === undefined || lay === 'none' ? { lay } : { lay, before: mark.before } },
       body: wanted,
       signal,
@@ -34,10 +59,11 @@ export function usePlan(document: JobDocument, step: string): JobPlan {
     enabled: !drafts.isPlaceholderData && drafts.isSuccess,
     gcTime: 10_000,
   })
+  const waiting = usePlaceInLine(call, lays.isFetching)
   const settled = lays.data && !lays.isPlaceholderData
   const bought = settled ? lays.data.totals?.bought.ticks : mark.bought
   if (bought !== mark.bought) setMark({ ...mark, bought })
 
   const plan = settled ? lays.data : drafts.data && { ...drafts.data, cloths: lays.data?.cloths ?? drafts.data.cloths, totals: lays.data?.totals ?? null }
-  return { plan, stale: !settled && lays.data !== undefined, drafted: wanted === document && drafts.isSuccess && !drafts.isPlaceholderData }
+  return { plan, stale: !settled && lays.data !== undefined, drafted: wanted === document && drafts.isSuccess && !drafts.isPlaceholderData, waiting }
 }

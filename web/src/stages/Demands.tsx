@@ -1,5 +1,5 @@
 import { Button, Segmented } from 'antd'
-import type { Cloth, Entry, Flaw } from '../api/client'
+import { newId, type Cloth, type Entry, type Flaw } from '../api/client'
 import { useScene } from '../job/context'
 import { ClothEntry, type ClothGroup } from './ClothEntry'
 
@@ -53,7 +53,7 @@ export function Demands({ cloth, planned, edit }: ClothGroup) {
         </div>
       )}
       {cloth.flaws.map((flaw, at) => (
-        <fieldset key={at} className="cloth-fields">
+        <fieldset key={flaw.id || at} className="cloth-fields">
           <legend>Flaw {at + 1}</legend>
           {(['fromEnd', 'fromSelvedge', 'along', 'across'] as const).map((key) => (
             <ClothEntry key={key} cloth={cloth} planned={planned} name={`flaws.${at}.${key}`} label={places[key]} entry={flaw[key]} write={(entry, step) => change(at, { ...flaw, [key]: entry }, step)} />
@@ -61,7 +61,7 @@ export function Demands({ cloth, planned, edit }: ClothGroup) {
           <Button onClick={() => edit({ flaws: cloth.flaws.filter((_, n) => n !== at) })}>Take flaw {at + 1} away</Button>
         </fieldset>
       ))}
-      <Button onClick={() => edit({ flaws: [...cloth.flaws, { fromEnd: typed(''), fromSelvedge: typed(''), along: typed('2'), across: typed('2') }] })}>Mark a flaw</Button>
+      <Button onClick={() => edit({ flaws: [...cloth.flaws, { id: newId(), fromEnd: typed(''), fromSelvedge: typed(''), along: typed('2'), across: typed('2') }] })}>Mark a flaw</Button>
     </details>
   )
 }

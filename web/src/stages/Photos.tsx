@@ -30,8 +30,9 @@ export function Photos() {
         headers: { 'Content-Type': file.type },
       }))
   })
-  const change = (photo: Photo, caption: string, away: boolean) => send(async () => {
-    await answer(api.PUT('/api/photos/{photo}', { params: { path: { photo: photo.id } }, body: { caption, away } }))
+  // Only what was changed is sent: the rest may be otherwise by now.
+  const change = (photo: Photo, change: { caption: string } | { away: boolean }) => send(async () => {
+    await answer(api.PUT('/api/photos/{photo}', { params: { path: { photo: photo.id } }, body: { caption: null, away: null, ...change } }))
   })
   return (
     <section className="photos" aria-label="Photos">
@@ -48,10 +49,10 @@ export function Photos() {
             {photo.away ? <p>Taken away{photo.caption && `: ${photo.caption}`}</p> : (
               <>
                 <a href={`/api/photos/${photo.id}`} target="_blank" rel="noreferrer"><img src={`/api/photos/${photo.id}`} alt={photo.caption || 'Photo without a caption'} /></a>
-                <Input aria-label="What it shows" placeholder="What it shows" defaultValue={photo.caption} maxLength={300} onBlur={(event) => { if (event.currentTarget.value !== photo.caption) void change(photo, event.currentTarget.value, false) }} />
+                <Input aria-label="What it shows" placeholder="What it shows" key={photo.caption} defaultValue={photo.caption} maxLength={300} onBlur={(event) => { if (event.currentTarget.value !== photo.caption) void change(photo, { caption: event.currentTarget.value }) }} />
               </>
             )}
-            <Button onClick={() => void change(photo, photo.caption, !photo.away)}>{photo.away ? 'Put back' : 'Take away'}</Button>
+            <Button onClick={() => void change(photo, { away: !photo.away })}>{photo.away ? 'Put back' : 'Take away'}</Button>
           </li>
         ))}
       </ul>

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { Button, Input } from 'antd'
 import { useState } from 'react'
-import { answer, api, type Cloth, type Remnant } from '../api/client'
+import { newId, answer, api, type Cloth, type Remnant } from '../api/client'
 import { useScene } from '../job/context'
 import { ClothEntry, type ClothGroup } from './ClothEntry'
 
@@ -13,7 +13,7 @@ export function Stock({ cloth, planned, edit }: ClothGroup) {
     <details className="demands" open={cloth.stock.length > 0 || undefined}>
       <summary>Remnants and part rolls that are there</summary>
       {cloth.stock.map((remnant, at) => (
-        <fieldset key={at} className="cloth-fields">
+        <fieldset key={remnant.id || at} className="cloth-fields">
           <legend>{remnant.name || `Remnant ${at + 1}`}</legend>
           <label>Called<Input value={remnant.name} maxLength={80} onChange={(event) => change(at, { ...remnant, name: event.currentTarget.value })} /></label>
           <ClothEntry cloth={cloth} planned={planned} name={`stock.${at}.length`} label="Length" entry={remnant.length} write={(length, step) => change(at, { ...remnant, length }, step)} />
@@ -21,8 +21,8 @@ export function Stock({ cloth, planned, edit }: ClothGroup) {
           <Button onClick={() => edit({ stock: cloth.stock.filter((_, n) => n !== at) })}>Take it away</Button>
         </fieldset>
       ))}
-      <Offers cloth={cloth} take={(remnant) => edit({ stock: [...cloth.stock, remnant] })} />
-      <Button onClick={() => edit({ stock: [...cloth.stock, { name: '', length: { typed: '', unit: job.document.unit }, width: null }] })}>Add a remnant</Button>
+      <Offers cloth={cloth} take={(remnant) => edit({ stock: [...cloth.stock, { ...remnant, id: newId() }] })} />
+      <Button onClick={() => edit({ stock: [...cloth.stock, { id: newId(), name: '', length: { typed: '', unit: job.document.unit }, width: null }] })}>Add a remnant</Button>
     </details>
   )
 }

@@ -5,17 +5,16 @@ import { place } from './measureLines'
 import { withFraction } from './Pad'
 import { stages, stageState } from './stages'
 
-const problem = (field: string): Problem => ({ field, given: 'abc', position: 0, reason: 'no number', example: '4' })
-const draft = (...fields: string[]): Draft => ({ fields: {}, problems: fields.map(problem), sketch: null, pattern: null })
+const problem = (stage: Problem['stage']): Problem => ({ field: 'f', given: 'abc', position: 0, reason: 'no number', example: '4', stage })
+const draft = (...at: Problem['stage'][]): Draft => ({ fields: {}, problems: at.map(problem), sketch: null, pattern: null })
 const scene = (drafts: Draft[], plan: Partial<Plan> = {}) =>
   ({ job: { document: { items: drafts } }, plan: { items: drafts.map((each, n) => ({ id: String(n), number: n + 1, draft: each })), cloths: [], totals: null, problems: [], ...plan } }) as unknown as JobScene
 
 it('puts each problem to the stage that can mend it', () => {
-  const state = (key: 'measure' | 'make-up', ...fields: string[]) => stageState(key, scene([draft(...fields), draft()]))
-  expect(state('measure', 'measures.W', 'measures.L')).toEqual({ is: 'doubt', count: 1 }) // one item in doubt
-  expect(state('measure', 'choices.lap')).toEqual({ is: 'done' })
-  expect(state('make-up', 'choices.lap')).toEqual({ is: 'doubt', count: 1 })
-  expect(state('make-up', 'allowances.panel/front')).toEqual({ is: 'doubt', count: 1 })
+  const state = (key: 'measure' | 'make-up', ...at: Problem['stage'][]) => stageState(key, scene([draft(...at), draft()]))
+  expect(state('measure', 'measure', 'measure')).toEqual({ is: 'doubt', count: 1 }) // one item in doubt
+  expect(state('measure', 'make-up')).toEqual({ is: 'done' })
+  expect(state('make-up', 'make-up')).toEqual({ is: 'doubt', count: 1 })
 })
 
 it('calls every stage of a job without items empty', () => {
@@ -23,10 +22,10 @@ it('calls every stage of a job without items empty', () => {
 })
 
 it('leaves the lay in doubt while a cloth has a problem', () => {
-  const cloth = { problems: [problem('cloths.c.width')], lay: null, buying: null } as unknown as Plan['cloths'][number]
+  const cloth = { problems: [problem('lay')], lay: null, buying: null } as unknown as Plan['cloths'][number]
   expect(stageState('lay', scene([draft()], { cloths: [cloth] }))).toEqual({ is: 'doubt', count: 1 })
   expect(stageState('buy', scene([draft()], { cloths: [cloth] }))).toEqual({ is: 'empty' })
-  const unpriced = { problems: [problem('cloths.c.price')], lay: {}, buying: null } as unknown as Plan['cloths'][number]
+  const unpriced = { problems: [problem('buy')], lay: {}, buying: null } as unknown as Plan['cloths'][number]
   expect(stageState('lay', scene([draft()], { cloths: [unpriced] }))).toEqual({ is: 'done' })
   expect(stageState('buy', scene([draft()], { cloths: [unpriced] }))).toEqual({ is: 'doubt', count: 1 })
 })

@@ -13,25 +13,23 @@ export type StageKey = (typeof stages)[number]['key']
 
 export type StageState = { is: 'empty' } | { is: 'done' } | { is: 'doubt'; count: number }
 
-const startsWith: Record<'measure' | 'make-up', string[]> = { measure: ['measures.', 'quantity'], 'make-up': ['choices.', 'allowances.', 'makeUp'] }
-
-const ofBuying = (problem: Problem) => /\.(step|margin|price)$/.test(problem.field)
-
-/** How far a stage has come: problems of its own fields leave it in doubt. */
+/** How far a stage has come: problems that are mended at it leave it in doubt; the server says which those are. */
 export function stageState(key: StageKey, { job, plan }: JobScene): StageState {
   const { items } = job.document
   if (items.length === 0 || !plan) return { is: 'empty' }
   const drafts = plan.items.map((item) => item.draft)
   const verdict = (count: number, done: boolean): StageState => (count > 0 ? { is: 'doubt', count } : done ? { is: 'done' } : { is: 'empty' })
+  const here = (problems: Problem[]) => problems.some((problem) => problem.stage === key)
+  const count = drafts.filter((draft) => here(draft.problems)).length + plan.cloths.filter((cloth) => here(cloth.problems)).length + plan.problems.filter((problem) => problem.stage === key).length
   switch (key) {
     case 'measure':
     case 'make-up':
-      return verdict(drafts.filter((draft) => draft.problems.some((problem) => startsWith[key].some((start) => problem.field.startsWith(start)))).length, true)
+      return verdict(count, true)
     case 'pieces':
       return verdict(drafts.filter((draft) => draft.pattern && !draft.pattern.seamsHold).length, drafts.some((draft) => draft.pattern))
     case 'lay':
-      return verdict(plan.cloths.filter((cloth) => cloth.problems.some((problem) => !ofBuying(problem))).length, plan.cloths.some((cloth) => cloth.lay))
+      return verdict(count, plan.cloths.some((cloth) => cloth.lay))
     case 'buy':
-      return verdict(plan.problems.length + plan.cloths.filter((cloth) => cloth.problems.some(ofBuying)).length, plan.cloths.some((cloth) => cloth.buying))
+      return verdict(count, plan.cloths.some((cloth) => cloth.buying))
   }
 }

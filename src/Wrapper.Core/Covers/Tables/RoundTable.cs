@@ -110,6 +110,17 @@ public sealed class RoundTableSkirted : RoundTable
     ];
 
     /// <inheritdoc/>
+    public override IEnumerable<Problem> Check(Reading reading)
+    {
+        foreach (var problem in base.Check(reading)) yield return problem;
+        var whole = (reading.Usable() - (2 * reading.Allowance("s"))).Value;
+        if (Widths(new Percentage(reading.Count("fullness"), reading.Measure("d").TimesPi()).Value, whole) > WidthJoins.MostWidths)
+            yield return reading.Refuse("measures.d", $"the skirt would be joined of more than {WidthJoins.MostWidths} widths of this cloth: take wider cloth", "48");
+    }
+
+    private static long Widths(Length full, Length whole) => Math.Max(1, (full.Ticks + whole.Ticks - 1) / Math.Max(1, whole.Ticks));
+
+    /// <inheritdoc/>
     public override Pattern Draft(Reading reading)
     {
         var d = reading.Measure("d");
@@ -118,7 +129,7 @@ public sealed class RoundTableSkirted : RoundTable
         var full = new Percentage(reading.Count("fullness"), round).As("skirt", "skirt, ungathered");
         // As many equal widths as the cloth asks for, never one that would have to be joined to itself.
         var whole = (reading.Usable() - (2 * reading.Allowance("s"))).Value;
-        var widths = Math.Max(1, (int)((full.Value.Ticks + whole.Ticks - 1) / Math.Max(1, whole.Ticks)));
+        var widths = (int)Widths(full.Value, whole);
         var top = Disc("top", "top", 1, d, edge => reading.EdgeAllowance("s", "top", edge)) with { MayBeJoined = true, Grain = Grain.Either };
         var skirt = Usual.Rectangle("skirt", "skirt width", widths, full / widths, reading.Measure("H"), edge => reading.EdgeAllowance(edge == "lower" ? "h" : "s", "skirt", edge), "width", "height");
         var instances = Enumerable.Range(1, widths).ToList();

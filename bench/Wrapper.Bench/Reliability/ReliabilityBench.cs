@@ -1,0 +1,34 @@
+namespace Wrapper.Bench.Reliability;
+
+/// <summary>What docs/reliability.md tells: faults looked for, and what was found. <c>./wrapper bench --reliability [part]</c>.</summary>
+public static class ReliabilityBench
+{
+    public static async Task<int> Run(string[] args)
+    {
+        string Argument(string name, string usual) => Array.IndexOf(args, name) is var at and >= 0 && at + 1 < args.Length ? args[at + 1] : usual;
+        var part = Argument("--reliability", "all");
+        var failed = 0;
+        Console.WriteLine("| what | reached | asked |");
+        Console.WriteLine("|---|---|---|");
+        if (part is "fuzz" or "all") failed += await Fuzzed(int.Parse(Argument("--count", "50000"), System.Globalization.CultureInfo.InvariantCulture), int.Parse(Argument("--seed", "1"), System.Globalization.CultureInfo.InvariantCulture));
+        if (part is "costly" or "all")
+        {
+            using var server = new ServerProcess();
+            failed += await new Costly(server).Run();
+        }
+        return failed;
+    }
+
+    private static async Task<int> Fuzzed(int count, int seed)
+    {
+        using var server = new ServerProcess();
+        var (asked, statuses, failures) = await new Fuzz(server, seed).Run(count);
+        Report($"{asked} fuzzed requests (seed {seed}): server errors", $"{failures.Count}", "0");
+        Report("answers by status", string.Join(", ", statuses.OrderBy(each => each.Key).Select(each => $"{each.Key}: {each.Value}")), "");
+        Report("server memory at its most, after it", $"{server.PeakMegabytes:0} MB, {server.Megabytes:0} MB", "250 MB");
+        foreach (var failure in failures.Take(12)) Console.WriteLine($"{failure.Status} {failure.Method} {failure.Path}\n    {(failure.Body.Length > 3000 ? failure.Body[..3000] : failure.Body)}");
+        return failures.Count == 0 ? 0 : 1;
+    }
+
+    internal static void Report(string what, string reached, string asked) => Console.WriteLine($"| {what} | {reached} | {asked} |");
+}
