@@ -22,13 +22,16 @@ internal static class FrontEnd
                 if (file.Context.Request.Path.StartsWithSegments("/assets")) file.Context.Response.Headers.CacheControl = "public, max-age=31536000, immutable";
             },
         }));
-        app.MapFallback(context =>
+        app.MapGet("/index.html", Page);
+        app.MapFallback(Page);
+
+        Task Page(HttpContext context)
         {
             var nonce = Convert.ToBase64String(RandomNumberGenerator.GetBytes(16));
             context.Response.ContentType = "text/html; charset=utf-8";
             context.Response.Headers.ContentSecurityPolicy =
                 $"default-src 'none'; script-src 'self'; style-src 'self' 'nonce-{nonce}'; style-src-attr 'unsafe-inline'; img-src 'self' data:; font-src 'self'; connect-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors 'none'";
             return context.Response.WriteAsync(page.Replace(Placeholder, nonce, StringComparison.Ordinal));
-        });
+        }
     }
 }

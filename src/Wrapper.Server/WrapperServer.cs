@@ -3,6 +3,7 @@ using System.Reflection;
 using System.Text.Json.Serialization;
 using Microsoft.AspNetCore.ResponseCompression;
 using Serilog;
+using Serilog.Events;
 using Wrapper.Core.Covers;
 using Wrapper.Core.Lay;
 using Wrapper.Server.Api;
@@ -27,7 +28,7 @@ public static class WrapperServer
             kestrel.Limits.MaxRequestBodySize = 4 * 1024 * 1024;
             kestrel.Listen(IPAddress.Loopback, options.Port);
         });
-        builder.Services.AddSerilog(log => log.MinimumLevel.Warning().WriteTo.Console(formatProvider: System.Globalization.CultureInfo.InvariantCulture));
+        builder.Services.AddSerilog(log => log.MinimumLevel.Warning().MinimumLevel.Override("Microsoft.Extensions.Hosting.Internal.Host", LogEventLevel.Fatal).WriteTo.Console(formatProvider: System.Globalization.CultureInfo.InvariantCulture));
         builder.Services.AddHostFiltering(hosts => (hosts.AllowedHosts, hosts.AllowEmptyHosts) = (["localhost", "127.0.0.1", "[::1]"], false));
         builder.Services.AddResponseCompression(compression => compression.MimeTypes = [.. ResponseCompressionDefaults.MimeTypes, "application/problem+json", "image/svg+xml", "font/ttf"]);
         builder.Services.Configure<HostOptions>(host => host.ShutdownTimeout = TimeSpan.FromSeconds(3));

@@ -18,7 +18,7 @@ public sealed class Database
     private Database(string path)
     {
         Path = path;
-        connectionString = new SqliteConnectionStringBuilder { DataSource = path, ForeignKeys = true, DefaultTimeout = 10 }.ToString();
+        connectionString = new SqliteConnectionStringBuilder { DataSource = path, ForeignKeys = true, DefaultTimeout = 5 }.ToString();
     }
 
     /// <summary>Where the file is.</summary>
@@ -108,7 +108,7 @@ public sealed class Database
     /// <exception cref="DatabaseRefusedException">It is damaged, or newer.</exception>
     internal static void Refuse(string path, string connectionString)
     {
-        using var connection = new SqliteConnection(new SqliteConnectionStringBuilder(connectionString) { Mode = SqliteOpenMode.ReadOnly, Pooling = false, DefaultTimeout = 10 }.ToString());
+        using var connection = new SqliteConnection(new SqliteConnectionStringBuilder(connectionString) { Mode = SqliteOpenMode.ReadOnly, Pooling = false, DefaultTimeout = 5 }.ToString());
         connection.Open();
         if (Sql.Scalar(connection, null, "SELECT 1 FROM sqlite_master WHERE name = 'SchemaVersions'") is null) return;
         using var command = Sql.Command(connection, null, "SELECT ScriptName FROM SchemaVersions");

@@ -23,6 +23,9 @@ public sealed class Host : IDisposable
 
     public HttpClient Client { get; }
 
+    /// <summary>Its data folder.</summary>
+    public string Data => data;
+
     /// <summary>Kills the server as by kill -9 and starts it again on the same data.</summary>
     public void KillAndRestart()
     {
@@ -60,7 +63,7 @@ public sealed class Host : IDisposable
         var here = AppContext.BaseDirectory;
         var configuration = new DirectoryInfo(here).Parent!.Name;
         var host = Path.GetFullPath(Path.Combine(here, "../../../../Wrapper.TestHost/bin", configuration, "net10.0/Wrapper.TestHost.dll"));
-        var started = Process.Start(new ProcessStartInfo("dotnet", [host, "--port", $"{Port}", "--data", data, "--demo"]))!;
+        var started = Process.Start(new ProcessStartInfo("dotnet", [host, "--port", $"{Port}", "--data", data, "--web", Web(), "--demo"]))!;
         for (var tries = 0; tries < 200; tries++)
         {
             try
@@ -74,6 +77,15 @@ public sealed class Host : IDisposable
             Thread.Sleep(50);
         }
         throw new InvalidOperationException("the test host does not answer");
+    }
+
+    // A page and a file of a built front end, as far as the server serves them differently.
+    private string Web()
+    {
+        var assets = Directory.CreateDirectory(Path.Combine(data, "web", "assets")).FullName;
+        File.WriteAllText(Path.Combine(data, "web", "index.html"), "<meta name=csp-nonce content=__NONCE__>");
+        File.WriteAllText(Path.Combine(assets, "page-3f2a.js"), new string('/', 5000));
+        return Path.Combine(data, "web");
     }
 
     private static int FreePort()

@@ -6,7 +6,7 @@ using System.Text.Json.Nodes;
 namespace Wrapper.Bench.Reliability;
 
 /// <summary>The most costly bodies that the server takes, one by one, given up half-way, and sixty at once while others list and save.</summary>
-public sealed class Costly(ServerProcess server)
+public sealed class Costly(ServerProcess server, bool watch = false)
 {
     private const int AtOnce = 60;
 
@@ -28,11 +28,12 @@ public sealed class Costly(ServerProcess server)
         {
             // Bodies that are refused or in doubt would cost nothing.
             if (body.Path == "/api/plan" && (await server.Post("/api/plan?lay=none", body.Json))["items"]?.AsArray().Count(item => item!["draft"]!["problems"]!.AsArray().Count > 0) is not 0)
-                Console.WriteLine($"(in doubt: {body.Name})");
+                throw new InvalidOperationException($"{body.Name} is in doubt, so it would cost nothing: {(await server.Post("/api/plan?lay=none", body.Json))["items"]![0]!["draft"]!["problems"]}");
             var (status, took) = await Asked(body.Path, body.Json);
             Told($"{body.Name}, {body.Json.ToJsonString().Length / 1000} kB: answered {status}", took, 10_000);
             var freed = await GivenUp(body, small);
             Told($"{body.Name}: the next one's turn once it is given up", freed, 150);
+            if (watch) Console.WriteLine($"(memory {server.Megabytes:0} MB, at its most {server.PeakMegabytes:0} MB)");
         }
 
         var job = await server.Post("/api/jobs", new JsonObject { ["id"] = "busy", ["changeId"] = "c0", ["name"] = "busy", ["unit"] = "in", ["document"] = small.DeepClone() });
@@ -145,13 +146,13 @@ public sealed class Costly(ServerProcess server)
         var narrow = await Demanding(("width", ServerProcess.Entry("4")), ("selvedge", ServerProcess.Entry("0")));
         async Task<JsonNode> Wide(string makeUp, string seam, string quantity = "500")
         {
-            var measures = new Dictionary<string, string> { ["W"] = "600", ["L"] = "600", ["d"] = "500", ["D"] = "20", ["T"] = "12", ["H"] = "30", ["drop"] = "30" };
+            var measures = new Dictionary<string, string> { ["W"] = "600", ["L"] = "600", ["d"] = "400", ["D"] = "20", ["T"] = "12", ["H"] = "30", ["drop"] = "30" };
             var item = await server.Item("w", makeUp, measures);
             item["allowances"]!["s"] = ServerProcess.Entry(seam);
             item["quantity"] = quantity;
             return item;
         }
-        JsonArray Pins(string item, int count) => new([.. Enumerable.Range(1, count).Select(n => new JsonObject { ["piece"] = $"{item}/top/{n}", ["turns"] = 0, ["x"] = (long)n * 97536, ["y"] = (long)n * 40 * 97536 })]);
+        JsonArray Pins(string item, int count) => new([.. Enumerable.Range(1, count).Select(n => new JsonObject { ["piece"] = $"{item}/panel/{n}", ["turns"] = 0, ["x"] = (long)n * 97536, ["y"] = (long)n * 40 * 97536 })]);
         var onePad = await Pad(1, 300);
         return
         [
@@ -168,7 +169,7 @@ public sealed class Costly(ServerProcess server)
             new("widths compared for forty items", "/api/widths", new JsonObject { ["job"] = ServerProcess.Job(cushions, plain), ["cloth"] = "c1" }),
             new("enough for forty items", "/api/enough", new JsonObject { ["job"] = ServerProcess.Job(cushions, plain), ["cloth"] = "c1", ["have"] = ServerProcess.Entry("20 yd") }),
             new("schools compared on sixty points", "/api/compare", new JsonObject { ["job"] = ServerProcess.Job([onePad], plain), ["item"] = "i1" }),
-            new("a piece moved among hundreds", "/api/moves", new JsonObject { ["job"] = ServerProcess.Job(await Many(30, n => Pad(n, 10)), plain), ["cloth"] = "c1", ["piece"] = "i1/top/1", ["turns"] = 0, ["along"] = 100, ["across"] = 100 }),
+            new("a piece moved among hundreds", "/api/moves", new JsonObject { ["job"] = ServerProcess.Job(await Many(30, n => Pad(n, 10)), plain), ["cloth"] = "c1", ["piece"] = "i1/panel/1", ["turns"] = 0, ["along"] = 100, ["across"] = 100 }),
         ];
     }
 }

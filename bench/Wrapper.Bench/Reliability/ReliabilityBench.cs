@@ -14,8 +14,23 @@ public static class ReliabilityBench
         if (part is "costly" or "all")
         {
             using var server = new ServerProcess();
-            failed += await new Costly(server).Run();
+            failed += await new Costly(server, args.Contains("--memory")).Run();
         }
+        if (part is "kills" or "all")
+        {
+            using var server = new ServerProcess();
+            var (saves, lost, twice) = await new Kills(server).Run(kills: int.Parse(Argument("--kills", "130"), System.Globalization.CultureInfo.InvariantCulture));
+            Report($"kill -9 under six writers: of {saves} saves acknowledged, jobs that lost one, or have one twice", $"{lost}, {twice}", "0, 0");
+            failed += lost + twice;
+        }
+        if (part is "saves" or "all")
+            foreach (var (id, aStep, how) in new[] { ("h", 4, "four saves a step"), ("s", 1, "each save a step of its own") })
+            {
+                using var server = new ServerProcess();
+                var (kilobytes, each) = await new Saves(server).Run(id, aStep);
+                Report($"an hour of editing ten items, 3600 saves, {how}: the data grew by, log included", $"{kilobytes:0} kB ({each:0} bytes a save)", "2000 kB");
+                failed += kilobytes > 2000 ? 1 : 0;
+            }
         return failed;
     }
 

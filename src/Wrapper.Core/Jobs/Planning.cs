@@ -84,13 +84,13 @@ public static class Planning
 
     /// <summary>
     /// The id of the cloth that pieces of <paramref name="role"/> are cut from: the role's own, else the item's, else the first of the job. Null for
-    /// fillings without one: they are bought by their size.
+    /// fillings without one, which are bought by their size, and where the job has no cloth.
     /// </summary>
     public static string? ClothOf(Item item, ClothRole role, JobDocument job) =>
         item.OtherCloths.GetValueOrDefault(role) is { } own ? own
             : role.IsFilling() ? null
             : role == ClothRole.Lining ? ClothOf(item, ClothRole.SecondFace, job)
-            : item.Cloth ?? job.Cloths[0].Id;
+            : item.Cloth ?? (job.Cloths.Count > 0 ? job.Cloths[0].Id : null);
 
     // A cloth that is lost or cannot be read has a problem of its own; pieces are drafted to usual cloth meanwhile.
     private static Working Usable(Item item, ClothRole role, JobDocument job)

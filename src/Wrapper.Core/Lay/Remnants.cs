@@ -39,13 +39,14 @@ public static class Remnants
     {
         long[] xs = [.. taken.SelectMany(cell => new[] { cell.Left, cell.Right }).Where(x => x > all.Left && x < all.Right).Append(all.Left).Append(all.Right).Distinct().Order()];
         long[] ys = [.. taken.SelectMany(cell => new[] { cell.Bottom, cell.Top }).Where(y => y > all.Bottom && y < all.Top).Append(all.Bottom).Append(all.Top).Distinct().Order()];
-        var covered = new bool[ys.Length - 1, xs.Length - 1];
+        // A bit for each: long cloth full of curves has millions.
+        var covered = new ulong[ys.Length - 1, (xs.Length + 62) / 64];
         void Cover(Cell cell)
         {
             superseded.ThrowIfCancellationRequested();
             var (left, right) = (At(xs, Math.Max(cell.Left, all.Left)), At(xs, Math.Min(cell.Right, all.Right)));
             for (var row = At(ys, Math.Max(cell.Bottom, all.Bottom)); row < At(ys, Math.Min(cell.Top, all.Top)); row++)
-                for (var column = left; column < right; column++) covered[row, column] = true;
+                for (var column = left; column < right; column++) covered[row, column >> 6] |= 1ul << column;
         }
         foreach (var cell in taken) Cover(cell);
         for (var n = 0; n < Most && Largest(xs, ys, covered, superseded) is { } cell; n++)
@@ -56,7 +57,7 @@ public static class Remnants
     }
 
     // Under each row the free height of every column, then the largest rectangle under that skyline.
-    private static Cell? Largest(long[] xs, long[] ys, bool[,] covered, CancellationToken superseded)
+    private static Cell? Largest(long[] xs, long[] ys, ulong[,] covered, CancellationToken superseded)
     {
         Cell? best = null;
         // Where the free cloth under a row's upper edge begins, for each column.
@@ -66,7 +67,7 @@ public static class Remnants
         {
             superseded.ThrowIfCancellationRequested();
             for (var column = 0; column < floor.Length; column++)
-                if (covered[row, column]) floor[column] = ys[row + 1];
+                if ((covered[row, column >> 6] >> column & 1) != 0) floor[column] = ys[row + 1];
             var open = new Stack<(int From, long Floor)>();
             for (var column = 0; column <= floor.Length; column++)
             {

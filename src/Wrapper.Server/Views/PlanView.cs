@@ -11,7 +11,11 @@ public sealed record PlanView(IReadOnlyList<ItemView> Items, IReadOnlyList<Cloth
 {
     /// <summary>The view of <paramref name="plan"/>; differences are told against <paramref name="before"/>, the cloth bought before, in counts.</summary>
     public static PlanView Of(Plan plan, JobDocument job, Drafting drafting, long? before, bool wrongSideUp = false, CancellationToken superseded = default) => new(
-        [.. plan.Items.Select(item => new ItemView(item.Item.Id, item.Number, DraftView.Of(item, drafting, job.Unit)))],
+        [.. plan.Items.Select(item =>
+        {
+            superseded.ThrowIfCancellationRequested();
+            return new ItemView(item.Item.Id, item.Number, DraftView.Of(item, drafting, job.Unit));
+        })],
         [.. plan.Cloths.Select(cloth => ClothView.Of(cloth, job, wrongSideUp, superseded))],
         TotalsView.Of(plan, job, before),
         plan.Problems);

@@ -1,0 +1,108 @@
+using System.Diagnostics;
+using System.Net;
+using System.Net.Sockets;
+using System.Runtime.InteropServices;
+using Microsoft.Data.Sqlite;
+using Wrapper.Store;
+
+namespace Wrapper.Server.Tests;
+
+/// <summary>The program as it is started by hand: what cannot be is said in one line with what to do, and the command line alone says where it listens.</summary>
+public sealed class StartTests : IDisposable
+{
+    private readonly string folder = Directory.CreateTempSubdirectory("wrapper-start-").FullName;
+
+    public void Dispose()
+    {
+        SqliteConnection.ClearAllPools();
+        Directory.Delete(folder, recursive: true);
+    }
+
+    private static Process Begin(IEnumerable<string> arguments, params (string Name, string Value)[] environment)
+    {
+        var here = AppContext.BaseDirectory;
+        var program = Path.GetFullPath(Path.Combine(here, "../../../../../src/Wrapper.Server/bin", new DirectoryInfo(here).Parent!.Name, "net10.0/Wrapper.Server.dll"));
+        var start = new ProcessStartInfo("dotnet", [program, .. arguments]) { RedirectStandardError = true, RedirectStandardOutput = true };
+        foreach (var (name, value) in environment) start.Environment[name] = value;
+        return Process.Start(start)!;
+    }
+
+    private static string Refused(params string[] arguments)
+    {
+        using var process = Begin(arguments);
+        var said = process.StandardError.ReadToEndAsync();
+        var beside = process.StandardOutput.ReadToEndAsync();
+        Assert.True(process.WaitForExit(30_000), "it goes on instead of refusing");
+        Assert.Equal(1, process.ExitCode);
+        var line = said.GetAwaiter().GetResult().TrimEnd();
+        Assert.DoesNotContain('\n', line);
+        Assert.DoesNotContain("   at ", line + beside.GetAwaiter().GetResult(), StringComparison.Ordinal);
+        return line;
+    }
+
+    [Theory]
+    [InlineData("--prot 5199", "--prot")]
+    [InlineData("--port", "--port")]
+    [InlineData("--port high", "high")]
+    [InlineData("--port 70000", "0 to 65535")]
+    [InlineData("--data", "--data")]
+    [InlineData("--data /nowhere/at/all", "there is no folder /nowhere/at")]
+    [InlineData("restore", "restore")]
+    [InlineData("restore none.db --data {0}", "There is no file none.db")]
+    public void What_cannot_be_asked_is_told_in_a_line(string arguments, string told) =>
+        Assert.Contains(told, Refused([.. arguments.Split(' ').Select(each => each.Replace("{0}", folder, StringComparison.Ordinal))]), StringComparison.Ordinal);
+
+    [Fact]
+    public void A_taken_port_a_folder_in_use_and_damage_are_told_each_in_a_line()
+    {
+        using var listener = new TcpListener(IPAddress.Loopback, 0);
+        listener.Start();
+        var port = ((IPEndPoint)listener.LocalEndpoint).Port;
+        Assert.Contains("port is taken", Refused("--port", $"{port}", "--data", folder), StringComparison.Ordinal);
+        using (DataLock.Take(folder)) Assert.Contains("Another Wrapper works on", Refused("--port", "0", "--data", folder), StringComparison.Ordinal);
+        File.WriteAllText(Path.Combine(folder, "wrapper.db"), new string('7', 9000));
+        foreach (var end in (string[])["-wal", "-shm"]) File.Delete(Path.Combine(folder, "wrapper.db" + end));
+        Assert.Contains("restore FILE", Refused("--port", "0", "--data", folder), StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public async Task The_environment_moves_nothing_and_stopping_takes_a_moment()
+    {
+        var (own, other, third) = (FreePort(), FreePort(), FreePort());
+        using var process = Begin(["--port", $"{own}", "--data", folder],
+            ("ASPNETCORE_URLS", $"http://127.0.0.1:{other}"), ("ASPNETCORE_HTTP_PORTS", $"{other}"), ("URLS", $"http://127.0.0.1:{other}"), ("Kestrel__Endpoints__More__Url", $"http://127.0.0.1:{third}"), ("AllowedHosts", "*"));
+        using var client = new HttpClient();
+        for (var tries = 0; tries < 200 && !await Answers(own); tries++) await Task.Delay(50);
+        Assert.Equal((true, false, false), (await Answers(own), await Answers(other), await Answers(third)));
+        using var foreign = new HttpRequestMessage(HttpMethod.Get, $"http://127.0.0.1:{own}/api/health") { Headers = { Host = "elsewhere.example" } };
+        using (var answer = await client.SendAsync(foreign)) Assert.Equal(HttpStatusCode.BadRequest, answer.StatusCode);
+        var clock = Stopwatch.StartNew();
+        Assert.Equal(0, Kill(process.Id, 15));
+        await process.WaitForExitAsync();
+        Assert.InRange(clock.Elapsed.TotalSeconds, 0, 8);
+
+        async Task<bool> Answers(int port)
+        {
+            try
+            {
+                using var answer = await client.GetAsync(new Uri($"http://127.0.0.1:{port}/api/health"));
+                return answer.IsSuccessStatusCode;
+            }
+            catch (HttpRequestException)
+            {
+                return false;
+            }
+        }
+    }
+
+    private static int FreePort()
+    {
+        using var listener = new TcpListener(IPAddress.Loopback, 0);
+        listener.Start();
+        return ((IPEndPoint)listener.LocalEndpoint).Port;
+    }
+
+    [DllImport("libc", EntryPoint = "kill")]
+    [DefaultDllImportSearchPaths(DllImportSearchPath.SafeDirectories)]
+    private static extern int Kill(int process, int signal);
+}
