@@ -27,6 +27,7 @@ internal sealed class Faults(IServiceProvider services) : IExceptionHandler
         SqliteException { SqliteErrorCode: 13 } full => (StatusCodes.Status507InsufficientStorage, Told(full)),
         SqliteException store => (StatusCodes.Status503ServiceUnavailable, Told(store)),
         TooLongException tooLong => (StatusCodes.Status422UnprocessableEntity, tooLong.Message),
+        OverflowException => (StatusCodes.Status422UnprocessableEntity, "the sizes of this job together are larger than can be reckoned: lower the quantities, or make several jobs of it"),
         TooManyException => (StatusCodes.Status503ServiceUnavailable, fault.Message),
         OperationCanceledException when context.RequestAborted.IsCancellationRequested => (ClientWentAway, ""),
         OperationCanceledException => (StatusCodes.Status503ServiceUnavailable, "the server is stopping"),

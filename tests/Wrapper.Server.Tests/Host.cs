@@ -9,11 +9,16 @@ namespace Wrapper.Server.Tests;
 /// <summary>The test host as a process of its own, on a free port, with a data folder of its own; killed when done.</summary>
 public sealed class Host : IDisposable
 {
-    private readonly string data = Directory.CreateTempSubdirectory("wrapper-server-").FullName;
+    private readonly string data;
     private Process process;
 
-    public Host()
+    public Host() : this(Directory.CreateTempSubdirectory("wrapper-server-").FullName)
     {
+    }
+
+    private Host(string data)
+    {
+        this.data = data;
         Port = FreePort();
         Client = new HttpClient { BaseAddress = new Uri($"http://127.0.0.1:{Port}") };
         process = Start();
@@ -26,11 +31,15 @@ public sealed class Host : IDisposable
     /// <summary>Its data folder.</summary>
     public string Data => data;
 
-    /// <summary>Kills the server as by kill -9 and starts it again on the same data.</summary>
-    public void KillAndRestart()
+    /// <summary>A host whose data lies in this folder, which it removes.</summary>
+    public static Host On(string data) => new(data);
+
+    /// <summary>Kills the server as by kill -9 and starts it again on the same data, after something was done to that.</summary>
+    public void KillAndRestart(Action? between = null)
     {
         process.Kill();
         process.WaitForExit();
+        between?.Invoke();
         process = Start();
     }
 

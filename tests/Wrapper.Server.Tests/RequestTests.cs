@@ -213,4 +213,47 @@ public sealed class RequestTests(Host host) : IClassFixture<Host>
         Assert.Equal(HttpStatusCode.OK, (await host.Send(HttpMethod.Get, "/api/jobs")).Status);
         Assert.Equal(HttpStatusCode.OK, (await host.Post("/api/remnants", new JsonObject { ["job"] = job.DeepClone(), ["cloth"] = "c1" })).Status);
     }
+
+    // Nine at once on a few threads: the last one waits, knows its place, moves up, and everything else is answered meanwhile.
+    [Fact]
+    public async Task Costly_calls_wait_in_line_and_know_their_place()
+    {
+        var job = await Job(each =>
+        {
+            for (var n = 2; n < 14; n++)
+            {
+                var more = each["items"]![0]!.DeepClone();
+                (more["id"], more["measures"]!["W"], more["measures"]!["r"]) = ($"i{n}", Entry($"{20 + n}"), Entry("2"));
+                each["items"]!.AsArray().Add(more);
+            }
+        });
+        using var enough = new CancellationTokenSource();
+        var calls = Enumerable.Range(0, 9).Select(async n =>
+        {
+            // Another size each, so that none finds the lay of another.
+            var own = job.DeepClone();
+            own["items"]![0]!["measures"]!["W"] = Entry($"{30 + n}");
+            using var request = new HttpRequestMessage(HttpMethod.Post, "/api/savings") { Content = System.Net.Http.Json.JsonContent.Create(own), Headers = { { "X-Call", $"call{n}" } } };
+            try
+            {
+                using var answer = await host.Client.SendAsync(request, enough.Token);
+                return (int)answer.StatusCode;
+            }
+            catch (OperationCanceledException)
+            {
+                return 0;
+            }
+        }).ToList();
+        var places = new List<int>();
+        for (var tries = 0; tries < 400 && !calls.All(call => call.IsCompleted); tries++)
+        {
+            places.Add(Enumerable.Range(0, 9).Max(n => (int)host.Send(HttpMethod.Get, $"/api/waiting/call{n}").GetAwaiter().GetResult().Body["place"]!));
+            if (places[^1] > 0 && places[^1] < places.Max()) break;
+            await Task.Delay(10);
+        }
+        Assert.True(places.Max() > 0, "nothing ever waited");
+        await enough.CancelAsync();
+        Assert.All(await Task.WhenAll(calls), status => Assert.Contains(status, (int[])[0, 200]));
+        Assert.Equal(0, (int)(await host.Send(HttpMethod.Get, "/api/waiting/call8")).Body["place"]!);
+    }
 }

@@ -1,7 +1,9 @@
 using System.Diagnostics;
 using System.Net;
+using System.Net.Http.Json;
 using System.Net.Sockets;
 using System.Runtime.InteropServices;
+using System.Text.Json.Nodes;
 using Microsoft.Data.Sqlite;
 using Wrapper.Store;
 
@@ -93,6 +95,69 @@ public sealed class StartTests : IDisposable
                 return false;
             }
         }
+    }
+
+    // As the README says it: with the server running, and after it was killed.
+    [Fact]
+    public async Task A_backup_is_restored_while_the_server_runs_and_after_it_was_killed()
+    {
+        var port = FreePort();
+        var address = new Uri($"http://127.0.0.1:{port}");
+        using var client = new HttpClient { BaseAddress = address };
+        async Task Create(string id)
+        {
+            using var answer = await client.PostAsJsonAsync("/api/jobs", new { id, changeId = "c", name = id, unit = "in", document = (object?)null });
+            answer.EnsureSuccessStatusCode();
+        }
+        async Task<string> Jobs() => string.Join(' ', JsonNode.Parse(await client.GetStringAsync("/api/jobs"))!.AsArray().Select(job => (string)job!["id"]!).Order());
+        async Task<Process> Serve()
+        {
+            var process = Begin(["--port", $"{port}", "--data", folder]);
+            for (var tries = 0; tries < 200; tries++)
+            {
+                try
+                {
+                    (await client.GetAsync("/api/health")).Dispose();
+                    break;
+                }
+                catch (HttpRequestException)
+                {
+                    await Task.Delay(50);
+                }
+            }
+            return process;
+        }
+        async Task<string> Restore(string file)
+        {
+            using var process = Begin(["restore", file, "--data", folder]);
+            var said = await process.StandardOutput.ReadToEndAsync();
+            await process.WaitForExitAsync();
+            Assert.Equal(0, process.ExitCode);
+            return said;
+        }
+
+        string backup;
+        using (var running = await Serve())
+        {
+            await Create("before");
+            using var made = await client.PostAsync("/api/backups", null);
+            backup = (string)JsonNode.Parse(await made.Content.ReadAsStringAsync())!["file"]!;
+            await Create("after");
+            Assert.Equal("after before", await Jobs());
+            Assert.Contains("server that runs", await Restore(backup), StringComparison.Ordinal);
+            Assert.Equal("before", await Jobs());
+            await Create("again");
+            running.Kill();
+            await running.WaitForExitAsync();
+        }
+        Assert.Contains("Set aside", await Restore(backup), StringComparison.Ordinal);
+        using (var later = await Serve())
+        {
+            Assert.Equal("before", await Jobs());
+            later.Kill();
+            await later.WaitForExitAsync();
+        }
+        Assert.Equal(2, Directory.EnumerateDirectories(Path.Combine(folder, "set-aside")).Count());
     }
 
     private static int FreePort()

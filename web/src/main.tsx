@@ -2,12 +2,13 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { createBrowserRouter, RouterProvider } from 'react-router'
+import { Refused } from './api/client'
 import { Home } from './home/Home'
 import { JobPage } from './job/JobPage'
 import { Look } from './Look'
 import './styles.css'
 
-const queries = new QueryClient({ defaultOptions: { queries: { retry: 2, refetchOnWindowFocus: false, staleTime: 5_000 } } })
+const queries = new QueryClient({ defaultOptions: { queries: { retry: (failures, error) => failures < 2 && !(error instanceof Refused && error.status < 500), refetchOnWindowFocus: false, staleTime: 5_000 } } })
 
 const router = createBrowserRouter([
   { path: '/', element: <Home /> },

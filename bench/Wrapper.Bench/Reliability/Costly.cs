@@ -61,6 +61,10 @@ public sealed class Costly(ServerProcess server, bool watch = false)
         await Task.WhenAll(costly.Select(each => each.ContinueWith(_ => { }, TaskScheduler.Default)));
         Told("the next one's turn once all are given up", await Timed(() => server.Post("/api/plan", small)), 300);
         Told("server memory at its most, after all this", server.PeakMegabytes, 250, "MB");
+        var last = Enumerable.Range(0, 8).Select(n => Asked(bodies[n].Path, bodies[n].Json)).ToList();
+        await Task.Delay(700);
+        Told("stopped while it works on eight of them", server.StopGently(), 2000);
+        await Task.WhenAll(last.Select(each => each.ContinueWith(_ => { }, TaskScheduler.Default)));
         return broken;
     }
 

@@ -31,6 +31,13 @@ public static class ReliabilityBench
                 Report($"an hour of editing ten items, 3600 saves, {how}: the data grew by, log included", $"{kilobytes:0} kB ({each:0} bytes a save)", "2000 kB");
                 failed += kilobytes > 2000 ? 1 : 0;
             }
+        if (part is "start" or "all")
+        {
+            using var server = new ServerProcess();
+            var took = await new Starts(server).Run();
+            Report("start to first answer, 3 GB of data not in memory", $"{took:0} ms", "2000 ms");
+            failed += took > 2000 ? 1 : 0;
+        }
         return failed;
     }
 

@@ -41,6 +41,17 @@ public sealed class ServerProcess : IDisposable
         process = Start();
     }
 
+    /// <summary>Stops it as Ctrl C does; how long that took, in milliseconds.</summary>
+    public double StopGently()
+    {
+        var clock = Stopwatch.StartNew();
+        using (var signal = Process.Start("kill", ["-TERM", $"{process.Id}"])) signal.WaitForExit();
+        process.WaitForExit();
+        return clock.Elapsed.TotalMilliseconds;
+    }
+
+    public void Restart() => process = Start();
+
     public void Kill()
     {
         process.Kill();

@@ -31,7 +31,7 @@ public sealed record WidthView(LengthView Width, string Lying, bool Current, Len
 public sealed record EnoughView(bool Fits, LengthView Have, LengthView Needed, LengthView Difference, IReadOnlyList<string> Left, IReadOnlyList<SavingView> Choices)
 {
     internal static EnoughView Of(Enough enough, JobDocument job) => new(
-        enough.Fits, LengthView.Cloth(enough.Have, job.Unit), LengthView.Cloth(enough.Needed, job.Unit), LengthView.Cloth((enough.Have - enough.Needed).Abs(), job.Unit),
+        enough.Fits, LengthView.Cloth(enough.Have, job.Unit), LengthView.Cloth(enough.Needed, job.Unit), enough.Fits ? LengthView.Surplus(enough.Have - enough.Needed, job.Unit) : LengthView.Cloth(enough.Needed - enough.Have, job.Unit),
         Labels.Counted(enough.Left),
         [.. enough.Choices.Select(saving => SavingView.Of(saving, job))]);
 }

@@ -38,7 +38,7 @@ internal static class PhotoEndpoints
                     _ => Results.Problem("this id is that of a photo of another job or item: send it under an id of its own", statusCode: StatusCodes.Status409Conflict),
                 };
             })
-            .Accepts<Stream>("image/jpeg", "image/png", "image/webp").WithMetadata(new RequestSizeLimitAttribute(MostRead))
+            .Accepts<Stream>("*/*").WithMetadata(new RequestSizeLimitAttribute(MostRead))
             .Produces<Photo>().ProducesProblem(404).ProducesProblem(409).ProducesProblem(422).WithName("addPhoto").WithSummary("Keeps a picture of an item; the same id again is kept once.");
 
         api.MapGet("/photos/{photo}", (string photo, PhotoStore photos, HttpResponse response) =>

@@ -14,6 +14,9 @@ public sealed record LengthView(long Ticks, string Text, string Residue)
     /// <summary>A length of cloth: yards or metres.</summary>
     public static LengthView Cloth(Length length, JobUnit unit) => new(length.Ticks, LengthPrinter.ClothLength(length, unit), "");
 
+    /// <summary>Cloth that stays over: yards or metres, rounded down, so that nobody counts on more than there is.</summary>
+    public static LengthView Surplus(Length length, JobUnit unit) => new(length.Ticks, LengthPrinter.ClothLength(length, unit, down: true), "");
+
     private static LengthView Of(Length length, TapeReading reading, JobUnit unit) =>
         new(length.Ticks, $"{reading.Text} {LengthPrinter.Word(unit)}", reading.Residue);
 }

@@ -216,7 +216,7 @@ public sealed record BuyingView(LengthView Needed, bool BeforeWashing, LengthVie
         cloth.Shrinks,
         LengthView.Cloth(buying.Margin, job.Unit),
         LengthView.Cloth(buying.Bought, job.Unit),
-        buying.Articles is null ? new LengthView(buying.LeftOver.Ticks, LengthPrinter.ClothLength(buying.LeftOver, job.Unit, down: true), "") : LengthView.Finished(buying.LeftOver, job.Unit),
+        buying.Articles is null ? LengthView.Surplus(buying.LeftOver, job.Unit) : LengthView.Finished(buying.LeftOver, job.Unit),
         LengthPrinter.ClothLength(buying.Bought, JobUnit.Inch),
         LengthPrinter.ClothLength(buying.Bought, JobUnit.Centimetre),
         buying.Cost is { } cost ? Money(cost, job) : null,
@@ -240,7 +240,7 @@ public sealed record TotalsView(LengthView Bought, int Articles, string? Cost, s
         var bought = plan.Cloths.Where(cloth => cloth.Buying is not null).Select(cloth => cloth.Buying!).ToList();
         if (bought.Count == 0) return null;
         var total = bought.Where(buying => buying.Articles is null).Aggregate(Length.Zero, (sum, buying) => sum + buying.Bought);
-        var minutes = plan.Items.Where(item => item.Draft.Pattern is not null).Sum(item => Core.Making.Minutes.Of(item.Draft.Pattern!) * item.Quantity);
+        var minutes = plan.Items.Where(item => item.Draft.Pattern is not null).Sum(item => (long)Core.Making.Minutes.Of(item.Draft.Pattern!) * item.Quantity);
         var inDoubt = plan.Items.Count(item => item.Draft.Pattern is null) + plan.Cloths.Count(cloth => cloth.Problems.Count > 0);
         return new TotalsView(
             LengthView.Cloth(total, job.Unit),

@@ -1780,9 +1780,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "image/jpeg": components["schemas"]["Stream"];
-                "image/png": components["schemas"]["Stream"];
-                "image/webp": components["schemas"]["Stream"];
+                "*/*": components["schemas"]["Stream"];
             };
         };
         responses: {

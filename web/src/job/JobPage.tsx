@@ -67,6 +67,7 @@ function Open({ id, job, stage }: { id: string; job: OpenJob; stage: StageKey })
         <main key={stage} className={`stage ${stage}`} id="stage">
           <h1 className="unseen">{stages.find((each) => each.key === stage)?.name}</h1>
           {scene.plan?.problems.map((problem) => <p key={problem.field} className="problem" role="alert">{problem.reason}</p>)}
+          {scene.failed && <p className="problem" role="alert">This job is not laid anew: {scene.failed}</p>}
           <Cautions plan={scene.plan} />
           {item || stage === 'lay' || stage === 'buy'
             ? <Suspense fallback={<p>…</p>}><View /></Suspense>

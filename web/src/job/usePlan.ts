@@ -11,6 +11,8 @@ export interface JobPlan {
   drafted: boolean
   /** How many lays are worked on before this one; 0 while it is worked on or there is none. */
   waiting: number
+  /** Why the lays of the document as it is could not be made; empty while they can. */
+  failed: string
 }
 
 // Somebody who waits longer than this is told why.
@@ -65,5 +67,5 @@ export function usePlan(document: JobDocument, step: string): JobPlan {
   if (bought !== mark.bought) setMark({ ...mark, bought })
 
   const plan = settled ? lays.data : drafts.data && { ...drafts.data, cloths: lays.data?.cloths ?? drafts.data.cloths, totals: lays.data?.totals ?? null }
-  return { plan, stale: !settled && lays.data !== undefined, drafted: wanted === document && drafts.isSuccess && !drafts.isPlaceholderData, waiting }
+  return { plan, stale: !settled && lays.data !== undefined, drafted: wanted === document && drafts.isSuccess && !drafts.isPlaceholderData, waiting, failed: (lays.error ?? drafts.error)?.message ?? '' }
 }
