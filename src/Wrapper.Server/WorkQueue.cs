@@ -10,6 +10,9 @@ internal sealed class TooLongException(TimeSpan longest)
 /// <summary>So many wait already that nobody would see the end.</summary>
 internal sealed class TooManyException() : Exception("too many wait already: ask again in a moment");
 
+/// <summary>The turn of one call: work ends when it is <paramref name="Superseded"/>; once it is <paramref name="Closing"/>, what can be told unfinished is told.</summary>
+internal readonly record struct Turn(CancellationToken Superseded, CancellationToken Closing);
+
 /// <summary>
 /// Costly work on threads of its own, as many as there are cores and less urgent than those that answer; what comes beyond that waits in line, and its place can be asked for.
 /// Work that takes longer than <paramref name="longest"/>, or that nobody waits for any more, is given up.
@@ -34,7 +37,7 @@ internal class WorkQueue(TimeSpan longest, int niceness) : IDisposable
     /// <exception cref="TooLongException">It took too long.</exception>
     /// <exception cref="TooManyException">Too many wait already.</exception>
     /// <exception cref="OperationCanceledException">The client went away, or the server stops.</exception>
-    public async Task<T> Run<T>(HttpContext request, Func<CancellationToken, T> work)
+    public async Task<T> Run<T>(HttpContext request, Func<Turn, T> work)
     {
         var stopping = request.RequestServices.GetRequiredService<IHostApplicationLifetime>().ApplicationStopping;
         using var givenUp = CancellationTokenSource.CreateLinkedTokenSource(request.RequestAborted, stopping);
@@ -43,9 +46,10 @@ internal class WorkQueue(TimeSpan longest, int niceness) : IDisposable
         {
             using var limit = CancellationTokenSource.CreateLinkedTokenSource(givenUp.Token);
             limit.CancelAfter(longest);
+            using var closing = new CancellationTokenSource(longest * 0.7);
             try
             {
-                return await Task.Factory.StartNew(() => work(limit.Token), limit.Token, TaskCreationOptions.DenyChildAttach, threads);
+                return await Task.Factory.StartNew(() => work(new Turn(limit.Token, closing.Token)), limit.Token, TaskCreationOptions.DenyChildAttach, threads);
             }
             catch (OperationCanceledException) when (!givenUp.IsCancellationRequested)
             {

@@ -36,7 +36,7 @@ public class ExactEntryTests
         var cloth = JobCloth.Usual("c1", "cloth", unit) with { Width = new(width, unit), Selvedge = new(selvedge, unit) };
         var item = Items.Read("duvet-cover", unit, $"W={w} | L={l}") with { Cloth = null };
         var job = JobDocument.Empty("job", unit) with { Items = [item], Cloths = [cloth] };
-        var savings = Savings.Of(job, Items.Drafting);
+        var savings = Savings.Of(job, Items.Drafting).Savings;
         var narrower = savings.First(saving => saving.Field == "measures.W");
         var before = Planning.Of(job, Items.Drafting, lay: true).Cloths[0].Buying!.Bought;
         var taken = job with { Items = [item with { Measures = new Dictionary<string, Entry>(item.Measures) { ["W"] = Entry.Of(narrower.To, unit) } }] };

@@ -12,7 +12,7 @@ public class SavingsTests
     [Fact]
     public void A_duvet_two_inches_narrower_saves_a_whole_width()
     {
-        var savings = Savings.Of(Job("W=54 | L=84", "54"), Items.Drafting);
+        var savings = Savings.Of(Job("W=54 | L=84", "54"), Items.Drafting).Savings;
         var first = savings[0];
         Assert.Equal(("i1", "measures.W", Length.Inches(54), Length.Inches(52)), (first.Item, first.Field, first.From, first.To));
         Assert.Equal((Length.Inches(87, 1, 2), Length.Inches(90), 50m), (first.Saves, first.BuysLess, first.CostsLess)); // 2 1/2 yd at 20
@@ -22,11 +22,21 @@ public class SavingsTests
 
     [Fact]
     public void A_second_reading_does_not_stand_in_the_way() =>
-        Assert.Contains(Savings.Of(Job("W=54 | W again=53 15/16 | L=84", "54"), Items.Drafting), saving => saving.Field == "measures.W");
+        Assert.Contains(Savings.Of(Job("W=54 | W again=53 15/16 | L=84", "54"), Items.Drafting).Savings, saving => saving.Field == "measures.W");
 
     [Fact]
     public void Where_nothing_may_be_less_nothing_is_told() =>
-        Assert.Empty(Savings.Of(Job("shape=square | W=20", "54", "centre-panel"), Items.Drafting));
+        Assert.Empty(Savings.Of(Job("shape=square | W=20", "54", "centre-panel"), Items.Drafting).Savings);
+
+    // Told to close before it begins nothing is tried; the same again goes on to the end.
+    [Fact]
+    public void What_is_closed_early_says_how_far_it_came()
+    {
+        var some = Savings.Of(Job("W=54 | L=84", "54"), Items.Drafting, closing: new CancellationToken(true));
+        Assert.Equal((0, 0, false), (some.Savings.Count, some.Looked, some.IsWhole));
+        var all = Savings.Of(Job("W=54 | L=84", "54"), Items.Drafting);
+        Assert.Equal((some.Sizes, true), (all.Looked, all.IsWhole));
+    }
 
     // Taken at its word each saving lets the whole job buy exactly so much less, whatever is made.
     [Fact]
@@ -35,7 +45,7 @@ public class SavingsTests
         {
             var job = JobDocument.Empty("job", JobUnit.Inch) with { Items = [.. items.Select((item, n) => item with { Id = $"i{n}", Cloth = null })], Cloths = [LayTests.Cloth($"{width}", false)] };
             if (Planning.Of(job, Items.Drafting, lay: true).Cloths[0].Buying is not { } before) return;
-            foreach (var saving in Savings.Of(job, Items.Drafting).Take(2))
+            foreach (var saving in Savings.Of(job, Items.Drafting).Savings.Take(2))
             {
                 var parts = saving.Field.Split('.');
                 var entry = Entry.Of(saving.To, JobUnit.Inch);

@@ -15,7 +15,7 @@ public sealed record Enough(Length Have, Length Needed, bool Fits, IReadOnlyList
     /// <summary>
     /// Asks it of one cloth of <paramref name="job"/>; null where that cloth is in doubt or nothing is cut from it. Where the lay is a little too long a tighter one is looked for first, and kept.
     /// </summary>
-    public static Enough? Of(JobDocument job, string cloth, Length have, Drafting drafting, LayCache kept, CancellationToken superseded = default)
+    public static Enough? Of(JobDocument job, string cloth, Length have, Drafting drafting, LayCache kept, CancellationToken superseded = default, CancellationToken closing = default)
     {
         var plan = Planning.Of(job, drafting, lay: true, kept, superseded);
         var one = plan.Cloths.First(each => each.Reading.Cloth.Id == cloth);
@@ -29,7 +29,7 @@ public sealed record Enough(Length Have, Length Needed, bool Fits, IReadOnlyList
             var tighter = LaySearch.Run(one.Pieces, one.ForLay, seed: 1, found => kept.Better(one.Pieces, one.ForLay, found), superseded, rounds: 4);
             if (tighter.Best.Length <= room) return new Enough(have, one.Reading.BeforeWashing(tighter.Length) + buying.ToStart + buying.ForSkew, true, [], []);
         }
-        var choices = Savings.Of(job, drafting, kept, superseded).Where(saving => saving.Needs.TryGetValue(cloth, out var after) && after <= have).ToList();
+        var choices = Savings.Of(job, drafting, kept, superseded, closing).Savings.Where(saving => saving.Needs.TryGetValue(cloth, out var after) && after <= have).ToList();
         return new Enough(have, needed, false, Over(one, lay, room, superseded), choices);
     }
 

@@ -15,6 +15,13 @@ public sealed record Saving(string Item, string Field, string Name, Length From,
     public IReadOnlyDictionary<string, Length> Needs { get; init; } = new Dictionary<string, Length>();
 }
 
+/// <summary>Savings, the largest first, among so many of the sizes that may be spared.</summary>
+public sealed record FoundSavings(IReadOnlyList<Saving> Savings, int Looked, int Sizes)
+{
+    /// <summary>Whether every size was looked at.</summary>
+    public bool IsWhole => Looked == Sizes;
+}
+
 /// <summary>
 /// Finds sizes that take more cloth than they are worth: every measure, choice and allowance that its make-up declares adjustable is made a
 /// little less, and the item drafted and its cloths laid anew. No rule for any cover stands here.
@@ -23,19 +30,24 @@ public static class Savings
 {
     /// <summary>
     /// What would let the shop cut less, the largest saving first. Of each field half of what may be spared is tried and all of it; the
-    /// smaller change is told where it saves as much.
+    /// smaller change is told where it saves as much. Once <paramref name="closing"/> no further field is tried; what is <paramref name="kept"/> makes the next time quicker.
     /// </summary>
-    public static IReadOnlyList<Saving> Of(JobDocument job, Drafting drafting, LayCache? kept = null, CancellationToken superseded = default)
+    public static FoundSavings Of(JobDocument job, Drafting drafting, LayCache? kept = null, CancellationToken superseded = default, CancellationToken closing = default)
     {
         var plan = Planning.Of(job, drafting, lay: true, kept, superseded);
+        var fields = (from item in plan.Items
+                      where item.Draft.Pattern is not null
+                      from field in Adjustable(item.Draft.Reading!, drafting.Find(item.Item.MakeUp)!)
+                      select (Item: item, field.Field, field.Name, field.By)).ToList();
         List<Saving> found = [];
-        foreach (var item in plan.Items.Where(item => item.Draft.Pattern is not null))
-            foreach (var (field, name, by) in Adjustable(item.Draft.Reading!, drafting.Find(item.Item.MakeUp)!))
-            {
-                var tried = new[] { by.Over(2), by }.Select(less => Try(job, drafting, plan, item, field, name, less, kept, superseded)).OfType<Saving>().ToList();
-                if (tried.MaxBy(saving => saving.BuysLess) is { } best) found.Add(best);
-            }
-        return [.. found.OrderByDescending(saving => saving.BuysLess).ThenBy(saving => saving.From - saving.To)];
+        var looked = 0;
+        foreach (var (item, field, name, by) in fields.TakeWhile(_ => !closing.IsCancellationRequested))
+        {
+            var tried = new[] { by.Over(2), by }.Select(less => Try(job, drafting, plan, item, field, name, less, kept, superseded)).OfType<Saving>().ToList();
+            if (tried.MaxBy(saving => saving.BuysLess) is { } best) found.Add(best);
+            looked++;
+        }
+        return new FoundSavings([.. found.OrderByDescending(saving => saving.BuysLess).ThenBy(saving => saving.From - saving.To)], looked, fields.Count);
     }
 
     private static IEnumerable<(string Field, string Name, Length By)> Adjustable(Reading reading, MakeUp makeUp) =>

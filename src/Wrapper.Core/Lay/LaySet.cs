@@ -20,13 +20,14 @@ internal sealed class LaySet
     private readonly List<Box> boxes;
     private readonly Lazy<Placed> hand;
 
-    public LaySet(IReadOnlyList<LayPiece> pieces, LayCloth cloth)
+    public LaySet(IReadOnlyList<LayPiece> pieces, LayCloth cloth, CancellationToken stop = default)
     {
         (this.cloth, whole) = (cloth, cloth.WithGap());
         // One kind for each outline: the turned-over half of a pair is a kind of its own.
         var known = new Dictionary<(Outline, Grain, Point?, bool), Kind>();
         var all = pieces.Select(piece =>
         {
+            stop.ThrowIfCancellationRequested();
             if (!known.TryGetValue((piece.Cut, piece.Grain, piece.Origin, piece.OnMotif), out var kind)) known[(piece.Cut, piece.Grain, piece.Origin, piece.OnMotif)] = kind = Kind.Of(piece, whole);
             return (Piece: piece, Kind: kind);
         }).ToList();

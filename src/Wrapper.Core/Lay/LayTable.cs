@@ -40,7 +40,7 @@ public static class LayTable
     {
         if (cloth.Spread == Spread.Torn) return TornLay.Of(pieces, cloth, superseded);
         if (cloth.Spread == Spread.Folded) return FoldedLay.Of(pieces, cloth, (some, on) => Of(some, on, superseded));
-        var table = new LaySet(pieces, cloth);
+        var table = new LaySet(pieces, cloth, superseded);
         var ways = new List<Func<Placed?>> { () => table.Hand };
         ways.AddRange(table.Outlined(superseded));
         if (cloth.IsPlain)

@@ -21,7 +21,7 @@ internal static class TornLay
     public static ClothLay Of(IReadOnlyList<LayPiece> pieces, LayCloth cloth, CancellationToken superseded)
     {
         var whole = cloth.WithGap();
-        var set = new LaySet(pieces, cloth);
+        var set = new LaySet(pieces, cloth, superseded);
         // The rows of the hand sum are strips too, but for flaws.
         var best = cloth.Flaws.Count == 0 ? set.Hand : null;
         foreach (var order in Orders(set.Fit))

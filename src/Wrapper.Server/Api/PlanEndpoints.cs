@@ -63,8 +63,14 @@ internal static class PlanEndpoints
             .Produces<PlanView>().ProducesProblem(422).WithName("plan").WithSummary("A whole job: drafts, lays, purchases and totals. Items in doubt carry their problems; the rest is planned.");
 
         api.MapPost("/savings", (JobDocument job, Drafting drafting, LayCache kept, LayQueue queue, HttpContext context) =>
-                Costly.Answer(queue, context, JobLimits.Check(job), superseded => Results.Ok(Savings.Of(job, drafting, kept, superseded).Select(saving => SavingView.Of(saving, job)).ToList())))
-            .Produces<IEnumerable<SavingView>>().ProducesProblem(422).WithName("savings").WithSummary("Sizes that could be a little less and so take less cloth, found by drafting and laying anew.");
+                Costly.Answer(queue, context, JobLimits.Check(job), (Turn turn) =>
+                {
+                    var found = Savings.Of(job, drafting, kept, turn.Superseded, turn.Closing);
+                    // Asked again it goes on where it ended, since what was laid is kept.
+                    if (!found.IsWhole) context.Response.Headers["X-Looked-At"] = $"{found.Looked} of {found.Sizes}";
+                    return Results.Ok(found.Savings.Select(saving => SavingView.Of(saving, job)).ToList());
+                }))
+            .Produces<IEnumerable<SavingView>>().ProducesProblem(422).WithName("savings").WithSummary("Sizes that could be a little less and so take less cloth, found by drafting and laying anew. Where that takes too long, the header X-Looked-At says how many were looked at; asked again it goes on.");
 
         api.MapPost("/compare", (CompareRequest request, Drafting drafting, LayQueue queue, HttpContext context) => Costly.Answer(queue, context, JobLimits.Check(request.Job), superseded =>
             {

@@ -14,7 +14,10 @@ export function Savings() {
   const asked = wanted || job.document.items.length <= unasked
   const found = useQuery({
     queryKey: ['savings', job.document],
-    queryFn: ({ signal }) => answer(api.POST('/api/savings', { body: job.document, signal })),
+    queryFn: async ({ signal }) => {
+      const call = api.POST('/api/savings', { body: job.document, signal })
+      return { savings: await answer(call), looked: (await call).response.headers.get('X-Looked-At') }
+    },
     enabled: asked,
     gcTime: 10_000,
   })
@@ -24,8 +27,9 @@ export function Savings() {
       {!asked && <Button onClick={() => setWanted(true)}>Look for sizes that could be a little less</Button>}
       {asked && found.isFetching && <p>Drafting and laying every size a little smaller …</p>}
       {asked && found.error && <p className="problem" role="alert">{found.error.message}</p>}
-      {asked && !found.isFetching && found.data?.length === 0 && <p>No size that may be spared would let the shop cut less.</p>}
-      {asked && !found.isFetching && found.data && <SavingList savings={found.data} />}
+      {asked && !found.isFetching && found.data?.savings.length === 0 && !found.data.looked && <p>No size that may be spared would let the shop cut less.</p>}
+      {asked && !found.isFetching && found.data && <SavingList savings={found.data.savings} />}
+      {asked && !found.isFetching && found.data?.looked && <p>{found.data.looked} sizes were looked at so far. <Button onClick={() => void found.refetch()}>Look on</Button></p>}
     </section>
   )
 }
