@@ -57,7 +57,7 @@ internal static class ClothEndpoints
                 var (have, refusal) = Entry.Read(request.Have, request.Have.Unit, LengthLimits.Cloth with { InchExample = "4 3/4 yd", MetricExample = "4.3 m" });
                 var refused = Refused(request.Job, request.Cloth);
                 if (refusal is not null) refused.Add(new Problem("have", refusal.Given, refusal.Position, refusal.Reason, refusal.Example));
-                return Costly.Answer(queue, context, refused, (Turn turn) => Enough.Of(request.Job, request.Cloth, have!.Value, drafting, kept, turn.Superseded, turn.Closing) is { } enough
+                return Costly.Closing(queue, context, refused, turn => Enough.Of(request.Job, request.Cloth, have!.Value, drafting, kept, turn.Superseded, turn.Closing) is { } enough
                     ? Results.Ok(EnoughView.Of(enough, request.Job))
                     : Problems.Fields([new Problem("cloth", request.Cloth, 0, "this cloth is in doubt, or nothing is cut from it", "")]));
             })

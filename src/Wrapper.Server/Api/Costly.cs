@@ -10,10 +10,10 @@ internal static class Costly
 {
     /// <summary>The answer of <paramref name="work"/> when its turn in the <paramref name="queue"/> comes, or what is <paramref name="refused"/>.</summary>
     public static Task<IResult> Answer(WorkQueue queue, HttpContext context, IEnumerable<Problem> refused, Func<CancellationToken, IResult> work) =>
-        Answer(queue, context, refused, (Turn turn) => work(turn.Superseded));
+        Closing(queue, context, refused, turn => work(turn.Superseded));
 
-    /// <inheritdoc cref="Answer(WorkQueue, HttpContext, IEnumerable{Problem}, Func{CancellationToken, IResult})"/>
-    public static async Task<IResult> Answer(WorkQueue queue, HttpContext context, IEnumerable<Problem> refused, Func<Turn, IResult> work) =>
+    /// <summary>The same for work that can tell what it has found when its time runs out.</summary>
+    public static async Task<IResult> Closing(WorkQueue queue, HttpContext context, IEnumerable<Problem> refused, Func<Turn, IResult> work) =>
         refused.ToList() is { Count: > 0 } problems ? Problems.Fields(problems) : await queue.Run(context, work);
 
     public static void Map(RouteGroupBuilder api) =>

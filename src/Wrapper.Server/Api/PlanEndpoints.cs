@@ -63,7 +63,7 @@ internal static class PlanEndpoints
             .Produces<PlanView>().ProducesProblem(422).WithName("plan").WithSummary("A whole job: drafts, lays, purchases and totals. Items in doubt carry their problems; the rest is planned.");
 
         api.MapPost("/savings", (JobDocument job, Drafting drafting, LayCache kept, LayQueue queue, HttpContext context) =>
-                Costly.Answer(queue, context, JobLimits.Check(job), (Turn turn) =>
+                Costly.Closing(queue, context, JobLimits.Check(job), turn =>
                 {
                     var found = Savings.Of(job, drafting, kept, turn.Superseded, turn.Closing);
                     // Asked again it goes on where it ended, since what was laid is kept.

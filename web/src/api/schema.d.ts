@@ -149,7 +149,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Sizes that could be a little less and so take less cloth, found by drafting and laying anew. */
+        /** Sizes that could be a little less and so take less cloth, found by drafting and laying anew. Where that takes too long, the header X-Looked-At says how many were looked at; asked again it goes on. */
         post: operations["savings"];
         delete?: never;
         options?: never;
