@@ -45,16 +45,20 @@ test('undo and redo go step by step, over a reload too', async ({ page }) => {
 test('what is typed while the server is down is kept and sent when it is back', async ({ page, server }) => {
   await begin(page, 'Power cut')
   await page.keyboard.press('Enter')
-  await field(page, 'measures.W').fill('30')
+  const width = field(page, 'measures.W')
+  await width.fill('30')
   await saved(page)
   await server.kill()
   await field(page, 'measures.L').fill('20')
   await expect(page.getByTestId('saving')).toContainText('Not saved yet')
+  // However long it is away, what was drafted stays on the table.
+  await page.waitForTimeout(6_000)
+  await expect(width).toBeVisible()
   await server.resume()
   await saved(page)
   await page.reload()
   await expect(field(page, 'measures.L')).toHaveValue('20 in')
-  await expect(field(page, 'measures.W')).toHaveValue('30 in')
+  await expect(width).toHaveValue('30 in')
 })
 
 test('everything is backed up from the list of jobs', async ({ page }) => {

@@ -30,7 +30,7 @@ public sealed class Fuzz(ServerProcess server, int seed)
         seeds = await Seeds();
         var operations = (from path in document["paths"]!.AsObject()
                           from method in path.Value!.AsObject()
-                          where path.Key.StartsWith("/api", StringComparison.Ordinal) && path.Key != "/api/backups" && path.Key != "/api/searches"
+                          where path.Key.StartsWith("/api", StringComparison.Ordinal) && path.Key != "/api/backups"
                           select (Path: path.Key, Method: method.Key.ToUpperInvariant(), Operation: method.Value!)).ToList();
         var statuses = new System.Collections.Concurrent.ConcurrentDictionary<int, int>();
         var failures = new System.Collections.Concurrent.ConcurrentBag<Failure>();
@@ -91,7 +91,7 @@ public sealed class Fuzz(ServerProcess server, int seed)
             "/api/plan" or "/api/savings" => job,
             "/api/draft" => new JsonObject { ["item"] = item, ["unit"] = "in", ["cloths"] = job["cloths"]!.DeepClone() },
             "/api/compare" => new JsonObject { ["job"] = job, ["item"] = "i1" },
-            "/api/widths" or "/api/remnants" => new JsonObject { ["job"] = job, ["cloth"] = "c1" },
+            "/api/widths" or "/api/remnants" or "/api/searches" => new JsonObject { ["job"] = job, ["cloth"] = "c1" },
             "/api/enough" => new JsonObject { ["job"] = job, ["cloth"] = "c1", ["have"] = ServerProcess.Entry("2 yd") },
             "/api/moves" => new JsonObject { ["job"] = job, ["cloth"] = "c1", ["piece"] = "i1/panel/1", ["turns"] = 0, ["along"] = 100, ["across"] = 100 },
             "/api/jobs" => new JsonObject { ["id"] = $"j{random.Next(30)}", ["changeId"] = $"c{random.Next(1000)}", ["name"] = "n", ["unit"] = "in", ["document"] = job },

@@ -12,7 +12,7 @@ const cloth = (part: Partial<Cloth>) => ({ ...job(), cloths: [{ id: 'c', name: '
 it('takes what either side alone changed, and asks what both did', () => {
   const { document, asked } = merge(job(item('a', '30')), { ...job(item('a', '31')), customer: 'Lodge' }, { ...job(item('a', '32')), name: 'theirs' })
   expect([document.name, document.customer, document.items[0]?.measures['W']?.typed]).toEqual(['theirs', 'Lodge', '32'])
-  expect(asked.map(({ path, label, mine, theirs }) => [path, label, mine, theirs])).toEqual([[['items', 'a', 'measures', 'W'], 'items, cushion a, measures, W', '31 (in)', '32 (in)']])
+  expect(asked.map(({ path, label, mine, theirs }) => [path, label, mine, theirs])).toEqual([[['items', 'a', 'measures', 'W'], 'cushion a, W', '31 (in)', '32 (in)']])
   expect(decided(document, asked).items[0]?.measures['W']?.typed).toBe('31')
 })
 

@@ -65,12 +65,15 @@ export function merge(base: JobDocument, mine: JobDocument, theirs: JobDocument)
         .map((key) => [key, walk(before[key], my[key], their[key], [...path, key], [...label, key])] as const)
         .filter(([, value]) => value !== undefined))
     }
-    asked.push({ path, label: label.join(', '), mine: tell(my), theirs: tell(their), ...(my === undefined ? {} : { value: my }) })
+    asked.push({ path, label: label.filter((word) => !unspoken.has(word)).join(', ') || path.join(', '), mine: tell(my), theirs: tell(their), ...(my === undefined ? {} : { value: my }) })
     return their
   }
   const document = walk(base, mine, theirs, [], []) as unknown as JobDocument
   return { document, asked }
 }
+
+// Words of the document that tell a maker nothing.
+const unspoken = new Set(['items', 'cloths', 'removed', 'measures', 'choices', 'allowances'])
 
 const named = (row: Node) => (isBranch(row) && typeof row['name'] === 'string' && row['name'] !== '' ? row['name'] : undefined)
 

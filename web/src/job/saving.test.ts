@@ -115,6 +115,17 @@ describe('saving', () => {
     expect(names()).toEqual(['start', 'a'])
   })
 
+  it('asks a server that is away now and then, not at every key', async () => {
+    const { open, pass, sent } = room(Array.from({ length: 50 }, () => 'no server' as const))
+    const { saver } = open()
+    for (let n = 1; n <= 40; n++) saver.edit(job(`n${n}`), `step ${n}`)
+    await pass()
+    for (let n = 1; n <= 40; n++) saver.edit(job(`m${n}`), `more ${n}`)
+    const before = sent.length
+    await pass()
+    expect(sent.length - before).toBeLessThanOrEqual(1)
+  })
+
   it('folds a long queue while the server is away, and loses nothing', async () => {
     const { open, pass, line, names } = room(Array.from({ length: 2 }, () => 'no server' as const))
     const { saver } = open()
@@ -127,7 +138,7 @@ describe('saving', () => {
   })
 
   it('takes up what pages that are gone have left, the part that was saved without its reply too', async () => {
-    const { open, pass, line, latest, names } = room(['lost reply', 'no server'])
+    const { open, pass, line, latest, names } = room(['lost reply'])
     const first = open()
     first.saver.edit(job('a', 'Mill Lane'), 'name')
     await pass()

@@ -61,6 +61,7 @@ export class Saver {
   private kept = true
   private told = ''
   private pause = 0
+  private retry = 0
   private watcher: (saved: Saved) => void = () => undefined
 
   constructor(private readonly id: string, job: JobView, private readonly wire: Wire) {
@@ -220,9 +221,10 @@ export class Saver {
     this.tell()
   }
 
-  private pump() {
+  private pump(again = false) {
     const act = this.queue[0]
-    if (!act || this.sending || this.stopped?.is === 'refused' || act === this.typing) return
+    // While the server is away it is asked now and then, not at every key.
+    if (!act || this.sending || act === this.typing || this.stopped?.is === 'refused' || (this.stopped && !again)) return
     void this.send(act)
   }
 
@@ -266,12 +268,13 @@ export class Saver {
       this.meet(error.current, act)
       return
     }
-    const isRefusal = error instanceof Refused && error.status < 500 && error.status !== 408 && error.status !== 429
+    // A job that was taken away may come back, and a busy server has time again.
+    const isRefusal = error instanceof Refused && error.status < 500 && ![404, 408, 429].includes(error.status)
     if (!isRefusal) {
       const why = error instanceof Refused ? error.message : 'The server does not answer.'
       this.stopped = { is: 'waiting', why }
       this.tell()
-      this.wire.later(() => this.pump(), 1500)
+      this.retryLater()
       return
     }
     this.stopped = { is: 'refused', why: error.message }
@@ -285,6 +288,15 @@ export class Saver {
     this.pump()
   }
 
+  private retryLater() {
+    const turn = ++this.retry
+    this.wire.later(() => {
+      if (turn !== this.retry) return
+      if (this.queue[0] === this.typing) this.retryLater()
+      else this.pump(true)
+    }, 1500)
+  }
+
   /** Somebody else saved first: both changes are kept, and what both changed is asked. */
   private meet(theirs: JobView, act: Act) {
     const { document, asked } = merge(this.base.document, this.shown, theirs.document)
@@ -296,7 +308,7 @@ export class Saver {
     this.takenBack = []
     this.shown = document
     this.stopped = undefined
-    this.told = moves ? `Somebody else changed this job meanwhile: nothing was ${isChange(act) || act.way === 'undo' ? 'undone' : 'done again'}.` : 'Somebody else changed this job too: both changes are kept.'
+    this.told = moves ? `Somebody else changed this job meanwhile: nothing was ${isChange(act) || act.way === 'undo' ? 'undone' : 'done again'}.` : 'Somebody else changed this too; both are kept.'
     this.ask(asked)
     this.changed()
     this.pump()

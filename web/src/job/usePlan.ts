@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { useDeferredValue, useEffect, useState } from 'react'
-import { answer, api, newId, type JobDocument, type Plan } from '../api/client'
+import { answer, api, newId, Refused, type JobDocument, type Plan } from '../api/client'
 
 export interface JobPlan {
   /** Drafts of the document as it is; lays of it too once they are there. */
@@ -17,6 +17,19 @@ export interface JobPlan {
 
 // Somebody who waits longer than this is told why.
 const soon = 1500
+
+// A server that is away is asked again until it is back; what it refuses it would refuse again.
+const untilAnswered = {
+  retry: (_: number, error: Error) => !(error instanceof Refused && error.status < 500),
+  retryDelay: (failures: number) => Math.min(4_000, 500 * 2 ** failures),
+}
+
+/** What there was last, while there is nothing newer. */
+function useLast<T>(data: T | undefined): T | undefined {
+  const [last, setLast] = useState(data)
+  if (data !== undefined && data !== last) setLast(data)
+  return data ?? last
+}
 
 /** The place in line of a call that is on its way, asked again and again. */
 function usePlaceInLine(call: string, isAway: boolean): number {
@@ -53,19 +66,22 @@ export function usePlan(document: JobDocument, step: string): JobPlan {
       body: wanted,
       signal,
     }))
-  const drafts = useQuery({ queryKey: ['drafts', wanted], queryFn: ({ signal }) => fetchPlan('none', signal), placeholderData: keepPreviousData, gcTime: 10_000 })
+  const drafts = useQuery({ queryKey: ['drafts', wanted], queryFn: ({ signal }) => fetchPlan('none', signal), placeholderData: keepPreviousData, gcTime: 10_000, ...untilAnswered })
   const lays = useQuery({
     queryKey: ['lays', wanted, mark.before],
     queryFn: ({ signal }) => fetchPlan('instant', signal),
     placeholderData: keepPreviousData,
     enabled: !drafts.isPlaceholderData && drafts.isSuccess,
     gcTime: 10_000,
+    ...untilAnswered,
   })
+  const drafted = useLast(drafts.data)
+  const laid = useLast(lays.data)
   const waiting = usePlaceInLine(call, lays.isFetching)
   const settled = lays.data && !lays.isPlaceholderData
   const bought = settled ? lays.data.totals?.bought.ticks : mark.bought
   if (bought !== mark.bought) setMark({ ...mark, bought })
 
-  const plan = settled ? lays.data : drafts.data && { ...drafts.data, cloths: lays.data?.cloths ?? drafts.data.cloths, totals: lays.data?.totals ?? null }
-  return { plan, stale: !settled && lays.data !== undefined, drafted: wanted === document && drafts.isSuccess && !drafts.isPlaceholderData, waiting, failed: (lays.error ?? drafts.error)?.message ?? '' }
+  const plan = settled ? lays.data : drafted && { ...drafted, cloths: laid?.cloths ?? drafted.cloths, totals: laid?.totals ?? null }
+  return { plan, stale: !settled && laid !== undefined, drafted: wanted === document && drafts.isSuccess && !drafts.isPlaceholderData, waiting, failed: (lays.error ?? drafts.error)?.message ?? '' }
 }

@@ -14,12 +14,15 @@ export function Photos() {
   // Every change is told when it did not reach the workroom.
   const send = async (call: () => Promise<void>) => {
     setProblem('')
+    let sent = true
     try {
       await call()
     } catch (error) {
+      sent = false
       setProblem(error instanceof Refused ? error.message : 'The server does not answer. Nothing was changed: try again.')
     }
     await queries.invalidateQueries({ queryKey: ['photos', id] })
+    return sent
   }
   const add = (files: File[]) => send(async () => {
     for (const file of files)
@@ -49,7 +52,7 @@ export function Photos() {
             {photo.away ? <p>Taken away{photo.caption && `: ${photo.caption}`}</p> : (
               <>
                 <a href={`/api/photos/${photo.id}`} target="_blank" rel="noreferrer"><img src={`/api/photos/${photo.id}`} alt={photo.caption || 'Photo without a caption'} /></a>
-                <Input aria-label="What it shows" placeholder="What it shows" key={photo.caption} defaultValue={photo.caption} maxLength={300} onBlur={(event) => { if (event.currentTarget.value !== photo.caption) void change(photo, { caption: event.currentTarget.value }) }} />
+                <Caption photo={photo} write={(caption) => change(photo, { caption })} />
               </>
             )}
             <Button onClick={() => void change(photo, { away: !photo.away })}>{photo.away ? 'Put back' : 'Take away'}</Button>
@@ -57,5 +60,22 @@ export function Photos() {
         ))}
       </ul>
     </section>
+  )
+}
+
+/** What a photo shows: as typed while the hand is on it, as it is kept otherwise. */
+function Caption({ photo, write }: { photo: Photo; write: (caption: string) => Promise<boolean> }) {
+  const [typed, setTyped] = useState<string>()
+  return (
+    <Input
+      aria-label="What it shows"
+      placeholder="What it shows"
+      value={typed ?? photo.caption}
+      maxLength={300}
+      onChange={(event) => setTyped(event.currentTarget.value)}
+      onBlur={() => {
+        if (typed !== undefined && typed !== photo.caption) void write(typed).then((sent) => { if (sent) setTyped(undefined) })
+      }}
+    />
   )
 }
