@@ -28,6 +28,7 @@ internal sealed class Faults(IServiceProvider services) : IExceptionHandler
         SqliteException store => (StatusCodes.Status503ServiceUnavailable, Told(store)),
         TooLongException tooLong => (StatusCodes.Status422UnprocessableEntity, tooLong.Message),
         OverflowException => (StatusCodes.Status422UnprocessableEntity, "the sizes of this job together are larger than can be reckoned: lower the quantities, or make several jobs of it"),
+        IOException noRoom when context.Request.Path.StartsWithSegments("/api/backups") => (StatusCodes.Status507InsufficientStorage, noRoom.Message),
         TooManyException => (StatusCodes.Status503ServiceUnavailable, fault.Message),
         OperationCanceledException when context.RequestAborted.IsCancellationRequested => (ClientWentAway, ""),
         OperationCanceledException => (StatusCodes.Status503ServiceUnavailable, "the server is stopping"),

@@ -4,12 +4,13 @@ using Wrapper.Store;
 
 try
 {
-    if (args.Contains("restore") && ServerOptions.Read(args) is { Restore: { } file } options)
+    var options = ServerOptions.Read(args);
+    if (options.Restore is { } file)
     {
         foreach (var line in Restoring.Run(file, options.Data, TimeProvider.System.GetUtcNow())) Console.WriteLine(line);
         return 0;
     }
-    await using var app = WrapperServer.Build(args);
+    await using var app = WrapperServer.Build(options);
     await app.RunAsync();
     return 0;
 }

@@ -19,7 +19,8 @@ internal sealed record ServerOptions(int Port, string Data, string Web, bool Dem
         var root = new RootCommand { port, data, web, demo, restore };
         // Serving is what is done without a command.
         root.SetAction(_ => { });
-        var asked = root.Parse(args);
+        // The program that writes the API description has arguments of its own.
+        var asked = root.Parse(WrapperServer.IsDescribing() ? [] : args);
         if (asked.Errors is [var error, ..]) throw new ArgumentException($"{error.Message} ./wrapper help lists what can be given.");
         var at = asked.GetValue(port);
         if (at is < 0 or > 65535) throw new ArgumentException($"--port {at}: a port from 0 to 65535 is needed, for example 5199.");

@@ -17,9 +17,11 @@ public static class WrapperServer
 {
     /// <summary>The application, ready to run; <paramref name="more"/> make-ups are known beside the standard ones.</summary>
     /// <exception cref="DatabaseRefusedException">The database in the data folder is damaged or newer.</exception>
-    public static WebApplication Build(string[] args, params IEnumerable<MakeUp> more)
+    /// <exception cref="ArgumentException">An option cannot be.</exception>
+    public static WebApplication Build(string[] args, params IEnumerable<MakeUp> more) => Build(ServerOptions.Read(args), more);
+
+    internal static WebApplication Build(ServerOptions options, params IEnumerable<MakeUp> more)
     {
-        var options = ServerOptions.Read(IsDescribing() ? [] : args);
         // Nothing of the environment moves the address or opens another one: the command line alone says where it listens.
         var builder = WebApplication.CreateEmptyBuilder(new WebApplicationOptions { Args = [], ContentRootPath = AppContext.BaseDirectory, WebRootPath = options.Web });
         builder.WebHost.UseKestrelCore().ConfigureKestrel(kestrel =>
@@ -81,7 +83,7 @@ public static class WrapperServer
     }
 
     // The API description is written at build by running this program: no database then.
-    private static bool IsDescribing() => Assembly.GetEntryAssembly()?.GetName().Name == "GetDocument.Insider";
+    internal static bool IsDescribing() => Assembly.GetEntryAssembly()?.GetName().Name == "GetDocument.Insider";
 
     private static void AddStore(WebApplicationBuilder builder, ServerOptions options)
     {

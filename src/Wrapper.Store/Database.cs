@@ -73,10 +73,14 @@ public sealed class Database
     }
 
     /// <summary>Copies the live database, consistent as of one moment, to <paramref name="target"/>: under another name until it is whole and on the disk.</summary>
+    /// <exception cref="IOException">There is no room for it, or a file of that name is there.</exception>
     public void CopyTo(string target)
     {
         var unfinished = $"{target}.{Guid.NewGuid():N}.part";
         PrivateFiles.MakeFolder(System.IO.Path.GetDirectoryName(target)!);
+        // A copy that fills the disk would stop every save meanwhile.
+        var (size, free) = (new FileInfo(Path).Length, new DriveInfo(System.IO.Path.GetDirectoryName(target)!).AvailableFreeSpace);
+        if (free < size + (size / 10)) throw new IOException($"there is no room for a copy: it takes {size / 1_000_000 + 1} MB, and {free / 1_000_000} MB are free on its disk");
         PrivateFiles.Make(unfinished);
         try
         {

@@ -55,6 +55,7 @@ public sealed class KeepingTests : IDisposable
         Assert.Contains("full", StoreFault.Told(fault, "wrapper.db"), StringComparison.Ordinal);
         Assert.False(StoreFault.IsDamage(fault));
         Assert.Equal(revision, store.Find("j")!.Revision);
+        Assert.Contains("no room for a copy", Assert.Throws<IOException>(() => new Backups(Database.Open(disk.Folder)).Make(DateTimeOffset.UnixEpoch)).Message, StringComparison.Ordinal);
         File.Delete(fill);
         Assert.Equal(revision + 1, store.Save("j", revision, Say("room", "r"))!.Job.Revision);
         Assert.Null(Database.Open(disk.Folder).Damage());
