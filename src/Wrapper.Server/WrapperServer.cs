@@ -55,8 +55,8 @@ public static class WrapperServer
         AddStore(builder, options);
 
         var app = builder.Build();
-        app.UseHostFiltering();
         app.UseMiddleware<Guard>();
+        app.UseHostFiltering();
         app.UseResponseCompression();
         app.UseExceptionHandler();
         app.UseStatusCodePages();

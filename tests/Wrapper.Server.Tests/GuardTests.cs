@@ -69,9 +69,11 @@ public sealed class GuardTests(Host host) : IClassFixture<Host>
         using var client = new TcpClient();
         await client.ConnectAsync(IPAddress.Loopback, host.Port);
         await client.GetStream().WriteAsync(Encoding.ASCII.GetBytes(request));
-        var answer = new byte[64];
+        var answer = new byte[2000];
         var read = await client.GetStream().ReadAsync(answer);
-        Assert.Contains(" 400 ", Encoding.ASCII.GetString(answer, 0, read), StringComparison.Ordinal);
+        var told = Encoding.ASCII.GetString(answer, 0, read);
+        Assert.Contains(" 400 ", told, StringComparison.Ordinal);
+        Assert.Contains("Content-Security-Policy: default-src 'none'", told, StringComparison.Ordinal);
     }
 
     // It is described once; every time after it is the same text.

@@ -77,7 +77,9 @@ public sealed class KeepingTests : IDisposable
             Assert.Contains("locked by another program", Assert.Throws<DatabaseRefusedException>(() => Database.Open(disk.Folder)).Message, StringComparison.Ordinal);
         }
         SqliteConnection.ClearAllPools();
+        DataLock.Take(disk.Folder)!.Dispose();
         disk.MakeReadOnly();
+        Assert.Contains("cannot be used for data", Assert.Throws<DatabaseRefusedException>(() => DataLock.Take(disk.Folder)).Message, StringComparison.Ordinal);
         var refused = Assert.Throws<DatabaseRefusedException>(() => Database.Open(disk.Folder)).Message;
         Assert.DoesNotContain("damaged", refused, StringComparison.Ordinal);
         Assert.Matches("read-only|Read-only|cannot be opened", refused);
