@@ -161,7 +161,7 @@ public sealed class Costly(ServerProcess server, bool watch = false)
         return
         [
             new("600 traced pads of sixty points, no two alike", "/api/plan", ServerProcess.Job(await Many(30, n => Pad(n, 10)), plain)),
-            new("thousands of boxes", "/api/plan", ServerProcess.Job(await Many(20, n => Cushion(n, 40, "")), plain)),
+            new("thousands of boxes", "/api/plan", ServerProcess.Job(await Many(20, n => Cushion(n, 20, "")), plain)),
             new("hundreds of rounded boxes", "/api/plan", ServerProcess.Job(await Many(40, n => Cushion(n, 6)), plain)),
             new("a repeat, flaws and rounded boxes", "/api/plan", ServerProcess.Job(await Many(30, n => Cushion(n, 3)), await Demanding(("repeatAlong", ServerProcess.Entry("1/4")), ("repeatAcross", ServerProcess.Entry("1/4")), ("flaws", Flaws())))),
             new("a duvet on tape, joined a thousand times", "/api/plan", ServerProcess.Job([await Wide("duvet-cover", "1 7/8")], narrow)),

@@ -128,9 +128,9 @@ public static class Planning
         var pinned = onTable with { Pins = pins };
         if (!lay) return new ClothPlan(reading, pieces, null, null, reading.Problems) { ForLay = pinned, RefusedPins = refused, CutOtherwise = CutOtherwise(cloth, pieces, job.Unit) };
         var laid = kept is null ? LayTable.Of(pieces, pinned, superseded) : kept.Of(pieces, pinned, superseded);
-        if (laid.Best.Length > LengthLimits.Most)
+        if (laid.Best.Length > 2 * LengthLimits.Most)
         {
-            reading.Problems.Add(new Problem($"cloths.{cloth.Id}.pieces", $"{pieces.Count}", 0, "more than 500 m of this cloth would be needed: lower the quantities, or make several jobs of it", "") { Stage = Stage.Lay });
+            reading.Problems.Add(new Problem($"cloths.{cloth.Id}.pieces", $"{pieces.Count}", 0, "more than 1000 m of this cloth would be needed: lower the quantities, or make several jobs of it", "") { Stage = Stage.Lay });
             return new ClothPlan(reading, pieces, null, null, reading.Problems) { ForLay = pinned };
         }
         List<Problem> problems = [.. reading.Problems, .. laid.Misfits.DistinctBy(misfit => misfit.Label).Select(misfit => TooWide(misfit, reading, job.Unit))];

@@ -11,14 +11,25 @@ public static class Pinning
     /// <summary>
     /// Why a pin cannot be kept; null where it can: the piece must lie on the cloth, in a way that it may lie, off every flaw, and clear of what is pinned by <paramref name="others"/>.
     /// </summary>
-    public static string? Refusal(Placement pin, IReadOnlyDictionary<string, LayPiece> pieces, LayCloth cloth, IEnumerable<Placement> others)
+    public static string? Refusal(Placement pin, IReadOnlyDictionary<string, LayPiece> pieces, LayCloth cloth, IEnumerable<Placement> others) =>
+        Refusal(pin, pieces, cloth, others, new Covered(cloth.Gap.Ticks));
+
+    // What outlines cover, reckoned once for each way of lying: many pins are compared with many others.
+    private sealed class Covered(long gap)
+    {
+        private readonly Dictionary<(Patterns.Outline, int), Region> known = [];
+
+        public Region By(LayPiece piece, int turns) => known.TryGetValue((piece.Cut, turns), out var region) ? region : known[(piece.Cut, turns)] = Region.Of(piece.Cut, turns, gap);
+    }
+
+    private static string? Refusal(Placement pin, IReadOnlyDictionary<string, LayPiece> pieces, LayCloth cloth, IEnumerable<Placement> others, Covered covered)
     {
         if (!pieces.TryGetValue(pin.Id, out var piece)) return "there is no such piece any more";
         if (cloth.Spread != Spread.Single) return "pieces are pinned on a single layer only, not on folded or torn cloth";
         var whole = cloth.WithGap();
         // A way that looks the same is one way among those of its kind.
         if (MayLie(piece, pin.Turns, cloth) is not { } way) return "the grain or the cloth's direction does not let it lie so";
-        var own = Region.Of(piece.Cut, pin.Turns, cloth.Gap.Ticks);
+        var own = covered.By(piece, pin.Turns);
         if (pin.X < Length.Zero || pin.Y < Length.Zero || pin.X.Ticks + own.Width > whole.Usable.Ticks) return "it would lie over the edge of the cloth";
         var (stretch, start) = cloth.StretchAt(pin.Y);
         var end = pin.Y + piece.Along(pin.Turns);
@@ -28,7 +39,7 @@ public static class Pinning
         foreach (var flaw in cloth.Flaws)
             if (Meet(own, pin, Region.Rectangle(flaw.Across.Ticks, flaw.Along.Ticks), flaw.FromSelvedge, flaw.FromEnd)) return "it would lie on a flaw";
         foreach (var other in others.Where(other => other.Id != pin.Id && pieces.ContainsKey(other.Id)))
-            if (Meet(own, pin, Region.Of(pieces[other.Id].Cut, other.Turns, cloth.Gap.Ticks), other.X, other.Y)) return $"it would lie on {pieces[other.Id].Label}, which is pinned";
+            if (Meet(own, pin, covered.By(pieces[other.Id], other.Turns), other.X, other.Y)) return $"it would lie on {pieces[other.Id].Label}, which is pinned";
         return null;
     }
 
@@ -38,10 +49,11 @@ public static class Pinning
         var byId = pieces.ToDictionary(piece => piece.Id);
         List<Placement> kept = [];
         List<(Placement, string)> refused = [];
+        var covered = new Covered(cloth.Gap.Ticks);
         foreach (var pin in pins)
         {
             superseded.ThrowIfCancellationRequested();
-            if (Refusal(pin, byId, cloth, kept) is { } reason) refused.Add((pin, reason));
+            if (Refusal(pin, byId, cloth, kept, covered) is { } reason) refused.Add((pin, reason));
             else kept.Add(pin);
         }
         return (kept, refused);

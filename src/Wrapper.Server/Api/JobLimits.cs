@@ -6,7 +6,7 @@ namespace Wrapper.Server.Api;
 /// <summary>What a job document may hold: bounds that no real job meets, so that a broken or hostile file is refused at the door.</summary>
 internal static class JobLimits
 {
-    private const int MostItems = 500, MostCloths = 50, MostRemoved = 500, LongestName = 200, LongestEntry = 4000, MostEntries = 300, LongestNotes = 4000, MostFlaws = 60, MostStock = 20, LongestId = 64, MostPins = 600;
+    private const int MostItems = 500, MostCloths = 50, MostRemoved = 500, LongestName = 200, LongestEntry = 4000, MostEntries = 300, LongestNotes = 4000, MostFlaws = 60, MostStock = 20, LongestId = 64, MostPins = Planning.MostPieces;
 
     // Traced outlines and other long texts of a whole job: a few hundred seats of sixty points.
     private const int LongestTexts = 400_000;
