@@ -27,6 +27,7 @@ internal sealed class Faults(IServiceProvider services) : IExceptionHandler
         SqliteException { SqliteErrorCode: 13 } full => (StatusCodes.Status507InsufficientStorage, Told(full)),
         SqliteException store => (StatusCodes.Status503ServiceUnavailable, Told(store)),
         TooLongException tooLong => (StatusCodes.Status422UnprocessableEntity, tooLong.Message),
+        OutOfMemoryException or AggregateException { InnerException: OutOfMemoryException } => (StatusCodes.Status422UnprocessableEntity, "this takes more memory than the server allows itself: lower the quantities, or make several jobs of it"),
         OverflowException => (StatusCodes.Status422UnprocessableEntity, "the sizes of this job together are larger than can be reckoned: lower the quantities, or make several jobs of it"),
         IOException noRoom when context.Request.Path.StartsWithSegments("/api/backups") => (StatusCodes.Status507InsufficientStorage, noRoom.Message),
         TooManyException => (StatusCodes.Status503ServiceUnavailable, fault.Message),

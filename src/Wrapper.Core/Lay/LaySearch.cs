@@ -16,6 +16,9 @@ public static class LaySearch
     // From this round on lays are followed widely enough to come close: more lots of them pay better than a wider round.
     private const int WideRound = 6, WideLots = 3;
 
+    // A lay that is followed takes some two kilobytes; no round follows more of them side by side, so that a search of any length stays within its memory.
+    private const int MostWide = 6000, MostWideRound = 7;
+
     /// <summary>
     /// Searches until <paramref name="stop"/>, which ends it with the best so far. The first lay and every shorter one is told to <paramref name="better"/> at once.
     /// </summary>
@@ -52,11 +55,11 @@ public static class LaySearch
     {
         if (!cloth.IsPlain || !table.IsRectangles) yield return [.. Shaken(table, seed, round, stop)];
         if (!cloth.IsPlain) yield break;
-        var (width, steps, random) = (60 << round, (2_000 << round) / Math.Max(1, table.Count / 20), new Random(seed + (100 * round)));
+        var (width, steps, random) = (Math.Min(MostWide, 60 << round), (2_000 << round) / Math.Max(1, table.Count / 20), new Random(seed + (100 * round)));
         Func<Placed?> Aimed() => Lower(table, width, below(), random.Next(), stop);
         Func<Placed?> Straight(long aim) => () => table.Followed(width, stop, aim, weight: 5 + (round * 7 % 11));
         yield return [Straight(below()), table.Count > MostExchanged ? Aimed() : () => table.Exchanged(seed + (round * 31), rounds: 6, steps, stop)];
-        for (var lot = 0; lot < (round < WideRound ? 1 : WideLots); lot++) yield return [Aimed(), Aimed(), Aimed(), Aimed()];
+        for (var lot = 0; lot < (round < WideRound ? 1 : WideLots << Math.Max(0, round - MostWideRound)); lot++) yield return [Aimed(), Aimed(), Aimed(), Aimed()];
     }
 
     // Many lays that are shaken, each at another weight and aimed up to two fifths of the way down to the bound: one of them comes out shorter than a single one of twice the width.
