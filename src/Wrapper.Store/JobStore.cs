@@ -71,11 +71,16 @@ public sealed class JobStore(Database database, TimeProvider clock)
         return Scalar(connection, null, "SELECT 1 FROM jobs WHERE id = $id AND deleted_at IS NOT NULL", ("$id", id)) is not null;
     }
 
-    /// <summary>Takes a job away, or brings it back; false when there is none.</summary>
-    public bool Delete(string id, bool deleted)
+    /// <summary>Takes a job away; it stays, and can be brought back. False when there is none.</summary>
+    public bool TakeAway(string id) => SetDeleted(id, Now());
+
+    /// <summary>Brings back a job that was taken away; false when there is none.</summary>
+    public bool BringBack(string id) => SetDeleted(id, DBNull.Value);
+
+    private bool SetDeleted(string id, object at)
     {
         using var connection = database.Connect();
-        return Execute(connection, null, "UPDATE jobs SET deleted_at = $at WHERE id = $id", ("$id", id), ("$at", deleted ? Now() : DBNull.Value)) > 0;
+        return Execute(connection, null, "UPDATE jobs SET deleted_at = $at WHERE id = $id", ("$id", id), ("$at", at)) > 0;
     }
 
     /// <summary>Makes a job; the same <paramref name="id"/> again gives the one that is there, a conflict if it carries another document under the same change id.</summary>

@@ -143,6 +143,13 @@ public sealed class RequestTests(Host host) : IClassFixture<Host>
     }
 
     [Fact]
+    public async Task An_entry_that_is_too_long_names_its_own_field()
+    {
+        var (status, problem) = await host.Post("/api/plan", await Job(each => each["cloths"]![0]!["leastCut"] = Entry(new string('1', 5000))));
+        Assert.Equal((HttpStatusCode.UnprocessableEntity, "cloths.c1.leastCut"), (status, (string)problem["errors"]![0]!["field"]!));
+    }
+
+    [Fact]
     public async Task More_pieces_or_widths_than_anybody_makes_are_refused_with_the_field()
     {
         var (_, many) = await host.Post("/api/plan", await Job(each =>

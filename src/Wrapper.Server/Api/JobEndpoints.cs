@@ -47,10 +47,10 @@ internal static class JobEndpoints
                 store.Find(id) is { } job ? Results.Ok(JobView.Of(job, json.Value.SerializerOptions)) : NoJob(id, store))
             .Produces<JobView>().ProducesProblem(404).ProducesProblem(422).WithName("getJob").WithSummary("A job as it is now.");
 
-        jobs.MapDelete("/{id}", (string id, JobStore store) => store.Delete(id, deleted: true) ? Results.NoContent() : NoJob(id, store))
+        jobs.MapDelete("/{id}", (string id, JobStore store) => store.TakeAway(id) ? Results.NoContent() : NoJob(id, store))
             .Produces(204).ProducesProblem(404).WithName("deleteJob").WithSummary("Takes a job away; it stays, and can be brought back.");
 
-        jobs.MapPost("/{id}/bring-back", (string id, JobStore store) => store.Delete(id, deleted: false) ? Results.NoContent() : NoJob(id, store))
+        jobs.MapPost("/{id}/bring-back", (string id, JobStore store) => store.BringBack(id) ? Results.NoContent() : NoJob(id, store))
             .Produces(204).ProducesProblem(404).WithName("bringBackJob").WithSummary("Brings a job back that was taken away.");
 
         jobs.MapPut("/{id}", (string id, SaveJob save, JobStore store, IOptions<JsonOptions> json) => save.Step.Length > LongestStep

@@ -50,8 +50,8 @@ internal static class JobLimits
             yield return Wrong("pins", "", "a pin lies farther away than any cloth reaches", "");
         if (cloth.Cut.Any(cut => !OnCloth(cut.Across) || !OnCloth(cut.Along)))
             yield return Wrong("cut", "", "a piece that was cut is larger than any cloth", "");
-        foreach (var entry in EntriesOf(cloth).Where(entry => entry.Typed.Length > LongestEntry))
-            yield return Wrong("width", entry.Typed[..40], $"an entry is longer than {LongestEntry} characters", "54");
+        foreach (var (field, entry) in EntriesOf(cloth))
+            if (entry?.Typed.Length > LongestEntry) yield return Wrong(field, entry.Typed[..40], $"longer than {LongestEntry} characters", "54");
     }
 
     private static bool OnCloth(long at) => at >= -Farthest && at <= Farthest;
@@ -68,9 +68,16 @@ internal static class JobLimits
 
     private static IEnumerable<Entry> Entries(Item item) => item.Measures.Values.Concat(item.Choices.Values).Concat(item.Allowances.Values);
 
-    private static IEnumerable<Entry> EntriesOf(JobCloth cloth) =>
-        new[] { cloth.Width, cloth.Selvedge, cloth.Step, cloth.Margin, cloth.ArticleLength, cloth.Gap, cloth.RepeatAlong, cloth.RepeatAcross, cloth.MotifAcross, cloth.MotifAlong, cloth.Skew, cloth.LeastCut, cloth.MeasuredWidth, cloth.MeasuredLength, cloth.Squaring }.OfType<Entry>()
-            .Concat(cloth.OtherWidths).Concat(cloth.Flaws.SelectMany(flaw => new[] { flaw.FromEnd, flaw.FromSelvedge, flaw.Along, flaw.Across })).Concat(cloth.Stock.SelectMany(row => new[] { row.Length, row.Width }.OfType<Entry>())).Concat(cloth.Prices.Select(row => row.From));
+    private static IEnumerable<(string Field, Entry? Entry)> EntriesOf(JobCloth cloth) =>
+    [
+        ("width", cloth.Width), ("selvedge", cloth.Selvedge), ("step", cloth.Step), ("margin", cloth.Margin), ("articleLength", cloth.ArticleLength), ("gap", cloth.Gap),
+        ("repeatAlong", cloth.RepeatAlong), ("repeatAcross", cloth.RepeatAcross), ("motifAcross", cloth.MotifAcross), ("motifAlong", cloth.MotifAlong), ("skew", cloth.Skew),
+        ("leastCut", cloth.LeastCut), ("measuredWidth", cloth.MeasuredWidth), ("measuredLength", cloth.MeasuredLength), ("squaring", cloth.Squaring),
+        .. cloth.OtherWidths.Select(entry => ("otherWidths", entry)),
+        .. cloth.Flaws.SelectMany(flaw => new[] { flaw.FromEnd, flaw.FromSelvedge, flaw.Along, flaw.Across }).Select(entry => ("flaws", entry)),
+        .. cloth.Stock.SelectMany(row => new[] { row.Length, row.Width }).Select(entry => ("stock", entry)),
+        .. cloth.Prices.Select(row => ("prices", row.From)),
+    ];
 
     private static IEnumerable<string> Ids(JobDocument job) =>
         job.Items.Concat(job.Removed).SelectMany(item => item.OtherCloths.Values.Concat([item.Id, item.MakeUp, item.Cloth ?? ""]))

@@ -51,7 +51,7 @@ function Jobs() {
   const queries = useQueryClient()
   const [search, setSearch] = useState('')
   const [away, setAway] = useState(false)
-  const [told, setTold] = useState<{ text: string; back?: string }>()
+  const [told, setTold] = useState<{ text: string; back?: { id: string; name: string } }>()
   const q = useDeferredValue(search.trim())
   const jobs = useInfiniteQuery({
     queryKey: ['jobs', q, away],
@@ -66,7 +66,7 @@ function Jobs() {
       const params = { params: { path: { id: job.id } } }
       const { response } = await (back ? api.POST('/api/jobs/{id}/bring-back', params) : api.DELETE('/api/jobs/{id}', params))
       if (!response.ok) throw new Error()
-      setTold(back ? { text: `${job.name} is back.` } : { text: `${job.name} was taken away.`, back: job.id })
+      setTold(back ? { text: `${job.name} is back.` } : { text: `${job.name} was taken away.`, back: job })
     } catch {
       setTold({ text: `${noAnswer} Nothing was changed.` })
     }
@@ -78,7 +78,7 @@ function Jobs() {
         <Input aria-label="Find a job" placeholder="Find a job by its name or customer" allowClear value={search} maxLength={120} onChange={(event) => setSearch(event.currentTarget.value)} />
         <Button aria-pressed={away} onClick={() => setAway(!away)}>{away ? 'Show jobs' : 'Show what was taken away'}</Button>
       </div>
-      {told && <p role="status">{told.text} {told.back && <Button onClick={() => void put({ id: told.back ?? '', name: told.text.replace(/ was taken away\.$/, '') }, true)}>Bring it back</Button>}</p>}
+      {told && <p role="status">{told.text} {told.back && <Button onClick={() => told.back && void put(told.back, true)}>Bring it back</Button>}</p>}
       {jobs.isError && <p className="problem" role="alert">The jobs cannot be read: {jobs.error instanceof Refused ? jobs.error.message : 'the server does not answer.'}</p>}
       {jobs.isSuccess && found.length === 0 && <p>{q ? `No job has “${q}” in its name or customer.` : away ? 'Nothing was taken away.' : 'No job yet. Name the first one above.'}</p>}
       <ul className="jobs">
