@@ -21,18 +21,38 @@ internal static class Instances
             // The larger a piece, the likelier it is cut.
             var pick = random.NextInt64(pieces.Sum(p => (long)p.W * p.H));
             var at = 0;
-            while ((pick -= (long)pieces[at].W * pieces[at].H) >= 0) at++;
+            while ((pick -= (long)pieces[at].W * pieces[at].H) >= 0)
+                at++;
             var (w, h) = pieces[at];
             var across = random.NextDouble() < (double)w / (w + h);
             var side = across ? w : h;
-            if (side < 24) continue;
+            if (side < 24)
+                continue;
             var cut = random.Next((int)(side * 0.2), (int)(side * 0.8) + 1);
             pieces[at] = across ? (cut, h) : (w, cut);
             pieces.Add(across ? (w - cut, h) : (w, h - cut));
         }
         // What is left out is waste that nobody can avoid, near enough: the shortest lay is then not known but bounded.
-        if (waste > 0) pieces = [.. pieces.OrderBy(_ => random.Next()).Skip((int)(count * waste))];
-        return ([.. pieces.OrderBy(_ => random.Next()).Select((p, n) => new LayPiece($"p{n}", $"i{n % 8}", $"p{n}", $"{n}", Outline.Rectangle(Eighths(p.W), Eighths(p.H)), Grain.Along))], Eighths(length));
+        if (waste > 0)
+            pieces = [.. pieces.OrderBy(_ => random.Next()).Skip((int)(count * waste))];
+        return (
+            [
+                .. pieces
+                    .OrderBy(_ => random.Next())
+                    .Select(
+                        (p, n) =>
+                            new LayPiece(
+                                $"p{n}",
+                                $"i{n % 8}",
+                                $"p{n}",
+                                $"{n}",
+                                Outline.Rectangle(Eighths(p.W), Eighths(p.H)),
+                                Grain.Along
+                            )
+                    ),
+            ],
+            Eighths(length)
+        );
     }
 
     /// <summary>A full cloth cut into pinwheels, the largest piece again and again into four round a fifth: no cut goes from end to end, and the shortest lay is all of it.</summary>
@@ -42,7 +62,10 @@ internal static class Instances
         const int eighths = 53 * 8;
         var length = count * 170 * 64 / eighths;
         List<(int W, int H)> pieces = [(eighths, length)];
-        (int, int) Two(int side) => random.Next((int)(side * 0.2), (int)(side * 0.45)) is var first ? (first, random.Next((int)(side * 0.55), (int)(side * 0.8))) : default;
+        (int, int) Two(int side) =>
+            random.Next((int)(side * 0.2), (int)(side * 0.45)) is var first
+                ? (first, random.Next((int)(side * 0.55), (int)(side * 0.8)))
+                : default;
         while (pieces.Count + 4 <= count)
         {
             var (w, h) = pieces.MaxBy(p => (long)p.W * p.H);
@@ -50,7 +73,24 @@ internal static class Instances
             var ((x1, x2), (y1, y2)) = (Two(w), Two(h));
             pieces.AddRange([(x2, y1), (w - x2, y2), (w - x1, h - y2), (x1, h - y1), (x2 - x1, y2 - y1)]);
         }
-        return ([.. pieces.OrderBy(_ => random.Next()).Select((p, n) => new LayPiece($"p{n}", $"i{n % 8}", $"p{n}", $"{n}", Outline.Rectangle(Eighths(p.W), Eighths(p.H)), Grain.Along))], Eighths(length));
+        return (
+            [
+                .. pieces
+                    .OrderBy(_ => random.Next())
+                    .Select(
+                        (p, n) =>
+                            new LayPiece(
+                                $"p{n}",
+                                $"i{n % 8}",
+                                $"p{n}",
+                                $"{n}",
+                                Outline.Rectangle(Eighths(p.W), Eighths(p.H)),
+                                Grain.Along
+                            )
+                    ),
+            ],
+            Eighths(length)
+        );
     }
 
     /// <summary>Rectangles of any size up to half the cloth; some of them circles.</summary>
@@ -62,7 +102,12 @@ internal static class Instances
             var (w, h) = (random.Next(24, 26 * 8), random.Next(24, 30 * 8));
             return round && n % 3 == 0 ? Circle(Eighths(w)) : Outline.Rectangle(Eighths(w), Eighths(h));
         }
-        return [.. Enumerable.Range(0, count).Select(n => new LayPiece($"p{n}", $"i{n % 8}", $"p{n}", $"{n}", Cut(n), Grain.Along))];
+        return
+        [
+            .. Enumerable
+                .Range(0, count)
+                .Select(n => new LayPiece($"p{n}", $"i{n % 8}", $"p{n}", $"{n}", Cut(n), Grain.Along)),
+        ];
     }
 
     private static Outline Circle(Length d)

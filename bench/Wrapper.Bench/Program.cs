@@ -5,7 +5,8 @@ using Wrapper.Core.Covers.Cushions;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
 
-if (args.Contains("--reliability")) return await Wrapper.Bench.Reliability.ReliabilityBench.Run(args);
+if (args.Contains("--reliability"))
+    return await Wrapper.Bench.Reliability.ReliabilityBench.Run(args);
 
 // Measures against the budgets and prints a table. Median of many runs after a warm-up, so that one hiccup tells nothing.
 var drafting = Drafting.Standard();
@@ -13,7 +14,17 @@ Console.WriteLine("| what | median | budget |");
 Console.WriteLine("|---|---|---|");
 Report("plan of 40 box cushions, lay apart", "20 ms", 200, Job(40), lay: false);
 Report("plan of 40 seats of every make-up, lay apart", "20 ms", 100, Seats(40), lay: false);
-foreach (var one in Seats(drafting.MakeUps.Count).Items) Report($"draft: {one.MakeUp}", "10 ms", 200, JobDocument.Empty("bench", JobUnit.Inch) with { Items = [one] }, lay: false);
+foreach (var one in Seats(drafting.MakeUps.Count).Items)
+    Report(
+        $"draft: {one.MakeUp}",
+        "10 ms",
+        200,
+        JobDocument.Empty("bench", JobUnit.Inch) with
+        {
+            Items = [one],
+        },
+        lay: false
+    );
 Report("plan and lay of 10 box cushions, 60 pieces", "100 ms", 20, Job(10), lay: true);
 Report("plan and lay of 33 box cushions, 198 pieces", "400 ms", 5, Job(33), lay: true);
 
@@ -23,7 +34,9 @@ return 0;
 void Report(string what, string budget, int runs, JobDocument job, bool lay)
 {
     if (Planning.Of(job, drafting, lay: false).Items.FirstOrDefault(item => item.Draft.Pattern is null) is { } doubt)
-        throw new InvalidOperationException($"{what}: {doubt.Item.MakeUp} is in doubt, so its draft would not be measured: {doubt.Draft.Problems[0]}");
+        throw new InvalidOperationException(
+            $"{what}: {doubt.Item.MakeUp} is in doubt, so its draft would not be measured: {doubt.Draft.Problems[0]}"
+        );
 
     double Once()
     {
@@ -32,7 +45,8 @@ void Report(string what, string budget, int runs, JobDocument job, bool lay)
         return clock.Elapsed.TotalMilliseconds;
     }
 
-    for (var warm = 0; warm < Math.Max(3, runs / 2); warm++) Once();
+    for (var warm = 0; warm < Math.Max(3, runs / 2); warm++)
+        Once();
     var times = Enumerable.Range(0, runs).Select(_ => Once()).Order().ToList();
     Console.WriteLine(string.Create(CultureInfo.InvariantCulture, $"| {what} | {times[runs / 2]:0.0} ms | {budget} |"));
 }
@@ -44,8 +58,14 @@ static JobDocument Job(int cushions)
     Item Cushion(int n)
     {
         Entry In(int whole) => new($"{whole}", JobUnit.Inch);
-        var measures = new Dictionary<string, Entry> { ["W"] = In(18 + (n * 7 % 30)), ["L"] = In(16 + (n * 5 % 9)), ["T"] = In(3 + (n % 3)) };
-        if (n % 3 == 0) measures["r"] = In(2);
+        var measures = new Dictionary<string, Entry>
+        {
+            ["W"] = In(18 + (n * 7 % 30)),
+            ["L"] = In(16 + (n * 5 % 9)),
+            ["T"] = In(3 + (n % 3)),
+        };
+        if (n % 3 == 0)
+            measures["r"] = In(2);
         return makeUp.NewItem($"i{n}", $"cushion {n}", JobUnit.Inch) with { Measures = measures };
     }
 
@@ -61,21 +81,60 @@ JobDocument Seats(int count)
 {
     var usual = new Dictionary<string, string>
     {
-        ["W"] = "22", ["L"] = "20", ["T"] = "4", ["d"] = "14", ["B"] = "18", ["R"] = "20", ["X"] = "29", ["N"] = "17", ["E"] = "5", ["b"] = "2", ["f1"] = "9", ["w1"] = "20",
-        ["O"] = "0, 0; 24, 0; 24, 18; 16, 18; 8, 18 hollow 6; 0, 18", ["H"] = "27", ["D"] = "2", ["S"] = "22", ["F"] = "12", ["A"] = "9", ["U"] = "5", ["K"] = "5", ["C"] = "5", ["M"] = "34",
-        ["Y"] = "80", ["H1"] = "4", ["W1"] = "2", ["W2"] = "6", ["H2"] = "1 1/2", ["x1"] = "6", ["y1"] = "4",
+        ["W"] = "22",
+        ["L"] = "20",
+        ["T"] = "4",
+        ["d"] = "14",
+        ["B"] = "18",
+        ["R"] = "20",
+        ["X"] = "29",
+        ["N"] = "17",
+        ["E"] = "5",
+        ["b"] = "2",
+        ["f1"] = "9",
+        ["w1"] = "20",
+        ["O"] = "0, 0; 24, 0; 24, 18; 16, 18; 8, 18 hollow 6; 0, 18",
+        ["H"] = "27",
+        ["D"] = "2",
+        ["S"] = "22",
+        ["F"] = "12",
+        ["A"] = "9",
+        ["U"] = "5",
+        ["K"] = "5",
+        ["C"] = "5",
+        ["M"] = "34",
+        ["Y"] = "80",
+        ["H1"] = "4",
+        ["W1"] = "2",
+        ["W2"] = "6",
+        ["H2"] = "1 1/2",
+        ["x1"] = "6",
+        ["y1"] = "4",
     };
     return JobDocument.Empty("bench", JobUnit.Inch) with
     {
-        Items = [.. Enumerable.Range(0, count).Select(n =>
-        {
-            var makeUp = drafting.MakeUps[n % drafting.MakeUps.Count];
-            var item = makeUp.NewItem($"i{n}", makeUp.Name, JobUnit.Inch);
-            var choices = new Dictionary<string, Entry>(item.Choices);
-            if (choices.ContainsKey("shape") && makeUp.Key is "box-cushion-strip" or "knife-edge-pad") choices["shape"] = new(n % 2 == 0 ? "tapered" : "traced", JobUnit.Inch);
-            if (choices.ContainsKey("obstacles")) choices["obstacles"] = new("1", JobUnit.Inch);
-            return item with { Choices = choices, Measures = makeUp.Measures.Where(m => !m.Optional && usual.ContainsKey(m.Key)).ToDictionary(m => m.Key, m => new Entry(usual[m.Key], JobUnit.Inch)) };
-        })],
+        Items =
+        [
+            .. Enumerable
+                .Range(0, count)
+                .Select(n =>
+                {
+                    var makeUp = drafting.MakeUps[n % drafting.MakeUps.Count];
+                    var item = makeUp.NewItem($"i{n}", makeUp.Name, JobUnit.Inch);
+                    var choices = new Dictionary<string, Entry>(item.Choices);
+                    if (choices.ContainsKey("shape") && makeUp.Key is "box-cushion-strip" or "knife-edge-pad")
+                        choices["shape"] = new(n % 2 == 0 ? "tapered" : "traced", JobUnit.Inch);
+                    if (choices.ContainsKey("obstacles"))
+                        choices["obstacles"] = new("1", JobUnit.Inch);
+                    return item with
+                    {
+                        Choices = choices,
+                        Measures = makeUp
+                            .Measures.Where(m => !m.Optional && usual.ContainsKey(m.Key))
+                            .ToDictionary(m => m.Key, m => new Entry(usual[m.Key], JobUnit.Inch)),
+                    };
+                }),
+        ],
         Cloths = [JobCloth.Usual("c", "cloth", JobUnit.Inch)],
     };
 }

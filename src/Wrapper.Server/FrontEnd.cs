@@ -13,15 +13,23 @@ internal static class FrontEnd
     public static void Map(WebApplication app)
     {
         var index = Path.Combine(app.Environment.WebRootPath ?? "", "index.html");
-        if (!File.Exists(index)) return;
+        if (!File.Exists(index))
+            return;
         var page = File.ReadAllText(index);
-        app.UseWhen(context => !context.Request.Path.StartsWithSegments("/index.html"), files => files.UseStaticFiles(new StaticFileOptions
-        {
-            OnPrepareResponse = file =>
-            {
-                if (file.Context.Request.Path.StartsWithSegments("/assets")) file.Context.Response.Headers.CacheControl = "public, max-age=31536000, immutable";
-            },
-        }));
+        app.UseWhen(
+            context => !context.Request.Path.StartsWithSegments("/index.html"),
+            files =>
+                files.UseStaticFiles(
+                    new StaticFileOptions
+                    {
+                        OnPrepareResponse = file =>
+                        {
+                            if (file.Context.Request.Path.StartsWithSegments("/assets"))
+                                file.Context.Response.Headers.CacheControl = "public, max-age=31536000, immutable";
+                        },
+                    }
+                )
+        );
         app.MapGet("/index.html", Page);
         app.MapFallback(Page);
 

@@ -14,12 +14,17 @@ internal sealed class Guard(RequestDelegate next)
         headers.XFrameOptions = "DENY";
         headers["Cross-Origin-Resource-Policy"] = "same-origin";
         // The page's own policy takes the place of this one, and a file that never changes the place of the other.
-        headers.ContentSecurityPolicy = "default-src 'none'; base-uri 'none'; form-action 'none'; frame-ancestors 'none'";
+        headers.ContentSecurityPolicy =
+            "default-src 'none'; base-uri 'none'; form-action 'none'; frame-ancestors 'none'";
         headers.CacheControl = "no-store";
         var origin = request.Headers.Origin.ToString();
-        if (origin.Length > 0 && origin != $"{request.Scheme}://{request.Host}") return Refuse();
+        if (origin.Length > 0 && origin != $"{request.Scheme}://{request.Host}")
+            return Refuse();
         // A link from elsewhere may lead to a page; nothing else may be asked from there.
-        var isLink = HttpMethods.IsGet(request.Method) && request.Headers["Sec-Fetch-Mode"] == "navigate" && !request.Path.StartsWithSegments("/api");
+        var isLink =
+            HttpMethods.IsGet(request.Method)
+            && request.Headers["Sec-Fetch-Mode"] == "navigate"
+            && !request.Path.StartsWithSegments("/api");
         return request.Headers["Sec-Fetch-Site"] == "cross-site" && !isLink ? Refuse() : next(context);
 
         Task Refuse() => Problems.Forbidden("this request comes from another site").ExecuteAsync(context);

@@ -13,12 +13,16 @@ internal static class Pictures
         var read = picture.ReadAtLeast(start, start.Length, throwOnEndOfStream: false);
         ReadOnlySpan<byte> head = start.AsSpan(0, read);
         if (head is [_, _, _, _, (byte)'f', (byte)'t', (byte)'y', (byte)'p', ..])
-            return (null, "a HEIC or AVIF picture, which not every browser shows: set the phone's camera to JPEG (\"most compatible\"), or save the picture as JPEG");
+            return (
+                null,
+                "a HEIC or AVIF picture, which not every browser shows: set the phone's camera to JPEG (\"most compatible\"), or save the picture as JPEG"
+            );
         var (type, isWhole) = head switch
         {
             [0xFF, 0xD8, 0xFF, ..] => ("image/jpeg", HasJpegSize(picture)),
             [0x89, (byte)'P', (byte)'N', (byte)'G', 0x0D, 0x0A, 0x1A, 0x0A, ..] => ("image/png", HasPngSize(head)),
-            [(byte)'R', (byte)'I', (byte)'F', (byte)'F', _, _, _, _, (byte)'W', (byte)'E', (byte)'B', (byte)'P', ..] => ("image/webp", HasWebpSize(head, picture.Length)),
+            [(byte)'R', (byte)'I', (byte)'F', (byte)'F', _, _, _, _, (byte)'W', (byte)'E', (byte)'B', (byte)'P', ..] =>
+                ("image/webp", HasWebpSize(head, picture.Length)),
             _ => ("", false),
         };
         return type.Length == 0 ? (null, "neither a JPEG, PNG nor WebP picture")
@@ -27,10 +31,15 @@ internal static class Pictures
     }
 
     private static bool HasPngSize(ReadOnlySpan<byte> head) =>
-        head.Length >= 24 && head[12..16].SequenceEqual("IHDR"u8) && BinaryPrimitives.ReadUInt32BigEndian(head[16..]) > 0 && BinaryPrimitives.ReadUInt32BigEndian(head[20..]) > 0;
+        head.Length >= 24
+        && head[12..16].SequenceEqual("IHDR"u8)
+        && BinaryPrimitives.ReadUInt32BigEndian(head[16..]) > 0
+        && BinaryPrimitives.ReadUInt32BigEndian(head[20..]) > 0;
 
     private static bool HasWebpSize(ReadOnlySpan<byte> head, long length) =>
-        head.Length >= 30 && Encoding.ASCII.GetString(head[12..16]) is "VP8 " or "VP8L" or "VP8X" && BinaryPrimitives.ReadUInt32LittleEndian(head[4..]) + 8L <= length + 1;
+        head.Length >= 30
+        && Encoding.ASCII.GetString(head[12..16]) is "VP8 " or "VP8L" or "VP8X"
+        && BinaryPrimitives.ReadUInt32LittleEndian(head[4..]) + 8L <= length + 1;
 
     // Segments follow one another, each with its length, until the frame that says height and width.
     private static bool HasJpegSize(Stream picture)
@@ -41,8 +50,12 @@ internal static class Pictures
         {
             var (kind, length) = (segment[1], BinaryPrimitives.ReadUInt16BigEndian(segment[2..]));
             var isFrame = kind is >= 0xC0 and <= 0xCF and not (0xC4 or 0xC8 or 0xCC);
-            if (isFrame) return picture.ReadAtLeast(segment[..5], 5, throwOnEndOfStream: false) == 5 && BinaryPrimitives.ReadUInt16BigEndian(segment[1..]) > 0 && BinaryPrimitives.ReadUInt16BigEndian(segment[3..]) > 0;
-            if (length < 2) return false;
+            if (isFrame)
+                return picture.ReadAtLeast(segment[..5], 5, throwOnEndOfStream: false) == 5
+                    && BinaryPrimitives.ReadUInt16BigEndian(segment[1..]) > 0
+                    && BinaryPrimitives.ReadUInt16BigEndian(segment[3..]) > 0;
+            if (length < 2)
+                return false;
             picture.Position += length - 2;
         }
         return false;

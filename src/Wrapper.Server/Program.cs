@@ -7,7 +7,8 @@ try
     var options = ServerOptions.Read(args);
     if (options.Restore is { } file)
     {
-        foreach (var line in Restoring.Run(file, options.Data, TimeProvider.System.GetUtcNow())) Console.WriteLine(line);
+        foreach (var line in Restoring.Run(file, options.Data, TimeProvider.System.GetUtcNow()))
+            Console.WriteLine(line);
         return 0;
     }
     await using var app = WrapperServer.Build(options);
@@ -20,8 +21,13 @@ catch (Exception refused) when (refused is DatabaseRefusedException or ArgumentE
     await Console.Error.WriteLineAsync(refused.Message);
     return 1;
 }
-catch (IOException taken) when (taken.InnerException is Microsoft.AspNetCore.Connections.AddressInUseException || taken.GetBaseException() is SocketException)
+catch (IOException taken)
+    when (taken.InnerException is Microsoft.AspNetCore.Connections.AddressInUseException
+        || taken.GetBaseException() is SocketException
+    )
 {
-    await Console.Error.WriteLineAsync($"The port is taken by another program: {taken.Message} Give another one with --port, or stop that program.");
+    await Console.Error.WriteLineAsync(
+        $"The port is taken by another program: {taken.Message} Give another one with --port, or stop that program."
+    );
     return 1;
 }

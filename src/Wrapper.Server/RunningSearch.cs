@@ -26,7 +26,12 @@ internal sealed class RunningSearch(LayCache kept) : IDisposable
             stop = new CancellationTokenSource(Longest);
             var (search, token) = (new Search(Guid.NewGuid().ToString("N"), unit), stop.Token);
             Current = search;
-            _ = Task.Factory.StartNew(() => Run(search, pieces, cloth, token), CancellationToken.None, TaskCreationOptions.DenyChildAttach, threads);
+            _ = Task.Factory.StartNew(
+                () => Run(search, pieces, cloth, token),
+                CancellationToken.None,
+                TaskCreationOptions.DenyChildAttach,
+                threads
+            );
             return search;
         }
     }
@@ -35,18 +40,25 @@ internal sealed class RunningSearch(LayCache kept) : IDisposable
     public void Stop(string id)
     {
         lock (gate)
-            if (Current?.Id == id) stop?.Cancel();
+            if (Current?.Id == id)
+                stop?.Cancel();
     }
 
     private void Run(Search search, IReadOnlyList<LayPiece> pieces, LayCloth cloth, CancellationToken token)
     {
         try
         {
-            LaySearch.Run(pieces, cloth, seed: 1, lay =>
-            {
-                kept.Better(pieces, cloth, lay);
-                search.Found(lay);
-            }, token);
+            LaySearch.Run(
+                pieces,
+                cloth,
+                seed: 1,
+                lay =>
+                {
+                    kept.Better(pieces, cloth, lay);
+                    search.Found(lay);
+                },
+                token
+            );
         }
         catch (Exception fault) when (fault is not OutOfMemoryException)
         {

@@ -8,7 +8,8 @@ namespace Wrapper.Server;
 /// </summary>
 internal sealed class Upkeep(Database database, Backups backups, TimeProvider clock) : BackgroundService
 {
-    private static readonly TimeSpan AfterStart = TimeSpan.FromSeconds(15), Between = TimeSpan.FromHours(1);
+    private static readonly TimeSpan AfterStart = TimeSpan.FromSeconds(15),
+        Between = TimeSpan.FromHours(1);
 
     private readonly Lock gate = new();
     private readonly Dictionary<string, string> notes = [];
@@ -18,31 +19,47 @@ internal sealed class Upkeep(Database database, Backups backups, TimeProvider cl
     {
         get
         {
-            lock (gate) return [.. notes.Values];
+            lock (gate)
+                return [.. notes.Values];
         }
     }
 
     protected override async Task ExecuteAsync(CancellationToken stoppingToken)
     {
         if (database.DroppedCommits is > 0 and var dropped)
-            Note("log", $"When the workroom's data was opened, the last {dropped} changes in its log could not be read and are missing. See whether the jobs worked on last are complete; a backup may have more.");
+            Note(
+                "log",
+                $"When the workroom's data was opened, the last {dropped} changes in its log could not be read and are missing. See whether the jobs worked on last are complete; a backup may have more."
+            );
         DateTimeOffset? checkedAt = null;
         // An ended wait is the end of the work.
         await Task.Delay(AfterStart, clock, stoppingToken).ConfigureAwait(ConfigureAwaitOptions.SuppressThrowing);
         while (!stoppingToken.IsCancellationRequested)
         {
             var now = clock.GetUtcNow();
-            await Task.Run(() =>
-            {
-                Do("backup", "The daily backup was not made", () => backups.MakeDaily(now));
-                Do("thinning", "Old revisions were not thinned", () => Thinning.Run(database, now, stoppingToken));
-                if (checkedAt is { } last && now - last < TimeSpan.FromDays(1)) return;
-                checkedAt = now;
-                Do("reading", "The workroom's data was not looked through", () =>
+            await Task.Run(
+                () =>
                 {
-                    if (database.Damage() is { } damage) Note("damage", $"The workroom's data is damaged ({damage}). Stop here, and bring back the newest backup with ./wrapper restore FILE.");
-                });
-            }, CancellationToken.None);
+                    Do("backup", "The daily backup was not made", () => backups.MakeDaily(now));
+                    Do("thinning", "Old revisions were not thinned", () => Thinning.Run(database, now, stoppingToken));
+                    if (checkedAt is { } last && now - last < TimeSpan.FromDays(1))
+                        return;
+                    checkedAt = now;
+                    Do(
+                        "reading",
+                        "The workroom's data was not looked through",
+                        () =>
+                        {
+                            if (database.Damage() is { } damage)
+                                Note(
+                                    "damage",
+                                    $"The workroom's data is damaged ({damage}). Stop here, and bring back the newest backup with ./wrapper restore FILE."
+                                );
+                        }
+                    );
+                },
+                CancellationToken.None
+            );
             await Task.Delay(Between, clock, stoppingToken).ConfigureAwait(ConfigureAwaitOptions.SuppressThrowing);
         }
     }
@@ -52,17 +69,29 @@ internal sealed class Upkeep(Database database, Backups backups, TimeProvider cl
         try
         {
             work();
-            lock (gate) notes.Remove(about);
+            lock (gate)
+                notes.Remove(about);
         }
-        catch (Exception fault) when (fault is Microsoft.Data.Sqlite.SqliteException or IOException or UnauthorizedAccessException or JobUnreadableException or InvalidDataException)
+        catch (Exception fault)
+            when (fault
+                    is Microsoft.Data.Sqlite.SqliteException
+                        or IOException
+                        or UnauthorizedAccessException
+                        or JobUnreadableException
+                        or InvalidDataException
+            )
         {
-            Note(about, $"{told}: {(fault is Microsoft.Data.Sqlite.SqliteException store ? StoreFault.Told(store, database.Path) : fault.Message)}");
+            Note(
+                about,
+                $"{told}: {(fault is Microsoft.Data.Sqlite.SqliteException store ? StoreFault.Told(store, database.Path) : fault.Message)}"
+            );
         }
     }
 
     private void Note(string about, string told)
     {
-        lock (gate) notes[about] = told;
+        lock (gate)
+            notes[about] = told;
         Serilog.Log.Warning("{Note}", told);
     }
 }

@@ -5,7 +5,9 @@ namespace Wrapper.Server;
 
 /// <summary>Work was given up because it would have taken too long.</summary>
 internal sealed class TooLongException(TimeSpan longest)
-    : Exception($"this takes longer than {longest.TotalSeconds:0} s: lower the quantities, trace with fewer points, or make several jobs of it");
+    : Exception(
+        $"this takes longer than {longest.TotalSeconds:0} s: lower the quantities, trace with fewer points, or make several jobs of it"
+    );
 
 /// <summary>So many wait already that nobody would see the end.</summary>
 internal sealed class TooManyException() : Exception("too many wait already: ask again in a moment");
@@ -49,7 +51,12 @@ internal class WorkQueue(TimeSpan longest, int niceness) : IDisposable
             using var closing = new CancellationTokenSource(longest * 0.7);
             try
             {
-                return await Task.Factory.StartNew(() => work(new Turn(limit.Token, closing.Token)), limit.Token, TaskCreationOptions.DenyChildAttach, threads);
+                return await Task.Factory.StartNew(
+                    () => work(new Turn(limit.Token, closing.Token)),
+                    limit.Token,
+                    TaskCreationOptions.DenyChildAttach,
+                    threads
+                );
             }
             catch (OperationCanceledException) when (!givenUp.IsCancellationRequested)
             {
@@ -65,7 +72,8 @@ internal class WorkQueue(TimeSpan longest, int niceness) : IDisposable
     /// <summary>How many wait before this call, itself included; 0 while it is worked on or is not here.</summary>
     public int Place(string call)
     {
-        lock (gate) return line.Select((ticket, at) => (ticket.Call, At: at + 1)).FirstOrDefault(each => each.Call == call).At;
+        lock (gate)
+            return line.Select((ticket, at) => (ticket.Call, At: at + 1)).FirstOrDefault(each => each.Call == call).At;
     }
 
     private async Task Enter(string call, CancellationToken givenUp)
@@ -78,14 +86,17 @@ internal class WorkQueue(TimeSpan longest, int niceness) : IDisposable
                 free--;
                 return;
             }
-            if (line.Count >= MostWaiting) throw new TooManyException();
+            if (line.Count >= MostWaiting)
+                throw new TooManyException();
             node = line.AddLast(new Ticket(call));
         }
         using var leaves = givenUp.Register(() =>
         {
             lock (gate)
-                if (node.List is not null) line.Remove(node);
-                else return;
+                if (node.List is not null)
+                    line.Remove(node);
+                else
+                    return;
             node.Value.Turn.TrySetCanceled(givenUp);
         });
         await node.Value.Turn.Task;
@@ -131,19 +142,27 @@ internal sealed class Threads : TaskScheduler, IDisposable
             new Thread(() =>
             {
                 // Of this thread alone; the runtime's own priorities have no effect on Linux.
-                if (OperatingSystem.IsLinux()) _ = SetPriority(0, 0, niceness);
-                foreach (var task in tasks.GetConsumingEnumerable()) TryExecuteTask(task);
-            }) { IsBackground = true, Name = "lay" }.Start();
+                if (OperatingSystem.IsLinux())
+                    _ = SetPriority(0, 0, niceness);
+                foreach (var task in tasks.GetConsumingEnumerable())
+                    TryExecuteTask(task);
+            })
+            {
+                IsBackground = true,
+                Name = "lay",
+            }.Start();
     }
 
     public override int MaximumConcurrencyLevel => count;
 
     protected override void QueueTask(Task task)
     {
-        if (!tasks.IsAddingCompleted) tasks.Add(task);
+        if (!tasks.IsAddingCompleted)
+            tasks.Add(task);
     }
 
-    protected override bool TryExecuteTaskInline(Task task, bool taskWasPreviouslyQueued) => Current == this && TryExecuteTask(task);
+    protected override bool TryExecuteTaskInline(Task task, bool taskWasPreviouslyQueued) =>
+        Current == this && TryExecuteTask(task);
 
     protected override IEnumerable<Task> GetScheduledTasks() => tasks;
 

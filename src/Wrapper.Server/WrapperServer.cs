@@ -18,21 +18,44 @@ public static class WrapperServer
     /// <summary>The application, ready to run; <paramref name="more"/> make-ups are known beside the standard ones.</summary>
     /// <exception cref="DatabaseRefusedException">The database in the data folder is damaged or newer.</exception>
     /// <exception cref="ArgumentException">An option cannot be.</exception>
-    public static WebApplication Build(string[] args, params IEnumerable<MakeUp> more) => Build(ServerOptions.Read(args), more);
+    public static WebApplication Build(string[] args, params IEnumerable<MakeUp> more) =>
+        Build(ServerOptions.Read(args), more);
 
     internal static WebApplication Build(ServerOptions options, params IEnumerable<MakeUp> more)
     {
         // Nothing of the environment moves the address or opens another one: the command line alone says where it listens.
-        var builder = WebApplication.CreateEmptyBuilder(new WebApplicationOptions { Args = [], ContentRootPath = AppContext.BaseDirectory, WebRootPath = options.Web });
-        builder.WebHost.UseKestrelCore().ConfigureKestrel(kestrel =>
-        {
-            kestrel.AddServerHeader = false;
-            kestrel.Limits.MaxRequestBodySize = 4 * 1024 * 1024;
-            kestrel.Listen(IPAddress.Loopback, options.Port);
-        });
-        builder.Services.AddSerilog(log => log.MinimumLevel.Warning().MinimumLevel.Override("Microsoft.Extensions.Hosting.Internal.Host", LogEventLevel.Fatal).WriteTo.Console(formatProvider: System.Globalization.CultureInfo.InvariantCulture));
-        builder.Services.AddHostFiltering(hosts => (hosts.AllowedHosts, hosts.AllowEmptyHosts) = (["localhost", "127.0.0.1", "[::1]"], false));
-        builder.Services.AddResponseCompression(compression => compression.MimeTypes = [.. ResponseCompressionDefaults.MimeTypes, "application/problem+json", "image/svg+xml", "font/ttf"]);
+        var builder = WebApplication.CreateEmptyBuilder(
+            new WebApplicationOptions
+            {
+                Args = [],
+                ContentRootPath = AppContext.BaseDirectory,
+                WebRootPath = options.Web,
+            }
+        );
+        builder
+            .WebHost.UseKestrelCore()
+            .ConfigureKestrel(kestrel =>
+            {
+                kestrel.AddServerHeader = false;
+                kestrel.Limits.MaxRequestBodySize = 4 * 1024 * 1024;
+                kestrel.Listen(IPAddress.Loopback, options.Port);
+            });
+        builder.Services.AddSerilog(log =>
+            log.MinimumLevel.Warning()
+                .MinimumLevel.Override("Microsoft.Extensions.Hosting.Internal.Host", LogEventLevel.Fatal)
+                .WriteTo.Console(formatProvider: System.Globalization.CultureInfo.InvariantCulture)
+        );
+        builder.Services.AddHostFiltering(hosts =>
+            (hosts.AllowedHosts, hosts.AllowEmptyHosts) = (["localhost", "127.0.0.1", "[::1]"], false)
+        );
+        builder.Services.AddResponseCompression(compression =>
+            compression.MimeTypes = [
+                .. ResponseCompressionDefaults.MimeTypes,
+                "application/problem+json",
+                "image/svg+xml",
+                "font/ttf",
+            ]
+        );
         builder.Services.Configure<HostOptions>(host => host.ShutdownTimeout = TimeSpan.FromSeconds(3));
         builder.Services.Configure<RouteHandlerOptions>(routes => routes.ThrowOnBadRequest = true);
         builder.Services.ConfigureHttpJsonOptions(json =>
@@ -48,7 +71,9 @@ public static class WrapperServer
         builder.Services.AddOpenApi("v1", openApi => openApi.AddSchemaTransformer<RequiredMembers>());
         builder.Services.AddSingleton(Drafting.Standard(more));
         builder.Services.AddSingleton(TimeProvider.System);
-        builder.Services.AddSingleton(services => new LayCache(IsDescribing() ? null : new LayShelf(services.GetRequiredService<FoundLays>())));
+        builder.Services.AddSingleton(services => new LayCache(
+            IsDescribing() ? null : new LayShelf(services.GetRequiredService<FoundLays>())
+        ));
         builder.Services.AddSingleton<RunningSearch>();
         builder.Services.AddSingleton<LayQueue>();
         builder.Services.AddSingleton<DraftQueue>();
@@ -65,11 +90,21 @@ public static class WrapperServer
         // Built once: it costs more than any plan.
         app.MapOpenApi().CacheOutput();
         var api = app.MapGroup("/api").AddEndpointFilter(NullMembers.Refuse);
-        api.MapGet("/health", (IServiceProvider services) => new Health("ok", services.GetService<Upkeep>()?.Notes ?? []))
-            .Produces<Health>().WithName("health").WithSummary("Whether it answers, and what should be known of the workroom's data.");
+        api.MapGet(
+                "/health",
+                (IServiceProvider services) => new Health("ok", services.GetService<Upkeep>()?.Notes ?? [])
+            )
+            .Produces<Health>()
+            .WithName("health")
+            .WithSummary("Whether it answers, and what should be known of the workroom's data.");
         MakeUpEndpoints.Map(api);
-        api.MapPost("/backups", (Backups backups, TimeProvider clock) => new Backup(Path.GetFileName(backups.Make(clock.GetUtcNow()))))
-            .Produces<Backup>().WithName("backUp").WithSummary("Copies everything, as of now, into the folder backups beside the database.");
+        api.MapPost(
+                "/backups",
+                (Backups backups, TimeProvider clock) => new Backup(Path.GetFileName(backups.Make(clock.GetUtcNow())))
+            )
+            .Produces<Backup>()
+            .WithName("backUp")
+            .WithSummary("Copies everything, as of now, into the folder backups beside the database.");
         PlanEndpoints.Map(api);
         SearchEndpoints.Map(api);
         ClothEndpoints.Map(api);
@@ -90,15 +125,23 @@ public static class WrapperServer
         if (IsDescribing())
         {
             foreach (var store in (Type[])[typeof(JobStore), typeof(PhotoStore), typeof(Database), typeof(Backups)])
-                builder.Services.AddSingleton(store, _ => throw new InvalidOperationException("no database while the API is described"));
+                builder.Services.AddSingleton(
+                    store,
+                    _ => throw new InvalidOperationException("no database while the API is described")
+                );
             return;
         }
-        var alone = DataLock.Take(options.Data) ?? throw new DatabaseRefusedException($"Another Wrapper works on {options.Data}: stop it, or give another folder with --data.");
+        var alone =
+            DataLock.Take(options.Data)
+            ?? throw new DatabaseRefusedException(
+                $"Another Wrapper works on {options.Data}: stop it, or give another folder with --data."
+            );
         var database = Database.Open(options.Data);
         builder.Services.AddSingleton(alone);
         builder.Services.AddSingleton(database);
         var jobs = new JobStore(database, TimeProvider.System);
-        if (options.Demo) DemoJobs.Seed(jobs);
+        if (options.Demo)
+            DemoJobs.Seed(jobs);
         builder.Services.AddSingleton(jobs);
         builder.Services.AddSingleton(new PhotoStore(database, TimeProvider.System));
         builder.Services.AddSingleton(new FoundLays(database, TimeProvider.System));

@@ -14,14 +14,16 @@ public sealed class Backups(Database database)
     private string Folder => Path.Combine(database.Folder, "backups");
 
     /// <summary>Makes a copy named by <paramref name="at"/>; returns where.</summary>
-    public string Make(DateTimeOffset at) => Make("wrapper-" + at.UtcDateTime.ToString("yyyyMMdd-HHmmss-fff", CultureInfo.InvariantCulture));
+    public string Make(DateTimeOffset at) =>
+        Make("wrapper-" + at.UtcDateTime.ToString("yyyyMMdd-HHmmss-fff", CultureInfo.InvariantCulture));
 
     /// <summary>Makes today's copy unless there is one, and removes those that are no longer kept; returns where, or null.</summary>
     public string? MakeDaily(DateTimeOffset now)
     {
         var name = Daily + now.UtcDateTime.ToString("yyyyMMdd", CultureInfo.InvariantCulture);
         var made = File.Exists(Path.Combine(Folder, name + ".db")) ? null : Make(name);
-        foreach (var old in Surplus(now)) File.Delete(old);
+        foreach (var old in Surplus(now))
+            File.Delete(old);
         return made;
     }
 
@@ -31,7 +33,8 @@ public sealed class Backups(Database database)
         for (var n = 1; ; n++)
         {
             var target = Path.Combine(Folder, n == 1 ? name + ".db" : $"{name}-{n}.db");
-            if (File.Exists(target)) continue;
+            if (File.Exists(target))
+                continue;
             try
             {
                 database.CopyTo(target);
@@ -46,14 +49,20 @@ public sealed class Backups(Database database)
 
     private IEnumerable<string> Surplus(DateTimeOffset now)
     {
-        var days = (from path in Directory.EnumerateFiles(Folder, Daily + "*.db")
-                    let text = Path.GetFileNameWithoutExtension(path)[Daily.Length..]
-                    where DateOnly.TryParseExact(text, "yyyyMMdd", CultureInfo.InvariantCulture, DateTimeStyles.None, out _)
-                    let day = DateOnly.ParseExact(text, "yyyyMMdd", CultureInfo.InvariantCulture)
-                    orderby day descending
-                    select (Path: path, Day: day)).ToList();
-        var firsts = days.GroupBy(each => (each.Day.Year, each.Day.Month)).Select(month => month.Min(each => each.Day)).ToHashSet();
+        var days = (
+            from path in Directory.EnumerateFiles(Folder, Daily + "*.db")
+            let text = Path.GetFileNameWithoutExtension(path)[Daily.Length..]
+            where DateOnly.TryParseExact(text, "yyyyMMdd", CultureInfo.InvariantCulture, DateTimeStyles.None, out _)
+            let day = DateOnly.ParseExact(text, "yyyyMMdd", CultureInfo.InvariantCulture)
+            orderby day descending
+            select (Path: path, Day: day)
+        ).ToList();
+        var firsts = days.GroupBy(each => (each.Day.Year, each.Day.Month))
+            .Select(month => month.Min(each => each.Day))
+            .ToHashSet();
         var yearAgo = DateOnly.FromDateTime(now.UtcDateTime).AddYears(-1);
-        return days.Skip(DaysKept).Where(each => !firsts.Contains(each.Day) || each.Day < yearAgo).Select(each => each.Path);
+        return days.Skip(DaysKept)
+            .Where(each => !firsts.Contains(each.Day) || each.Day < yearAgo)
+            .Select(each => each.Path);
     }
 }

@@ -9,7 +9,8 @@ namespace Wrapper.Store;
 /// </summary>
 internal static class Contents
 {
-    private const byte Whole = 1, Difference = 2;
+    private const byte Whole = 1,
+        Difference = 2;
 
     /// <summary>A document by itself.</summary>
     public static byte[] Pack(string document) => [Whole, .. Compressed(Encoding.UTF8.GetBytes(document))];
@@ -17,10 +18,12 @@ internal static class Contents
     /// <summary>A document as its difference from <paramref name="onto"/>.</summary>
     public static byte[] Pack(string document, string onto)
     {
-        byte[] text = Encoding.UTF8.GetBytes(document), under = Encoding.UTF8.GetBytes(onto);
+        byte[] text = Encoding.UTF8.GetBytes(document),
+            under = Encoding.UTF8.GetBytes(onto);
         var start = text.AsSpan().CommonPrefixLength(under);
         var end = 0;
-        while (end < Math.Min(text.Length, under.Length) - start && text[^(end + 1)] == under[^(end + 1)]) end++;
+        while (end < Math.Min(text.Length, under.Length) - start && text[^(end + 1)] == under[^(end + 1)])
+            end++;
         using var packed = new MemoryStream();
         using (var writer = new BinaryWriter(packed))
         {
@@ -38,25 +41,35 @@ internal static class Contents
     {
         switch (packed)
         {
-            case [Whole, .. var rest]: return Encoding.UTF8.GetString(Expanded(rest));
+            case [Whole, .. var rest]:
+                return Encoding.UTF8.GetString(Expanded(rest));
             case [Difference, ..]:
                 using (var reader = new BinaryReader(new MemoryStream(packed)))
                 {
                     reader.ReadByte();
                     var (start, end) = (reader.Read7BitEncodedInt(), reader.Read7BitEncodedInt());
-                    var under = Encoding.UTF8.GetBytes(onto ?? throw new InvalidDataException("what this differs from is gone"));
-                    if (start + end > under.Length) throw new InvalidDataException("this differs from something else");
+                    var under = Encoding.UTF8.GetBytes(
+                        onto ?? throw new InvalidDataException("what this differs from is gone")
+                    );
+                    if (start + end > under.Length)
+                        throw new InvalidDataException("this differs from something else");
                     var middle = Expanded(reader.ReadBytes(packed.Length));
-                    return Encoding.UTF8.GetString([.. under.AsSpan(0, start), .. middle, .. under.AsSpan(under.Length - end)]);
+                    return Encoding.UTF8.GetString([
+                        .. under.AsSpan(0, start),
+                        .. middle,
+                        .. under.AsSpan(under.Length - end),
+                    ]);
                 }
-            default: return Encoding.UTF8.GetString(packed);
+            default:
+                return Encoding.UTF8.GetString(packed);
         }
     }
 
     private static byte[] Compressed(ReadOnlySpan<byte> bytes)
     {
         using var packed = new MemoryStream();
-        using (var brotli = new BrotliStream(packed, new BrotliCompressionOptions { Quality = 6 })) brotli.Write(bytes);
+        using (var brotli = new BrotliStream(packed, new BrotliCompressionOptions { Quality = 6 }))
+            brotli.Write(bytes);
         return packed.ToArray();
     }
 

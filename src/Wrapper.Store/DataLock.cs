@@ -8,7 +8,8 @@ public sealed class DataLock : IDisposable
     private DataLock(FileStream held) => this.held = held;
 
     // EWOULDBLOCK and ERROR_SHARING_VIOLATION: somebody else has it.
-    private const int WouldBlock = 11, SharingViolation = unchecked((int)0x80070020);
+    private const int WouldBlock = 11,
+        SharingViolation = unchecked((int)0x80070020);
 
     /// <summary>Takes the folder, which is made if it is not there; null when another server has it.</summary>
     /// <exception cref="DatabaseRefusedException">The folder cannot be written.</exception>
@@ -18,7 +19,8 @@ public sealed class DataLock : IDisposable
         try
         {
             PrivateFiles.MakeFolder(folder);
-            if (!File.Exists(path)) PrivateFiles.Make(path);
+            if (!File.Exists(path))
+                PrivateFiles.Make(path);
             return new DataLock(new FileStream(path, FileMode.Open, FileAccess.ReadWrite, FileShare.None));
         }
         catch (IOException taken) when (taken.HResult is WouldBlock or SharingViolation)
@@ -27,7 +29,9 @@ public sealed class DataLock : IDisposable
         }
         catch (Exception fault) when (fault is IOException or UnauthorizedAccessException)
         {
-            throw new DatabaseRefusedException($"{folder} cannot be used for data: {fault.Message} Give another folder with --data, or mend its rights.");
+            throw new DatabaseRefusedException(
+                $"{folder} cannot be used for data: {fault.Message} Give another folder with --data, or mend its rights."
+            );
         }
     }
 

@@ -18,7 +18,12 @@ public sealed class Database
     private Database(string path)
     {
         Path = path;
-        connectionString = new SqliteConnectionStringBuilder { DataSource = path, ForeignKeys = true, DefaultTimeout = 5 }.ToString();
+        connectionString = new SqliteConnectionStringBuilder
+        {
+            DataSource = path,
+            ForeignKeys = true,
+            DefaultTimeout = 5,
+        }.ToString();
     }
 
     /// <summary>Where the file is.</summary>
@@ -42,8 +47,10 @@ public sealed class Database
         {
             PrivateFiles.MakeFolder(folder);
             var database = new Database(path) { DroppedCommits = WriteAheadLog.DroppedCommits(path + "-wal") };
-            if (File.Exists(path)) database.RefuseDamagedOrNewer();
-            else PrivateFiles.Make(path);
+            if (File.Exists(path))
+                database.RefuseDamagedOrNewer();
+            else
+                PrivateFiles.Make(path);
             PrivateFiles.Close(path, path + "-wal", path + "-shm");
             database.Migrate();
             using var connection = database.Connect();
@@ -58,7 +65,9 @@ public sealed class Database
         }
         catch (Exception fault) when (fault is IOException or UnauthorizedAccessException)
         {
-            throw new DatabaseRefusedException($"{folder} cannot be used for data: {fault.Message} Give another folder with --data, or mend its rights.");
+            throw new DatabaseRefusedException(
+                $"{folder} cannot be used for data: {fault.Message} Give another folder with --data, or mend its rights."
+            );
         }
     }
 
@@ -68,7 +77,11 @@ public sealed class Database
         var connection = new SqliteConnection(connectionString);
         connection.Open();
         // The log is carried over early and cut short again, so that it stays small beside the file.
-        Sql.Execute(connection, null, "PRAGMA synchronous = FULL; PRAGMA wal_autocheckpoint = 200; PRAGMA journal_size_limit = 1000000");
+        Sql.Execute(
+            connection,
+            null,
+            "PRAGMA synchronous = FULL; PRAGMA wal_autocheckpoint = 200; PRAGMA journal_size_limit = 1000000"
+        );
         return connection;
     }
 
@@ -79,13 +92,21 @@ public sealed class Database
         var unfinished = $"{target}.{Guid.NewGuid():N}.part";
         PrivateFiles.MakeFolder(System.IO.Path.GetDirectoryName(target)!);
         // A copy that fills the disk would stop every save meanwhile.
-        var (size, free) = (new FileInfo(Path).Length, new DriveInfo(System.IO.Path.GetDirectoryName(target)!).AvailableFreeSpace);
-        if (free < size + (size / 10)) throw new IOException($"there is no room for a copy: it takes {size / 1_000_000 + 1} MB, and {free / 1_000_000} MB are free on its disk");
+        var (size, free) = (
+            new FileInfo(Path).Length,
+            new DriveInfo(System.IO.Path.GetDirectoryName(target)!).AvailableFreeSpace
+        );
+        if (free < size + (size / 10))
+            throw new IOException(
+                $"there is no room for a copy: it takes {size / 1_000_000 + 1} MB, and {free / 1_000_000} MB are free on its disk"
+            );
         PrivateFiles.Make(unfinished);
         try
         {
-            using (var connection = Connect()) Sql.Execute(connection, null, "VACUUM INTO $target", ("$target", unfinished));
-            using (var copy = new FileStream(unfinished, FileMode.Open, FileAccess.ReadWrite)) copy.Flush(flushToDisk: true);
+            using (var connection = Connect())
+                Sql.Execute(connection, null, "VACUUM INTO $target", ("$target", unfinished));
+            using (var copy = new FileStream(unfinished, FileMode.Open, FileAccess.ReadWrite))
+                copy.Flush(flushToDisk: true);
             File.Move(unfinished, target);
         }
         finally
@@ -100,7 +121,9 @@ public sealed class Database
         try
         {
             using var connection = Connect();
-            return Sql.Scalar(connection, null, "PRAGMA quick_check(1)") is string and not "ok" and var found ? found : null;
+            return Sql.Scalar(connection, null, "PRAGMA quick_check(1)") is string and not "ok" and var found
+                ? found
+                : null;
         }
         catch (SqliteException fault) when (StoreFault.IsDamage(fault))
         {
@@ -112,31 +135,50 @@ public sealed class Database
     /// <exception cref="DatabaseRefusedException">It is damaged, or newer.</exception>
     internal static void Refuse(string path, string connectionString)
     {
-        using var connection = new SqliteConnection(new SqliteConnectionStringBuilder(connectionString) { Mode = SqliteOpenMode.ReadOnly, Pooling = false, DefaultTimeout = 5 }.ToString());
+        using var connection = new SqliteConnection(
+            new SqliteConnectionStringBuilder(connectionString)
+            {
+                Mode = SqliteOpenMode.ReadOnly,
+                Pooling = false,
+                DefaultTimeout = 5,
+            }.ToString()
+        );
         connection.Open();
-        if (Sql.Scalar(connection, null, "SELECT 1 FROM sqlite_master WHERE name = 'SchemaVersions'") is null) return;
+        if (Sql.Scalar(connection, null, "SELECT 1 FROM sqlite_master WHERE name = 'SchemaVersions'") is null)
+            return;
         using var command = Sql.Command(connection, null, "SELECT ScriptName FROM SchemaVersions");
         using var rows = command.ExecuteReader();
         var known = KnownMigrations().ToHashSet();
         while (rows.Read())
             if (!known.Contains(rows.GetString(0)))
-                throw new DatabaseRefusedException($"{path} was written by a newer Wrapper ({rows.GetString(0)}). Start that one, or start this one with another data folder.");
+                throw new DatabaseRefusedException(
+                    $"{path} was written by a newer Wrapper ({rows.GetString(0)}). Start that one, or start this one with another data folder."
+                );
     }
 
     private static IEnumerable<string> KnownMigrations() =>
-        typeof(Database).Assembly.GetManifestResourceNames().Where(name => name.EndsWith(".sql", StringComparison.Ordinal));
+        typeof(Database)
+            .Assembly.GetManifestResourceNames()
+            .Where(name => name.EndsWith(".sql", StringComparison.Ordinal));
 
     private void RefuseDamagedOrNewer() => Refuse(Path, connectionString);
 
     private void Migrate()
     {
-        var upgrade = DeployChanges.To.SqliteDatabase(connectionString)
-            .WithScripts(KnownMigrations().Order(StringComparer.Ordinal).Select(name =>
-                SqlScript.FromStream(name, typeof(Database).Assembly.GetManifestResourceStream(name)!)))
+        var upgrade = DeployChanges
+            .To.SqliteDatabase(connectionString)
+            .WithScripts(
+                KnownMigrations()
+                    .Order(StringComparer.Ordinal)
+                    .Select(name =>
+                        SqlScript.FromStream(name, typeof(Database).Assembly.GetManifestResourceStream(name)!)
+                    )
+            )
             .WithTransactionPerScript()
             .LogToNowhere()
             .Build()
             .PerformUpgrade();
-        if (!upgrade.Successful) throw upgrade.Error;
+        if (!upgrade.Successful)
+            throw upgrade.Error;
     }
 }

@@ -18,9 +18,20 @@ public sealed class FoundLays(Database database, TimeProvider clock, int most = 
     {
         using var connection = database.Connect();
         using var transaction = connection.BeginTransaction();
-        Execute(connection, transaction, "INSERT INTO lays (key, lay, found_at) VALUES ($key, $lay, $at) ON CONFLICT (key) DO UPDATE SET lay = excluded.lay, found_at = excluded.found_at",
-            ("$key", key), ("$lay", lay), ("$at", clock.GetUtcNow().ToString("O", CultureInfo.InvariantCulture)));
-        Execute(connection, transaction, "DELETE FROM lays WHERE key NOT IN (SELECT key FROM lays ORDER BY found_at DESC LIMIT $most)", ("$most", most));
+        Execute(
+            connection,
+            transaction,
+            "INSERT INTO lays (key, lay, found_at) VALUES ($key, $lay, $at) ON CONFLICT (key) DO UPDATE SET lay = excluded.lay, found_at = excluded.found_at",
+            ("$key", key),
+            ("$lay", lay),
+            ("$at", clock.GetUtcNow().ToString("O", CultureInfo.InvariantCulture))
+        );
+        Execute(
+            connection,
+            transaction,
+            "DELETE FROM lays WHERE key NOT IN (SELECT key FROM lays ORDER BY found_at DESC LIMIT $most)",
+            ("$most", most)
+        );
         transaction.Commit();
     }
 }

@@ -20,7 +20,8 @@ public sealed record SaveResult(StoredJob Job, bool Conflict);
 public sealed record Change(string ChangeId, string Document, string Name, string Customer, string Step = "");
 
 /// <summary>What is kept of a job cannot be read.</summary>
-public sealed class JobUnreadableException(string id, Exception why) : Exception($"what is kept of the job {id} cannot be read: {why.Message}", why);
+public sealed class JobUnreadableException(string id, Exception why)
+    : Exception($"what is kept of the job {id} cannot be read: {why.Message}", why);
 
 /// <summary>
 /// Jobs and their revisions. Each save names the revision it started from and a change id: a save from an older revision is a
@@ -31,28 +32,50 @@ public sealed class JobStore(Database database, TimeProvider clock)
     // Reading a revision looks up so many others at the most.
     private const int MostDifferences = 24;
 
-    private static readonly Change Undone = new("", "undo", "", ""), Redone = new("", "redo", "", "");
+    private static readonly Change Undone = new("", "undo", "", ""),
+        Redone = new("", "redo", "", "");
 
     /// <summary>
     /// Jobs, the latest change first: those that hold <paramref name="search"/> in their name or customer, after the one whose mark is <paramref name="before"/>.
     /// <paramref name="deleted"/> ones instead of the others on request.
     /// </summary>
-    public IReadOnlyList<JobSummary> List(int limit = 200, string search = "", string? before = null, bool deleted = false)
+    public IReadOnlyList<JobSummary> List(
+        int limit = 200,
+        string search = "",
+        string? before = null,
+        bool deleted = false
+    )
     {
         var (at, after) = before?.Split(' ', 2) is [var markAt, var markId] ? (markAt, markId) : ("~", "");
         using var connection = database.Connect();
-        using var command = Command(connection, null,
+        using var command = Command(
+            connection,
+            null,
             $"""
             SELECT id, name, customer, changed_at FROM jobs
-            WHERE deleted_at IS {(deleted ? "NOT NULL" : "NULL")} AND (changed_at < $at OR (changed_at = $at AND id > $after))
+            WHERE deleted_at IS {(
+                deleted ? "NOT NULL" : "NULL"
+            )} AND (changed_at < $at OR (changed_at = $at AND id > $after))
                 AND ($search = '' OR instr(coalesce(search, lower(name || ' ' || customer)), $search) > 0)
             ORDER BY changed_at DESC, id LIMIT $limit
             """,
-            ("$limit", limit), ("$search", search.Trim().ToLowerInvariant()), ("$at", at), ("$after", after));
+            ("$limit", limit),
+            ("$search", search.Trim().ToLowerInvariant()),
+            ("$at", at),
+            ("$after", after)
+        );
         using var rows = command.ExecuteReader();
         var jobs = new List<JobSummary>();
         while (rows.Read())
-            jobs.Add(new JobSummary(rows.GetString(0), rows.GetString(1), rows.GetString(2), DateTimeOffset.Parse(rows.GetString(3), CultureInfo.InvariantCulture), $"{rows.GetString(3)} {rows.GetString(0)}"));
+            jobs.Add(
+                new JobSummary(
+                    rows.GetString(0),
+                    rows.GetString(1),
+                    rows.GetString(2),
+                    DateTimeOffset.Parse(rows.GetString(3), CultureInfo.InvariantCulture),
+                    $"{rows.GetString(3)} {rows.GetString(0)}"
+                )
+            );
         return jobs;
     }
 
@@ -68,7 +91,8 @@ public sealed class JobStore(Database database, TimeProvider clock)
     public bool IsDeleted(string id)
     {
         using var connection = database.Connect();
-        return Scalar(connection, null, "SELECT 1 FROM jobs WHERE id = $id AND deleted_at IS NOT NULL", ("$id", id)) is not null;
+        return Scalar(connection, null, "SELECT 1 FROM jobs WHERE id = $id AND deleted_at IS NOT NULL", ("$id", id))
+            is not null;
     }
 
     /// <summary>Takes a job away; it stays, and can be brought back. False when there is none.</summary>
@@ -80,7 +104,8 @@ public sealed class JobStore(Database database, TimeProvider clock)
     private bool SetDeleted(string id, object at)
     {
         using var connection = database.Connect();
-        return Execute(connection, null, "UPDATE jobs SET deleted_at = $at WHERE id = $id", ("$id", id), ("$at", at)) > 0;
+        return Execute(connection, null, "UPDATE jobs SET deleted_at = $at WHERE id = $id", ("$id", id), ("$at", at))
+            > 0;
     }
 
     /// <summary>Makes a job; the same <paramref name="id"/> again gives the one that is there, a conflict if it carries another document under the same change id.</summary>
@@ -89,58 +114,146 @@ public sealed class JobStore(Database database, TimeProvider clock)
         using var connection = database.Connect();
         using var transaction = connection.BeginTransaction(deferred: false);
         if (Current(connection, transaction, id, deleted: true) is { } existing)
-            return new SaveResult(existing.Job, Done(connection, transaction, id, change.ChangeId) is { Digest: { } digest } && !digest.SequenceEqual(Digest(change)));
-        Execute(connection, transaction, "INSERT INTO jobs (id, name, customer, search, revision, changed_at) VALUES ($id, $name, $customer, $search, 1, $at)",
-            ("$id", id), ("$name", change.Name), ("$customer", change.Customer), ("$search", Search(change)), ("$at", Now()));
+            return new SaveResult(
+                existing.Job,
+                Done(connection, transaction, id, change.ChangeId) is { Digest: { } digest }
+                    && !digest.SequenceEqual(Digest(change))
+            );
+        Execute(
+            connection,
+            transaction,
+            "INSERT INTO jobs (id, name, customer, search, revision, changed_at) VALUES ($id, $name, $customer, $search, 1, $at)",
+            ("$id", id),
+            ("$name", change.Name),
+            ("$customer", change.Customer),
+            ("$search", Search(change)),
+            ("$at", Now())
+        );
         AddRevision(connection, transaction, id, 1, change, new Place(1, null, []), null);
         transaction.Commit();
         return new SaveResult(new StoredJob(id, 1, change.Document, false, false), false);
     }
 
     /// <summary>Saves an edit made from revision <paramref name="baseRevision"/>; null when there is no such job.</summary>
-    public SaveResult? Save(string id, long baseRevision, Change change) => Advance(id, baseRevision, change, (_, _, current, next) =>
-    {
-        // Edits of one step fold into one: undo goes back to before the first of them.
-        var sameStep = change.Step.Length > 0 && change.Step == current.Step && current.Place.Shows == current.Job.Revision;
-        var before = sameStep ? current.Place.Before : current.Place.Shows;
-        return (change, new Place(next, before, []), sameStep ? current.Job.Revision : null);
-    });
+    public SaveResult? Save(string id, long baseRevision, Change change) =>
+        Advance(
+            id,
+            baseRevision,
+            change,
+            (_, _, current, next) =>
+            {
+                // Edits of one step fold into one: undo goes back to before the first of them.
+                var sameStep =
+                    change.Step.Length > 0
+                    && change.Step == current.Step
+                    && current.Place.Shows == current.Job.Revision;
+                var before = sameStep ? current.Place.Before : current.Place.Shows;
+                return (change, new Place(next, before, []), sameStep ? current.Job.Revision : null);
+            }
+        );
 
     /// <summary>Takes the last step back, as a new revision; null when there is no such job. With nothing to undo the job stays as it is.</summary>
-    public SaveResult? Undo(string id, long baseRevision, string changeId) => Advance(id, baseRevision, Undone with { ChangeId = changeId }, (connection, transaction, current, _) =>
-        current.Place.Before is not { } before ? null : Show(connection, transaction, id, changeId, before, [current.Place.Shows, .. current.Place.Redo]));
+    public SaveResult? Undo(string id, long baseRevision, string changeId) =>
+        Advance(
+            id,
+            baseRevision,
+            Undone with
+            {
+                ChangeId = changeId,
+            },
+            (connection, transaction, current, _) =>
+                current.Place.Before is not { } before
+                    ? null
+                    : Show(connection, transaction, id, changeId, before, [current.Place.Shows, .. current.Place.Redo])
+        );
 
     /// <summary>Does the last undone step again, as a new revision; null when there is no such job.</summary>
-    public SaveResult? Redo(string id, long baseRevision, string changeId) => Advance(id, baseRevision, Redone with { ChangeId = changeId }, (connection, transaction, current, _) =>
-        current.Place.Redo is not [var next, .. var rest] ? null : Show(connection, transaction, id, changeId, next, rest));
+    public SaveResult? Redo(string id, long baseRevision, string changeId) =>
+        Advance(
+            id,
+            baseRevision,
+            Redone with
+            {
+                ChangeId = changeId,
+            },
+            (connection, transaction, current, _) =>
+                current.Place.Redo is not [var next, .. var rest]
+                    ? null
+                    : Show(connection, transaction, id, changeId, next, rest)
+        );
 
-    private static (Change, Place, long?) Show(SqliteConnection connection, SqliteTransaction transaction, string id, string changeId, long revision, long[] redo)
+    private static (Change, Place, long?) Show(
+        SqliteConnection connection,
+        SqliteTransaction transaction,
+        string id,
+        string changeId,
+        long revision,
+        long[] redo
+    )
     {
         var shown = Revision(connection, transaction, id, revision)!;
         var (name, customer) = Titles(id, shown.Job.Document);
-        return (new Change(changeId, shown.Job.Document, name, customer), new Place(revision, shown.Place.Before, redo), null);
+        return (
+            new Change(changeId, shown.Job.Document, name, customer),
+            new Place(revision, shown.Place.Before, redo),
+            null
+        );
     }
 
-    private SaveResult? Advance(string id, long baseRevision, Change asked, Func<SqliteConnection, SqliteTransaction, Row, long, (Change Change, Place Place, long? Folded)?> make)
+    private SaveResult? Advance(
+        string id,
+        long baseRevision,
+        Change asked,
+        Func<SqliteConnection, SqliteTransaction, Row, long, (Change Change, Place Place, long? Folded)?> make
+    )
     {
         using var connection = database.Connect();
         using var transaction = connection.BeginTransaction(deferred: false);
-        if (Current(connection, transaction, id) is not { } current) return null;
+        if (Current(connection, transaction, id) is not { } current)
+            return null;
         if (Done(connection, transaction, id, asked.ChangeId) is { } done)
         {
-            if (done.Digest is { } digest && !digest.SequenceEqual(Digest(asked))) return new SaveResult(current.Job, true);
+            if (done.Digest is { } digest && !digest.SequenceEqual(Digest(asked)))
+                return new SaveResult(current.Job, true);
             // What was folded into a later edit of its step was this very document.
-            return new SaveResult(done.Number == current.Job.Revision ? current.Job : Revision(connection, transaction, id, done.Number)?.Job ?? new StoredJob(id, done.Number, asked.Document, true, false), false);
+            return new SaveResult(
+                done.Number == current.Job.Revision
+                    ? current.Job
+                    : Revision(connection, transaction, id, done.Number)?.Job
+                        ?? new StoredJob(id, done.Number, asked.Document, true, false),
+                false
+            );
         }
-        if (current.Job.Revision != baseRevision) return new SaveResult(current.Job, true);
+        if (current.Job.Revision != baseRevision)
+            return new SaveResult(current.Job, true);
         var next = baseRevision + 1;
-        if (make(connection, transaction, current, next) is not var (change, place, folded)) return new SaveResult(current.Job, false);
+        if (make(connection, transaction, current, next) is not var (change, place, folded))
+            return new SaveResult(current.Job, false);
         AddRevision(connection, transaction, id, next, change, place, asked);
-        if (folded is { } number) Execute(connection, transaction, "DELETE FROM revisions WHERE job_id = $id AND number = $number", ("$id", id), ("$number", number));
-        Execute(connection, transaction, "UPDATE jobs SET name = $name, customer = $customer, search = $search, revision = $next, changed_at = $at WHERE id = $id",
-            ("$id", id), ("$name", change.Name), ("$customer", change.Customer), ("$search", Search(change)), ("$next", next), ("$at", Now()));
+        if (folded is { } number)
+            Execute(
+                connection,
+                transaction,
+                "DELETE FROM revisions WHERE job_id = $id AND number = $number",
+                ("$id", id),
+                ("$number", number)
+            );
+        Execute(
+            connection,
+            transaction,
+            "UPDATE jobs SET name = $name, customer = $customer, search = $search, revision = $next, changed_at = $at WHERE id = $id",
+            ("$id", id),
+            ("$name", change.Name),
+            ("$customer", change.Customer),
+            ("$search", Search(change)),
+            ("$next", next),
+            ("$at", Now())
+        );
         transaction.Commit();
-        return new SaveResult(new StoredJob(id, next, change.Document, place.Before is not null, place.Redo.Length > 0), false);
+        return new SaveResult(
+            new StoredJob(id, next, change.Document, place.Before is not null, place.Redo.Length > 0),
+            false
+        );
     }
 
     private static (string, string) Titles(string id, string document)
@@ -148,7 +261,10 @@ public sealed class JobStore(Database database, TimeProvider clock)
         try
         {
             using var json = JsonDocument.Parse(document);
-            return (json.RootElement.GetProperty("name").GetString() ?? "", json.RootElement.GetProperty("customer").GetString() ?? "");
+            return (
+                json.RootElement.GetProperty("name").GetString() ?? "",
+                json.RootElement.GetProperty("customer").GetString() ?? ""
+            );
         }
         catch (Exception broken) when (broken is JsonException or KeyNotFoundException or InvalidOperationException)
         {
@@ -160,9 +276,20 @@ public sealed class JobStore(Database database, TimeProvider clock)
 
     private static byte[] Digest(Change change) => SHA256.HashData(Encoding.UTF8.GetBytes(change.Document))[..16];
 
-    private static (long Number, byte[]? Digest)? Done(SqliteConnection connection, SqliteTransaction transaction, string id, string changeId)
+    private static (long Number, byte[]? Digest)? Done(
+        SqliteConnection connection,
+        SqliteTransaction transaction,
+        string id,
+        string changeId
+    )
     {
-        using var command = Command(connection, transaction, "SELECT number, digest FROM changes WHERE job_id = $id AND change_id = $change", ("$id", id), ("$change", changeId));
+        using var command = Command(
+            connection,
+            transaction,
+            "SELECT number, digest FROM changes WHERE job_id = $id AND change_id = $change",
+            ("$id", id),
+            ("$change", changeId)
+        );
         using var rows = command.ExecuteReader();
         return rows.Read() ? (rows.GetInt64(0), rows.IsDBNull(1) ? null : rows.GetFieldValue<byte[]>(1)) : null;
     }
@@ -172,62 +299,138 @@ public sealed class JobStore(Database database, TimeProvider clock)
 
     private sealed record Row(StoredJob Job, Place Place, string Step);
 
-    private static Row? Current(SqliteConnection connection, SqliteTransaction? transaction, string id, bool deleted = false) =>
-        Scalar(connection, transaction, $"SELECT revision FROM jobs WHERE id = $id{(deleted ? "" : " AND deleted_at IS NULL")}", ("$id", id)) is long revision
-            ? Revision(connection, transaction, id, revision) ?? throw new JobUnreadableException(id, new InvalidDataException("its last revision is gone"))
+    private static Row? Current(
+        SqliteConnection connection,
+        SqliteTransaction? transaction,
+        string id,
+        bool deleted = false
+    ) =>
+        Scalar(
+            connection,
+            transaction,
+            $"SELECT revision FROM jobs WHERE id = $id{(deleted ? "" : " AND deleted_at IS NULL")}",
+            ("$id", id)
+        )
+            is long revision
+            ? Revision(connection, transaction, id, revision)
+                ?? throw new JobUnreadableException(id, new InvalidDataException("its last revision is gone"))
             : null;
 
     private static Row? Revision(SqliteConnection connection, SqliteTransaction? transaction, string id, long number)
     {
-        using var command = Command(connection, transaction, "SELECT shows, before, redo, step FROM revisions WHERE job_id = $id AND number = $number", ("$id", id), ("$number", number));
+        using var command = Command(
+            connection,
+            transaction,
+            "SELECT shows, before, redo, step FROM revisions WHERE job_id = $id AND number = $number",
+            ("$id", id),
+            ("$number", number)
+        );
         using var rows = command.ExecuteReader();
-        if (!rows.Read()) return null;
+        if (!rows.Read())
+            return null;
         try
         {
-            var place = new Place(rows.GetInt64(0), rows.IsDBNull(1) ? null : rows.GetInt64(1), JsonSerializer.Deserialize<long[]>(rows.GetString(2))!);
-            return new Row(new StoredJob(id, number, Content(connection, transaction, id, place.Shows).Document, place.Before is not null, place.Redo.Length > 0), place, rows.GetString(3));
+            var place = new Place(
+                rows.GetInt64(0),
+                rows.IsDBNull(1) ? null : rows.GetInt64(1),
+                JsonSerializer.Deserialize<long[]>(rows.GetString(2))!
+            );
+            return new Row(
+                new StoredJob(
+                    id,
+                    number,
+                    Content(connection, transaction, id, place.Shows).Document,
+                    place.Before is not null,
+                    place.Redo.Length > 0
+                ),
+                place,
+                rows.GetString(3)
+            );
         }
-        catch (Exception broken) when (broken is InvalidDataException or JsonException or EndOfStreamException or FormatException)
+        catch (Exception broken)
+            when (broken is InvalidDataException or JsonException or EndOfStreamException or FormatException)
         {
             throw new JobUnreadableException(id, broken);
         }
     }
 
     /// <summary>The document of a revision that has one of its own, and how many differences it is told by.</summary>
-    internal static (string Document, long Depth) Content(SqliteConnection connection, SqliteTransaction? transaction, string id, long number)
+    internal static (string Document, long Depth) Content(
+        SqliteConnection connection,
+        SqliteTransaction? transaction,
+        string id,
+        long number
+    )
     {
         var layers = new Stack<byte[]>();
         var depth = 0L;
-        for (long? at = number; at is { } each;)
+        for (long? at = number; at is { } each; )
         {
-            using var command = Command(connection, transaction, "SELECT content, onto, depth FROM revisions WHERE job_id = $id AND number = $number", ("$id", id), ("$number", each));
+            using var command = Command(
+                connection,
+                transaction,
+                "SELECT content, onto, depth FROM revisions WHERE job_id = $id AND number = $number",
+                ("$id", id),
+                ("$number", each)
+            );
             using var rows = command.ExecuteReader();
-            if (!rows.Read() || rows.IsDBNull(0)) throw new InvalidDataException($"revision {each} is gone");
+            if (!rows.Read() || rows.IsDBNull(0))
+                throw new InvalidDataException($"revision {each} is gone");
             layers.Push(rows.GetFieldValue<byte[]>(0));
-            if (each == number) depth = rows.GetInt64(2);
+            if (each == number)
+                depth = rows.GetInt64(2);
             at = rows.IsDBNull(1) ? null : rows.GetInt64(1);
-            if (at >= each) throw new InvalidDataException($"revision {each} differs from a later one");
+            if (at >= each)
+                throw new InvalidDataException($"revision {each} differs from a later one");
         }
         return (layers.Aggregate((string?)null, (onto, layer) => Contents.Unpack(layer, onto))!, depth);
     }
 
-    private void AddRevision(SqliteConnection connection, SqliteTransaction transaction, string id, long number, Change change, Place place, Change? asked)
+    private void AddRevision(
+        SqliteConnection connection,
+        SqliteTransaction transaction,
+        string id,
+        long number,
+        Change change,
+        Place place,
+        Change? asked
+    )
     {
-        object content = DBNull.Value, onto = DBNull.Value;
+        object content = DBNull.Value,
+            onto = DBNull.Value;
         var depth = 0L;
         if (place.Shows == number)
         {
             var under = place.Before is { } before ? Content(connection, transaction, id, before) : default;
             var differs = under.Document is not null && under.Depth < MostDifferences;
             content = differs ? Contents.Pack(change.Document, under.Document!) : Contents.Pack(change.Document);
-            if (differs) (onto, depth) = (place.Before!.Value, under.Depth + 1);
+            if (differs)
+                (onto, depth) = (place.Before!.Value, under.Depth + 1);
         }
-        Execute(connection, transaction,
+        Execute(
+            connection,
+            transaction,
             "INSERT INTO revisions (job_id, number, content, onto, depth, shows, before, redo, step, saved_at) VALUES ($id, $number, $content, $onto, $depth, $shows, $before, $redo, $step, $at)",
-            ("$id", id), ("$number", number), ("$content", content), ("$onto", onto), ("$depth", depth), ("$shows", place.Shows),
-            ("$before", (object?)place.Before ?? DBNull.Value), ("$redo", JsonSerializer.Serialize(place.Redo)), ("$step", change.Step), ("$at", Now()));
-        Execute(connection, transaction, "INSERT INTO changes (job_id, change_id, number, digest) VALUES ($id, $change, $number, $digest)",
-            ("$id", id), ("$change", change.ChangeId), ("$number", number), ("$digest", Digest(asked ?? change)));
+            ("$id", id),
+            ("$number", number),
+            ("$content", content),
+            ("$onto", onto),
+            ("$depth", depth),
+            ("$shows", place.Shows),
+            ("$before", (object?)place.Before ?? DBNull.Value),
+            ("$redo", JsonSerializer.Serialize(place.Redo)),
+            ("$step", change.Step),
+            ("$at", Now())
+        );
+        Execute(
+            connection,
+            transaction,
+            "INSERT INTO changes (job_id, change_id, number, digest) VALUES ($id, $change, $number, $digest)",
+            ("$id", id),
+            ("$change", change.ChangeId),
+            ("$number", number),
+            ("$digest", Digest(asked ?? change))
+        );
     }
 
     private string Now() => clock.GetUtcNow().ToString("O", CultureInfo.InvariantCulture);

@@ -41,17 +41,30 @@ public sealed class PhotoStore(Database database, TimeProvider clock)
     {
         var path = Path.Combine(folder, $"incoming-{Guid.NewGuid():N}");
         PrivateFiles.Make(path);
-        return new FileStream(path, FileMode.Open, FileAccess.ReadWrite, FileShare.None, 1 << 16, FileOptions.DeleteOnClose | FileOptions.Asynchronous);
+        return new FileStream(
+            path,
+            FileMode.Open,
+            FileAccess.ReadWrite,
+            FileShare.None,
+            1 << 16,
+            FileOptions.DeleteOnClose | FileOptions.Asynchronous
+        );
     }
 
     /// <summary>The photos of a job, the oldest first.</summary>
     public IReadOnlyList<Photo> Of(string job)
     {
         using var connection = database.Connect();
-        using var command = Command(connection, null, $"SELECT {Columns} FROM photos WHERE job_id = $job ORDER BY added_at, id", ("$job", job));
+        using var command = Command(
+            connection,
+            null,
+            $"SELECT {Columns} FROM photos WHERE job_id = $job ORDER BY added_at, id",
+            ("$job", job)
+        );
         using var rows = command.ExecuteReader();
         var photos = new List<Photo>();
-        while (rows.Read()) photos.Add(Read(rows));
+        while (rows.Read())
+            photos.Add(Read(rows));
         return photos;
     }
 
@@ -60,13 +73,29 @@ public sealed class PhotoStore(Database database, TimeProvider clock)
     {
         using var connection = database.Connect();
         using var transaction = connection.BeginTransaction(deferred: false);
-        if (Scalar(connection, transaction, "SELECT 1 FROM jobs WHERE id = $job", ("$job", job)) is null) return null;
-        var row = Scalar(connection, transaction, "INSERT OR IGNORE INTO photos (id, job_id, item_id, caption, type, bytes, added_at) VALUES ($id, $job, $item, $caption, $type, zeroblob($size), $at) RETURNING rowid",
-            ("$id", photo.Id), ("$job", job), ("$item", photo.Item), ("$caption", photo.Caption), ("$type", photo.Type), ("$size", picture.Length - picture.Position),
-            ("$at", clock.GetUtcNow().ToString("O", CultureInfo.InvariantCulture)));
+        if (Scalar(connection, transaction, "SELECT 1 FROM jobs WHERE id = $job", ("$job", job)) is null)
+            return null;
+        var row = Scalar(
+            connection,
+            transaction,
+            "INSERT OR IGNORE INTO photos (id, job_id, item_id, caption, type, bytes, added_at) VALUES ($id, $job, $item, $caption, $type, zeroblob($size), $at) RETURNING rowid",
+            ("$id", photo.Id),
+            ("$job", job),
+            ("$item", photo.Item),
+            ("$caption", photo.Caption),
+            ("$type", photo.Type),
+            ("$size", picture.Length - picture.Position),
+            ("$at", clock.GetUtcNow().ToString("O", CultureInfo.InvariantCulture))
+        );
         if (row is long added)
-            using (var bytes = new SqliteBlob(connection, "photos", "bytes", added)) picture.CopyTo(bytes);
-        using var command = Command(connection, transaction, $"SELECT {Columns}, job_id FROM photos WHERE id = $id", ("$id", photo.Id));
+            using (var bytes = new SqliteBlob(connection, "photos", "bytes", added))
+                picture.CopyTo(bytes);
+        using var command = Command(
+            connection,
+            transaction,
+            $"SELECT {Columns}, job_id FROM photos WHERE id = $id",
+            ("$id", photo.Id)
+        );
         KeptPhoto kept;
         using (var rows = command.ExecuteReader())
         {
@@ -85,7 +114,12 @@ public sealed class PhotoStore(Database database, TimeProvider clock)
         {
             using var command = Command(connection, null, "SELECT type, rowid FROM photos WHERE id = $id", ("$id", id));
             using var rows = command.ExecuteReader();
-            if (rows.Read()) return new Picture(rows.GetString(0), new SqliteBlob(connection, "photos", "bytes", rows.GetInt64(1), readOnly: true), connection);
+            if (rows.Read())
+                return new Picture(
+                    rows.GetString(0),
+                    new SqliteBlob(connection, "photos", "bytes", rows.GetInt64(1), readOnly: true),
+                    connection
+                );
         }
         catch
         {
@@ -100,11 +134,18 @@ public sealed class PhotoStore(Database database, TimeProvider clock)
     public Photo? Change(string id, string? caption, bool? away)
     {
         using var connection = database.Connect();
-        using var command = Command(connection, null, $"UPDATE photos SET caption = coalesce($caption, caption), away = coalesce($away, away) WHERE id = $id RETURNING {Columns}",
-            ("$id", id), ("$caption", (object?)caption ?? DBNull.Value), ("$away", (object?)away ?? DBNull.Value));
+        using var command = Command(
+            connection,
+            null,
+            $"UPDATE photos SET caption = coalesce($caption, caption), away = coalesce($away, away) WHERE id = $id RETURNING {Columns}",
+            ("$id", id),
+            ("$caption", (object?)caption ?? DBNull.Value),
+            ("$away", (object?)away ?? DBNull.Value)
+        );
         using var rows = command.ExecuteReader();
         return rows.Read() ? Read(rows) : null;
     }
 
-    private static Photo Read(SqliteDataReader row) => new(row.GetString(0), row.GetString(1), row.GetString(2), row.GetString(3), row.GetInt64(4) != 0);
+    private static Photo Read(SqliteDataReader row) =>
+        new(row.GetString(0), row.GetString(1), row.GetString(2), row.GetString(3), row.GetInt64(4) != 0);
 }

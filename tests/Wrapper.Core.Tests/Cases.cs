@@ -17,8 +17,10 @@ internal static class Cases
         foreach (var pair in expected.Split(';').Select(text => text.Split('=')))
         {
             var (name, figure) = (pair[0].Trim(), double.Parse(pair[1], CultureInfo.InvariantCulture));
-            if (name[^1] == '*') Assert.Equal(figure, pattern.Notions.Single(notion => notion.Key == name[1..^1]).Count);
-            else Assert.Equal(figure, Of(pattern, name).Value.Ticks / (metric ? 38_400.0 : 97_536.0), 1e-3);
+            if (name[^1] == '*')
+                Assert.Equal(figure, pattern.Notions.Single(notion => notion.Key == name[1..^1]).Count);
+            else
+                Assert.Equal(figure, Of(pattern, name).Value.Ticks / (metric ? 38_400.0 : 97_536.0), 1e-3);
         }
     }
 
@@ -26,8 +28,15 @@ internal static class Cases
     public static Covers.Draft Draft(string makeUp, string changes, JobUnit unit)
     {
         var parts = changes.Split('|').ToLookup(part => part.Trim().StartsWith("usable=", StringComparison.Ordinal));
-        var usable = parts[true].Select(part => LengthReader.Read(part.Split('=')[1], unit, LengthLimits.Cloth).Length!.Value).Select(width => Working.Of("U", "usable width", width)).SingleOrDefault();
-        var draft = Items.Drafting.Draft(Items.Read(makeUp, unit, string.Join('|', parts[false])), unit, usable is null ? null : _ => usable);
+        var usable = parts[true]
+            .Select(part => LengthReader.Read(part.Split('=')[1], unit, LengthLimits.Cloth).Length!.Value)
+            .Select(width => Working.Of("U", "usable width", width))
+            .SingleOrDefault();
+        var draft = Items.Drafting.Draft(
+            Items.Read(makeUp, unit, string.Join('|', parts[false])),
+            unit,
+            usable is null ? null : _ => usable
+        );
         Assert.Empty(draft.Problems);
         return draft;
     }
@@ -43,5 +52,6 @@ internal static class Cases
 
     private static Working Of(Pattern pattern, string name) =>
         name.Split('/') is [var piece, var size] ? pattern.Piece(piece).Sizes.Single(s => s.Name == size).Working
-        : name[0] == '*' ? pattern.Notions.Single(notion => notion.Key == name[1..]).Length! : pattern.Finished.Single(f => f.Name == name).Working;
+        : name[0] == '*' ? pattern.Notions.Single(notion => notion.Key == name[1..]).Length!
+        : pattern.Finished.Single(f => f.Name == name).Working;
 }

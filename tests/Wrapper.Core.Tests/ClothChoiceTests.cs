@@ -14,10 +14,19 @@ public class ClothChoiceTests
     [InlineData(60, 175, 0, 4.875, 97.50)]
     [InlineData(108, 175, 0, 4.875, 97.50)]
     [InlineData(118, 87.5, 0, 2.5, 50)]
-    public void Every_width_is_drafted_and_laid_for_itself(int width, double needed, int joins, double yards, double cost)
+    public void Every_width_is_drafted_and_laid_for_itself(
+        int width,
+        double needed,
+        int joins,
+        double yards,
+        double cost
+    )
     {
         var row = Widths.Of(Duvet(), "c1", Items.Drafting).Single(tried => tried.Width == Length.Inches(width));
-        Assert.Equal((needed, joins, yards), ((double)Items.Inches(row.Needed!.Value), row.Joins, (double)Items.Inches(row.Bought!.Value) / 36));
+        Assert.Equal(
+            (needed, joins, yards),
+            ((double)Items.Inches(row.Needed!.Value), row.Joins, (double)Items.Inches(row.Bought!.Value) / 36)
+        );
         Assert.Equal((decimal)cost, row.Cost);
         Assert.Equal(width == 54, row.Current);
     }
@@ -32,9 +41,21 @@ public class ClothChoiceTests
     [Fact]
     public void Panels_are_compared_lying_both_ways_and_a_width_that_is_too_narrow_says_why()
     {
-        var job = Duvet() with { Items = [Items.Read("box-cushion-folded", JobUnit.Inch, "W=70 | L=20 | T=4 | panelGrain=along") with { Cloth = null }] };
+        var job = Duvet() with
+        {
+            Items =
+            [
+                Items.Read("box-cushion-folded", JobUnit.Inch, "W=70 | L=20 | T=4 | panelGrain=along") with
+                {
+                    Cloth = null,
+                },
+            ],
+        };
         var rows = Widths.Of(job, "c1", Items.Drafting);
-        Assert.Equal(["as chosen", "up the roll", "railroaded"], rows.Where(row => row.Width == Length.Inches(54)).Select(row => row.Lying));
+        Assert.Equal(
+            ["as chosen", "up the roll", "railroaded"],
+            rows.Where(row => row.Width == Length.Inches(54)).Select(row => row.Lying)
+        );
         Assert.Contains("is cut 74 3/4 in across", rows.Single(row => row.Current).Reason, StringComparison.Ordinal); // 70 + 3 3/4 + 2 x 1/2
         Assert.Equal(Length.Inches(74, 3, 4), rows.Single(row => row.Lying == "railroaded").Needed);
         Assert.Equal(10, rows.Select(row => row.Width).Count() - 1);
@@ -42,7 +63,7 @@ public class ClothChoiceTests
     }
 
     [Theory]
-    [InlineData("7 1/2 yd", true, 7.5)]   // 270 - 262 1/2
+    [InlineData("7 1/2 yd", true, 7.5)] // 270 - 262 1/2
     [InlineData("262 1/2", true, 0)]
     [InlineData("5 yd", false, -82.5)]
     [InlineData("0", false, -262.5)]
@@ -57,7 +78,10 @@ public class ClothChoiceTests
     public void What_finds_no_room_is_named_and_what_would_make_it_fit()
     {
         var enough = Ask("5 yd");
-        Assert.Equal(["back-left", "back-right", "front-left", "front-right"], enough.Left.Select(piece => piece.Piece).Order());
+        Assert.Equal(
+            ["back-left", "back-right", "front-left", "front-right"],
+            enough.Left.Select(piece => piece.Piece).Order()
+        );
         Assert.Equal(["measures.W"], enough.Choices.Select(saving => saving.Field));
         Assert.Empty(Ask("4 yd").Choices);
     }
@@ -75,7 +99,19 @@ public class ClothChoiceTests
         Assert.Equal((false, true), (Fits(49), Fits(50)));
     }
 
-    private static Enough Ask(string have) => Enough.Of(Duvet(), "c1", LengthReader.Read(have, JobUnit.Inch, LengthLimits.Cloth).Length!.Value, Items.Drafting, new LayCache())!;
+    private static Enough Ask(string have) =>
+        Enough.Of(
+            Duvet(),
+            "c1",
+            LengthReader.Read(have, JobUnit.Inch, LengthLimits.Cloth).Length!.Value,
+            Items.Drafting,
+            new LayCache()
+        )!;
 
-    private static JobDocument Duvet() => JobDocument.Empty("job", JobUnit.Inch) with { Items = [Items.Read("duvet-cover", JobUnit.Inch, "W=54 | L=84") with { Cloth = null }], Cloths = [LayTests.Cloth("54", false)] };
+    private static JobDocument Duvet() =>
+        JobDocument.Empty("job", JobUnit.Inch) with
+        {
+            Items = [Items.Read("duvet-cover", JobUnit.Inch, "W=54 | L=84") with { Cloth = null }],
+            Cloths = [LayTests.Cloth("54", false)],
+        };
 }

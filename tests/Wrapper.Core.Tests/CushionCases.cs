@@ -13,24 +13,57 @@ public class CushionCases
         Items.Pattern(Items.Of("box-cushion-strip", JobUnit.Inch, [("W", "30"), ("L", "20"), ("T", "4"), .. changes]));
 
     private static Pattern Folded(params (string, string)[] changes) =>
-        Items.Pattern(Items.Of("box-cushion-folded", JobUnit.Inch, [("W", "30"), ("L", "20"), ("T", "4"), ("ease", "exact"), .. changes]));
+        Items.Pattern(
+            Items.Of(
+                "box-cushion-folded",
+                JobUnit.Inch,
+                [("W", "30"), ("L", "20"), ("T", "4"), ("ease", "exact"), .. changes]
+            )
+        );
 
-    private static decimal Notion(Pattern pattern, string key) => Items.Inches(pattern.Notions.Single(n => n.Key == key).Length!.Value);
+    private static decimal Notion(Pattern pattern, string key) =>
+        Items.Inches(pattern.Notions.Single(n => n.Key == key).Length!.Value);
 
     // Panel width and length, boxing length and depth, zip strip height, foam width and length.
     [Theory]
     [InlineData("exact", 31, 21, 67.5, 5, 3.25, 30, 20)]
     [InlineData("snug", 31, 21, 67.5, 4.75, 3.125, 30, 20)]
-    [InlineData("overcut", 31, 21, 67.5, 5, 3.25, 31, 20.5)]      // 1 in over 24 in, 1/2 in up to it
-    [InlineData("soft", 29.5, 19.5, 63, 5, 3.25, 30, 20)]         // 1 1/2 smaller: P 94, Z 33 1/2, run 60 1/2
-    [InlineData("loose", 31.5, 21.5, 69, 5, 3.25, 30, 20)]        // 1/2 larger: P 102, Z 35 1/2, run 66 1/2
-    [InlineData("pinfit", 33.5, 23.5, 75, 7.5, 4.5, 30, 20)]      // 2 1/2 over each way: P 110, Z 37 1/2, run 72 1/2
-    public void Ease_schools(string ease, double width, double length, double boxing, double depth, double zip, double foamWidth, double foamLength)
+    [InlineData("overcut", 31, 21, 67.5, 5, 3.25, 31, 20.5)] // 1 in over 24 in, 1/2 in up to it
+    [InlineData("soft", 29.5, 19.5, 63, 5, 3.25, 30, 20)] // 1 1/2 smaller: P 94, Z 33 1/2, run 60 1/2
+    [InlineData("loose", 31.5, 21.5, 69, 5, 3.25, 30, 20)] // 1/2 larger: P 102, Z 35 1/2, run 66 1/2
+    [InlineData("pinfit", 33.5, 23.5, 75, 7.5, 4.5, 30, 20)] // 2 1/2 over each way: P 110, Z 37 1/2, run 72 1/2
+    public void Ease_schools(
+        string ease,
+        double width,
+        double length,
+        double boxing,
+        double depth,
+        double zip,
+        double foamWidth,
+        double foamLength
+    )
     {
         var pattern = Strip(("ease", ease));
         Assert.Equal(
-            [(decimal)width, (decimal)length, (decimal)boxing, (decimal)depth, (decimal)zip, (decimal)foamWidth, (decimal)foamLength],
-            [pattern.Size("panel", "cut width"), pattern.Size("panel", "cut length"), pattern.Size("boxing", "cut length"), pattern.Size("boxing", "cut depth"), pattern.Size("zip-strip", "cut height"), Notion(pattern, "foam-width"), Notion(pattern, "foam-length")]);
+            [
+                (decimal)width,
+                (decimal)length,
+                (decimal)boxing,
+                (decimal)depth,
+                (decimal)zip,
+                (decimal)foamWidth,
+                (decimal)foamLength,
+            ],
+            [
+                pattern.Size("panel", "cut width"),
+                pattern.Size("panel", "cut length"),
+                pattern.Size("boxing", "cut length"),
+                pattern.Size("boxing", "cut depth"),
+                pattern.Size("zip-strip", "cut height"),
+                Notion(pattern, "foam-width"),
+                Notion(pattern, "foam-length"),
+            ]
+        );
     }
 
     [Theory]
@@ -39,7 +72,10 @@ public class CushionCases
     [InlineData("ring", "both", 69)]
     [InlineData("sandwich", "one", 69)] // the open strip is lapped at both ends
     public void Laps_take_twice_their_length(string assembly, string ends, double boxing) =>
-        Assert.Equal((decimal)boxing, Strip(("ease", "exact"), ("assembly", assembly), ("lapEnds", ends)).Size("boxing", "cut length"));
+        Assert.Equal(
+            (decimal)boxing,
+            Strip(("ease", "exact"), ("assembly", assembly), ("lapEnds", ends)).Size("boxing", "cut length")
+        );
 
     // The run of 65 is 17 1/2 of side, 30 of front, 17 1/2 of side; the first length has the lap, 1 1/2; each has 1 in of seams.
     [Theory]
@@ -52,7 +88,10 @@ public class CushionCases
     {
         var pattern = Strip(("ease", "exact"), ("joins", joins), ("lengths", $"{lengths}"));
         var sizes = Enumerable.Range(1, lengths).Select(n => pattern.Size($"boxing-{n}", "cut length")).ToList();
-        Assert.Equal(cut.Split(", ").Select(text => decimal.Parse(text, System.Globalization.CultureInfo.InvariantCulture)), sizes);
+        Assert.Equal(
+            cut.Split(", ").Select(text => decimal.Parse(text, System.Globalization.CultureInfo.InvariantCulture)),
+            sizes
+        );
         // In one length it is 67 1/2; each join takes two seam allowances more.
         Assert.Equal(67.5m + (lengths - 1), sizes.Sum());
     }
@@ -61,8 +100,18 @@ public class CushionCases
     [Fact]
     public void Even_lengths_need_not_end_at_corners()
     {
-        var pattern = Strip(("W", "12"), ("L", "60"), ("ease", "exact"), ("joins", "evenly"), ("lengths", "3"), ("lapEnds", "none"));
-        Assert.Equal([43.3333m, 43.3333m, 43.3333m], Enumerable.Range(1, 3).Select(n => pattern.Size($"boxing-{n}", "cut length")));
+        var pattern = Strip(
+            ("W", "12"),
+            ("L", "60"),
+            ("ease", "exact"),
+            ("joins", "evenly"),
+            ("lengths", "3"),
+            ("lapEnds", "none")
+        );
+        Assert.Equal(
+            [43.3333m, 43.3333m, 43.3333m],
+            Enumerable.Range(1, 3).Select(n => pattern.Size($"boxing-{n}", "cut length"))
+        );
     }
 
     // Cord 206, of which 2 x 1/4 x √2 = 0.7071 are ends; each strip (36 - 1/2) √2 = 50.2046: 4.09, so 5. 1 7/8 wide at 45° is 1 7/8 x √2 = 2.6517 up the straight grain.
@@ -70,8 +119,20 @@ public class CushionCases
     public void Bias_strips_one_by_one()
     {
         var strip = Strip(("ease", "exact"), ("strips", "slanted")).Piece("cord-slant");
-        Assert.Equal((5, 1.875m, 2.6516m), (strip.Quantity, strip.Sizes.Single(size => size.Name == "strip width").Working.Value is var w ? Items.Inches(w) : 0, Items.Inches(strip.Cut.LengthOf("left"))));
-        Assert.Equal((36m, 38.6516m), strip.Cut.Bounds() is var (left, bottom, right, top) ? (Items.Inches(right - left), Items.Inches(top - bottom)) : default);
+        Assert.Equal(
+            (5, 1.875m, 2.6516m),
+            (
+                strip.Quantity,
+                strip.Sizes.Single(size => size.Name == "strip width").Working.Value is var w ? Items.Inches(w) : 0,
+                Items.Inches(strip.Cut.LengthOf("left"))
+            )
+        );
+        Assert.Equal(
+            (36m, 38.6516m),
+            strip.Cut.Bounds() is var (left, bottom, right, top)
+                ? (Items.Inches(right - left), Items.Inches(top - bottom))
+                : default
+        );
         Assert.Equal(50.9117m, Items.Inches(strip.Cut.LengthOf("lower"))); // 36 √2: at 45°
     }
 
@@ -80,7 +141,14 @@ public class CushionCases
     public void Covering_strips_across_the_cloth()
     {
         var pattern = Strip(("ease", "exact"), ("strips", "across"));
-        Assert.Equal((6, 36m, 1.875m), (pattern.Piece("cord-strip").Quantity, pattern.Size("cord-strip", "length"), pattern.Size("cord-strip", "strip width")));
+        Assert.Equal(
+            (6, 36m, 1.875m),
+            (
+                pattern.Piece("cord-strip").Quantity,
+                pattern.Size("cord-strip", "length"),
+                pattern.Size("cord-strip", "strip width")
+            )
+        );
         Assert.Equal(206m, Notion(pattern, "cord"));
         Assert.DoesNotContain(Strip(("cord", "none")).Notions, notion => notion.Key == "cord");
     }
@@ -93,39 +161,64 @@ public class CushionCases
         Assert.All(notches, notch => Assert.True(notch.Clip));
         Assert.Equal([19m, 49m], notches.Where(n => n.Edge == "lower").Select(n => Items.Inches(n.At)));
         Assert.Equal([47.5m, 17.5m], notches.Where(n => n.Edge == "upper").Select(n => Items.Inches(n.At))); // drawn from the right, 66 1/2 long
-        Assert.Equal([2.5m, 32.5m], Strip(("ease", "exact")).Piece("zip-strip").Notches.Select(n => Items.Inches(n.At)).Order());
+        Assert.Equal(
+            [2.5m, 32.5m],
+            Strip(("ease", "exact")).Piece("zip-strip").Notches.Select(n => Items.Inches(n.At)).Order()
+        );
     }
 
     [Theory]
     [InlineData("cut", 2, 2.25, 2, 1.5, 30, 20)]
     [InlineData("square-drop", 2.5, 2.75, 2.5, 2, 29, 19)] // every square one seam larger, the top two smaller
-    public void Folded_corner_schools(string corners, double side, double zip, double fold, double foldEach, double top, double topLength)
+    public void Folded_corner_schools(
+        string corners,
+        double side,
+        double zip,
+        double fold,
+        double foldEach,
+        double top,
+        double topLength
+    )
     {
         var pattern = Folded(("corners", corners));
         decimal Size(string name) => pattern.Size("cover", name);
         Assert.Equal((35m, 49.5m), (Size("cut width"), Size("cut length"))); // 30 + 4 + 1; 40 + 8 + 1 1/2
         Assert.Equal(
             [(decimal)side, (decimal)zip, (decimal)fold, (decimal)foldEach, (decimal)top, (decimal)topLength],
-            [Size("corner cut-out, in from the side"), Size("corner cut-out, in from the zip edge"), Size("fold notch, in from the side"), Size("fold notch, to each side of the fold"), Size("finished width of the top"), Size("finished length of the top")]);
+            [
+                Size("corner cut-out, in from the side"),
+                Size("corner cut-out, in from the zip edge"),
+                Size("fold notch, in from the side"),
+                Size("fold notch, to each side of the fold"),
+                Size("finished width of the top"),
+                Size("finished length of the top"),
+            ]
+        );
     }
 
     [Fact]
     public void Square_as_deep_as_the_drop_tells_what_the_top_loses()
     {
         var pattern = Folded(("corners", "square-drop"));
-        Assert.Contains(pattern.Remarks, remark => remark.Text.StartsWith("Top finishes 1 in smaller each way", StringComparison.Ordinal));
+        Assert.Contains(
+            pattern.Remarks,
+            remark => remark.Text.StartsWith("Top finishes 1 in smaller each way", StringComparison.Ordinal)
+        );
         Assert.Equal(5m, Items.Inches(pattern.Finished.Single(f => f.Name == "finished depth").Working.Value)); // 4 and the inch the top lost
     }
 
     [Theory]
-    [InlineData("full", 35, 49.5)]   // the full cut width
+    [InlineData("full", 35, 49.5)] // the full cut width
     [InlineData("inside", 29, 49.5)] // W - 1
     [InlineData("closed", 30, 49.5)] // W
-    [InlineData("round", 36, 49)]    // W + 5 + 1; the zip edges have s
+    [InlineData("round", 36, 49)] // W + 5 + 1; the zip edges have s
     public void Folded_zip_schools(string zip, double bought, double cutLength)
     {
         var pattern = Folded(("zip", zip));
-        Assert.Equal(((decimal)bought, (decimal)cutLength), (Notion(pattern, "zip"), pattern.Size("cover", "cut length")));
+        Assert.Equal(
+            ((decimal)bought, (decimal)cutLength),
+            (Notion(pattern, "zip"), pattern.Size("cover", "cut length"))
+        );
     }
 
     // Nothing is cut out; each corner line measures D = 4. Rounded by 2: (2 - 0.8284) straight and an eighth of a circle, four ends.
@@ -144,9 +237,29 @@ public class CushionCases
     [Fact]
     public void Folded_in_centimetres()
     {
-        var pattern = Items.Pattern(Items.Of("box-cushion-folded", JobUnit.Centimetre, ("W", "76"), ("L", "35.5"), ("T", "9"), ("ease", "exact")), JobUnit.Centimetre);
-        decimal Cm(string name) => pattern.Piece("cover").Sizes.Single(s => s.Name == name).Working.Value.Ticks / 38_400m;
-        Assert.Equal((88m, 93m, 4.5m, 5m, 3m), (Cm("cut width"), Cm("cut length"), Cm("corner cut-out, in from the side"), Cm("corner cut-out, in from the zip edge"), Cm("fold notch, to each side of the fold")));
+        var pattern = Items.Pattern(
+            Items.Of(
+                "box-cushion-folded",
+                JobUnit.Centimetre,
+                ("W", "76"),
+                ("L", "35.5"),
+                ("T", "9"),
+                ("ease", "exact")
+            ),
+            JobUnit.Centimetre
+        );
+        decimal Cm(string name) =>
+            pattern.Piece("cover").Sizes.Single(s => s.Name == name).Working.Value.Ticks / 38_400m;
+        Assert.Equal(
+            (88m, 93m, 4.5m, 5m, 3m),
+            (
+                Cm("cut width"),
+                Cm("cut length"),
+                Cm("corner cut-out, in from the side"),
+                Cm("corner cut-out, in from the zip edge"),
+                Cm("fold notch, to each side of the fold")
+            )
+        );
     }
 
     // The right side has an inch of its own: the sheet is 1/2 in wider and the waste at that side deeper by as much.
@@ -154,7 +267,10 @@ public class CushionCases
     public void An_edge_with_its_own_allowance()
     {
         var pattern = Folded(("cover/right side lower", "1"), ("cover/right side upper", "1"));
-        Assert.Equal((35.5m, 2.5m), (pattern.Size("cover", "cut width"), pattern.Size("cover", "corner cut-out, in from the side")));
+        Assert.Equal(
+            (35.5m, 2.5m),
+            (pattern.Size("cover", "cut width"), pattern.Size("cover", "corner cut-out, in from the side"))
+        );
         var panel = Strip(("panel/front", "1"), ("ease", "exact"));
         Assert.Equal((31m, 21.5m), (panel.Size("panel", "cut width"), panel.Size("panel", "cut length")));
     }
@@ -168,7 +284,10 @@ public class CushionCases
         Assert.StartsWith("fair", Filling.Of(pattern), StringComparison.Ordinal);
         Assert.StartsWith("tight", Filling.Of(Folded(("zip", "inside"))), StringComparison.Ordinal);
         Assert.StartsWith("easy", Filling.Of(Strip()), StringComparison.Ordinal);
-        Assert.True(Minutes.Of(pattern) < Minutes.Of(Strip(("cord", "none"))) && Minutes.Of(Strip(("cord", "none"))) < Minutes.Of(Strip()));
+        Assert.True(
+            Minutes.Of(pattern) < Minutes.Of(Strip(("cord", "none")))
+                && Minutes.Of(Strip(("cord", "none"))) < Minutes.Of(Strip())
+        );
     }
 
     [Theory]
@@ -178,7 +297,13 @@ public class CushionCases
     {
         var pattern = Strip(("assembly", assembly));
         var texts = pattern.Steps.Select(step => step.Text).ToList();
-        Assert.True(texts.FindIndex(text => text.Contains(first, StringComparison.Ordinal)) < texts.FindIndex(text => text.Contains(later, StringComparison.Ordinal)));
-        Assert.All(pattern.Steps.SelectMany(step => step.Seams), seam => Assert.Contains(pattern.Seams, real => real.Name == seam));
+        Assert.True(
+            texts.FindIndex(text => text.Contains(first, StringComparison.Ordinal))
+                < texts.FindIndex(text => text.Contains(later, StringComparison.Ordinal))
+        );
+        Assert.All(
+            pattern.Steps.SelectMany(step => step.Seams),
+            seam => Assert.Contains(pattern.Seams, real => real.Name == seam)
+        );
     }
 }

@@ -17,15 +17,22 @@ public class DeclarationTests
     public void The_measuring_drawing_is_there_before_any_size(string key)
     {
         var makeUp = Items.Drafting.Find(key)!;
-        var asking = makeUp.Choices.Where(choice => choice.OnMeasure && choice.Kind == ChoiceKind.Option).SelectMany(choice => choice.Options.Select(option => (choice.Key, option.Key)));
+        var asking = makeUp
+            .Choices.Where(choice => choice.OnMeasure && choice.Kind == ChoiceKind.Option)
+            .SelectMany(choice => choice.Options.Select(option => (choice.Key, option.Key)));
         foreach (var (choice, answer) in asking.Append(("none", "")))
         {
             var reading = new Reading(makeUp, Items.Of(key, JobUnit.Inch, (choice, answer)), JobUnit.Inch);
             var sketch = makeUp.Sketch(reading);
             Assert.NotEmpty(sketch.Strokes);
-            Assert.All(sketch.Dimensions, line => Assert.Contains(makeUp.Measures, measure => measure.Key == line.Measure));
+            Assert.All(
+                sketch.Dimensions,
+                line => Assert.Contains(makeUp.Measures, measure => measure.Key == line.Measure)
+            );
             Assert.Equal(sketch.Dimensions.Count, sketch.Dimensions.Select(line => line.Measure).Distinct().Count());
-            var asked = makeUp.Measures.Where(measure => measure.Kind == MeasureKind.Length && reading.Asks(measure.Key)).Select(measure => measure.Key);
+            var asked = makeUp
+                .Measures.Where(measure => measure.Kind == MeasureKind.Length && reading.Asks(measure.Key))
+                .Select(measure => measure.Key);
             Assert.Subset(sketch.Dimensions.Select(line => line.Measure).ToHashSet(), asked.ToHashSet());
         }
     }
@@ -38,12 +45,21 @@ public class DeclarationTests
         Assert.Equal(makeUp.Measures.Count, makeUp.Measures.Select(measure => measure.Key).Distinct().Count());
         Assert.Equal(makeUp.Choices.Count, makeUp.Choices.Select(choice => choice.Key).Distinct().Count());
         foreach (var unit in (JobUnit[])[JobUnit.Inch, JobUnit.Centimetre])
-            Assert.All(new Reading(makeUp, makeUp.NewItem("a", "a", unit), unit).Problems, problem => Assert.StartsWith("measures.", problem.Field, StringComparison.Ordinal));
+            Assert.All(
+                new Reading(makeUp, makeUp.NewItem("a", "a", unit), unit).Problems,
+                problem => Assert.StartsWith("measures.", problem.Field, StringComparison.Ordinal)
+            );
         // A condition looks at a choice of the same make-up, and at answers that it can have.
-        foreach (var when in makeUp.Choices.Select(choice => choice.ShownWhen).Concat(makeUp.Measures.Select(measure => measure.ShownWhen)).OfType<Condition>())
+        foreach (
+            var when in makeUp
+                .Choices.Select(choice => choice.ShownWhen)
+                .Concat(makeUp.Measures.Select(measure => measure.ShownWhen))
+                .OfType<Condition>()
+        )
         {
             var choice = makeUp.Choices.Single(each => each.Key == when.Choice);
-            if (choice.Kind == ChoiceKind.Option) Assert.Subset(choice.Options.Select(option => option.Key).ToHashSet(), when.Answers.ToHashSet());
+            if (choice.Kind == ChoiceKind.Option)
+                Assert.Subset(choice.Options.Select(option => option.Key).ToHashSet(), when.Answers.ToHashSet());
         }
     }
 
@@ -52,8 +68,18 @@ public class DeclarationTests
     [InlineData("ottoman-boxed", "W=20 | L=18 | H=16", "cord=none", "cord=both")]
     [InlineData("bolster", "d=7 | L=30", "closing=sewn", "closing=zip")]
     [InlineData("chair-back-slip-over", "W=16 | H=20 | D=2", "lining=single", "lining=reversible")]
-    [InlineData("chair-slipcover", "W=22 | S=21 | F=12 | A=9 | B=5 | U=5 | H=27 | K=5 | C=5 | G=5", "wings=no", "wings=yes")]
-    [InlineData("chair-slipcover", "W=22 | S=21 | F=12 | A=9 | B=5 | U=5 | H=27 | K=5 | C=5", "skirt=none", "skirt=flaps")]
+    [InlineData(
+        "chair-slipcover",
+        "W=22 | S=21 | F=12 | A=9 | B=5 | U=5 | H=27 | K=5 | C=5 | G=5",
+        "wings=no",
+        "wings=yes"
+    )]
+    [InlineData(
+        "chair-slipcover",
+        "W=22 | S=21 | F=12 | A=9 | B=5 | U=5 | H=27 | K=5 | C=5",
+        "skirt=none",
+        "skirt=flaps"
+    )]
     public void More_to_sew_takes_longer(string makeUp, string sizes, string less, string more)
     {
         Pattern Of(string choice) => Items.Pattern(Items.Read(makeUp, JobUnit.Inch, $"{sizes} | {choice}"));
@@ -68,10 +94,13 @@ public class DeclarationTests
     [InlineData("snaps", null, 8)]
     public void The_wrapped_end_is_held_as_chosen(string closing, double? length, int count)
     {
-        var pattern = Items.Pattern(Items.Read("pillowcase-cushion", JobUnit.Inch, $"W=24 | L=22 | T=5 | ease=exact | closing={closing}"));
+        var pattern = Items.Pattern(
+            Items.Read("pillowcase-cushion", JobUnit.Inch, $"W=24 | L=22 | T=5 | ease=exact | closing={closing}")
+        );
         var notion = pattern.Notions.SingleOrDefault(each => each.Key == closing);
         Assert.Equal(count, notion?.Count ?? 0);
-        if (length is { } across) Assert.Equal((decimal)across, Items.Inches(notion!.Length!.Value));
+        if (length is { } across)
+            Assert.Equal((decimal)across, Items.Inches(notion!.Length!.Value));
     }
 
     [Fact]
@@ -79,8 +108,17 @@ public class DeclarationTests
     {
         using var superseded = new CancellationTokenSource();
         superseded.Cancel();
-        var piece = new LayPiece("a/p/1", "a", "p", "1a", Outline.Rectangle(Length.Inches(10), Length.Inches(10)), Grain.Along);
-        Assert.ThrowsAny<OperationCanceledException>(() => LayTable.Of([piece], new LayCloth(Length.Inches(54), OneWay: false), superseded.Token));
+        var piece = new LayPiece(
+            "a/p/1",
+            "a",
+            "p",
+            "1a",
+            Outline.Rectangle(Length.Inches(10), Length.Inches(10)),
+            Grain.Along
+        );
+        Assert.ThrowsAny<OperationCanceledException>(() =>
+            LayTable.Of([piece], new LayCloth(Length.Inches(54), OneWay: false), superseded.Token)
+        );
     }
 
     // Foam to order follows the inner, not the cover: the outline's extents, larger in plan where it is over-cut.
@@ -92,7 +130,8 @@ public class DeclarationTests
     public void Foam_to_order_has_the_extents_of_the_inner(string changes, double width, double length)
     {
         var pattern = Items.Pattern(Items.Read("box-cushion-strip", JobUnit.Inch, $"T=4 | {changes}"));
-        decimal Foam(string side) => Items.Inches(pattern.Notions.Single(notion => notion.Key == $"foam-{side}").Length!.Value);
+        decimal Foam(string side) =>
+            Items.Inches(pattern.Notions.Single(notion => notion.Key == $"foam-{side}").Length!.Value);
         Assert.Equal(((decimal)width, (decimal)length, 4m), (Foam("width"), Foam("length"), Foam("thickness")));
     }
 
@@ -100,8 +139,17 @@ public class DeclarationTests
     [Fact]
     public void Corner_marks_fall_where_the_panel_turns()
     {
-        var pattern = Items.Pattern(Items.Read("box-cushion-strip", JobUnit.Inch, "shape=tee | W=28 | N=22 | L=24 | E=5 | T=4 | ease=exact | lapEnds=none"));
-        var marks = pattern.Piece("boxing").Notches.Where(notch => notch.Edge == "lower").Select(notch => Items.Inches(notch.At));
+        var pattern = Items.Pattern(
+            Items.Read(
+                "box-cushion-strip",
+                JobUnit.Inch,
+                "shape=tee | W=28 | N=22 | L=24 | E=5 | T=4 | ease=exact | lapEnds=none"
+            )
+        );
+        var marks = pattern
+            .Piece("boxing")
+            .Notches.Where(notch => notch.Edge == "lower")
+            .Select(notch => Items.Inches(notch.At));
         Assert.Equal([16.5m, 19.5m, 24.5m, 52.5m, 57.5m, 60.5m], marks);
     }
 
@@ -112,7 +160,9 @@ public class DeclarationTests
     [InlineData("shape=tapered | stations=0 | W=18 | B=14 | L=16", 18)]
     public void A_boxing_joined_at_the_corners_has_a_whole_front(string changes, double front)
     {
-        var pattern = Items.Pattern(Items.Read("box-cushion-strip", JobUnit.Inch, $"T=4 | ease=exact | lengths=3 | joins=corners | {changes}"));
+        var pattern = Items.Pattern(
+            Items.Read("box-cushion-strip", JobUnit.Inch, $"T=4 | ease=exact | lengths=3 | joins=corners | {changes}")
+        );
         Assert.Equal(front + 1, (double)pattern.Size("boxing-2", "cut length"), 1e-3);
     }
 }

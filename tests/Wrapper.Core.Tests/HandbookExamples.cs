@@ -23,7 +23,10 @@ public class HandbookExamples
     {
         var pattern = Items.Pattern(Items.Example("box-cushion-strip"));
         var finished = pattern.Finished.ToDictionary(f => f.Name, f => Items.Inches(f.Working.Value));
-        Assert.Equal((131.5m, 52.5m, 79m, 3.75m), (finished["perimeter"], finished["zip run"], finished["boxing run"], finished["finished depth"]));
+        Assert.Equal(
+            (131.5m, 52.5m, 79m, 3.75m),
+            (finished["perimeter"], finished["zip run"], finished["boxing run"], finished["finished depth"])
+        );
         Assert.Equal([2, 2, 1, 1], pattern.Pieces.Select(piece => piece.Quantity));
         Assert.Equal(269m, Items.Inches(pattern.Notions.Single(n => n.Key == "cord").Length!.Value));
         Assert.Equal(53.5m, Items.Inches(pattern.Notions.Single(n => n.Key == "zip").Length!.Value));
@@ -45,11 +48,14 @@ public class HandbookExamples
     [Fact]
     public void One_piece_folded_is_drawn_as_listed()
     {
-        var cut = Items.Pattern(Items.Example("box-cushion-folded")).Piece("cover").Cut.Edges.ToDictionary(e => e.Name, e => (Items.Inches(e.Start.X), Items.Inches(e.Start.Y)));
+        var cut = Items
+            .Pattern(Items.Example("box-cushion-folded"))
+            .Piece("cover")
+            .Cut.Edges.ToDictionary(e => e.Name, e => (Items.Inches(e.Start.X), Items.Inches(e.Start.Y)));
         Assert.Equal((48.875m, -0.75m), cut["back right lower"]); // G + W + s, -z
-        Assert.Equal((48.875m, 1.375m), cut["right end lower"]);  // 2 1/8 above the raw zip edge
-        Assert.Equal((50.75m, 1.375m), cut["right side lower"]);  // 1 7/8 out to the raw side
-        Assert.Equal((48.875m, 21.625m), cut["front right"]);     // fold at 23, 1 3/8 below
+        Assert.Equal((48.875m, 1.375m), cut["right end lower"]); // 2 1/8 above the raw zip edge
+        Assert.Equal((50.75m, 1.375m), cut["right side lower"]); // 1 7/8 out to the raw side
+        Assert.Equal((48.875m, 21.625m), cut["front right"]); // fold at 23, 1 3/8 below
         Assert.Equal((48.875m, 24.375m), cut["right front upper"]);
     }
 
@@ -57,8 +63,12 @@ public class HandbookExamples
     [Fact]
     public void Separate_strip_in_centimetres()
     {
-        var pattern = Items.Pattern(Items.Of("box-cushion-strip", Lengths.JobUnit.Centimetre, ("W", "60"), ("L", "50"), ("T", "8")), Lengths.JobUnit.Centimetre);
-        decimal Cm(string piece, string size) => pattern.Piece(piece).Sizes.Single(s => s.Name == size).Working.Value.Ticks / 38_400m;
+        var pattern = Items.Pattern(
+            Items.Of("box-cushion-strip", Lengths.JobUnit.Centimetre, ("W", "60"), ("L", "50"), ("T", "8")),
+            Lengths.JobUnit.Centimetre
+        );
+        decimal Cm(string piece, string size) =>
+            pattern.Piece(piece).Sizes.Single(s => s.Name == size).Working.Value.Ticks / 38_400m;
         Assert.Equal((63m, 53m), (Cm("panel", "cut width"), Cm("panel", "cut length")));
         Assert.Equal((76m, 7.2m), (Cm("zip-strip", "cut length"), Cm("zip-strip", "cut height")));
         Assert.Equal((154m, 10.4m), (Cm("boxing", "cut length"), Cm("boxing", "cut depth"))); // 147 + 3 + 4
@@ -68,7 +78,9 @@ public class HandbookExamples
     [Fact]
     public void Rounded_corners_shorten_the_ring()
     {
-        var pattern = Items.Pattern(Items.Of("box-cushion-strip", Lengths.JobUnit.Inch, ("W", "24"), ("L", "20"), ("T", "3"), ("r", "4")));
+        var pattern = Items.Pattern(
+            Items.Of("box-cushion-strip", Lengths.JobUnit.Inch, ("W", "24"), ("L", "20"), ("T", "3"), ("r", "4"))
+        );
         var finished = pattern.Finished.ToDictionary(f => f.Name, f => f.Working.Value);
         Assert.Equal(81.1327m, Items.Inches(finished["perimeter"]), 3);
         Assert.Equal(27.2832m, Items.Inches(finished["zip run"]), 3);

@@ -19,10 +19,18 @@ internal static class Items
     {
         var declared = Drafting.Find(makeUp)!;
         var item = declared.NewItem("i1", "cushion", unit);
-        var (measures, choices, allowances) = (new Dictionary<string, Entry>(item.Measures), new Dictionary<string, Entry>(item.Choices), new Dictionary<string, Entry>(item.Allowances));
+        var (measures, choices, allowances) = (
+            new Dictionary<string, Entry>(item.Measures),
+            new Dictionary<string, Entry>(item.Choices),
+            new Dictionary<string, Entry>(item.Allowances)
+        );
         foreach (var (key, typed) in changes)
         {
-            var map = declared.Measures.Any(m => m.Key == key.Replace(Reading.SecondReading, "", StringComparison.Ordinal)) ? measures : declared.Choices.Any(c => c.Key == key) ? choices : allowances;
+            var map =
+                declared.Measures.Any(m => m.Key == key.Replace(Reading.SecondReading, "", StringComparison.Ordinal))
+                    ? measures
+                : declared.Choices.Any(c => c.Key == key) ? choices
+                : allowances;
             map[key] = new Entry(typed, unit);
         }
         return item with { Measures = measures, Choices = choices, Allowances = allowances };
@@ -39,7 +47,16 @@ internal static class Items
 
     /// <summary>An item from <c>W=30 | L=20</c>.</summary>
     public static Item Read(string makeUp, JobUnit unit, string changes) =>
-        Of(makeUp, unit, [.. changes.Split('|', StringSplitOptions.RemoveEmptyEntries).Select(change => change.Split('=', 2)).Select(pair => (pair[0].Trim(), pair[1].Trim()))]);
+        Of(
+            makeUp,
+            unit,
+            [
+                .. changes
+                    .Split('|', StringSplitOptions.RemoveEmptyEntries)
+                    .Select(change => change.Split('=', 2))
+                    .Select(pair => (pair[0].Trim(), pair[1].Trim())),
+            ]
+        );
 
     /// <summary>The value of one listed size, in inches.</summary>
     public static decimal Size(this Pattern pattern, string piece, string size) =>

@@ -9,7 +9,19 @@ public class LayCacheTests
 {
     private static readonly LayCloth Cloth = new(Length.Inches(40), false);
 
-    private static List<LayPiece> Pieces(int count, int size = 10) => [.. Enumerable.Range(1, count).Select(n => new LayPiece($"i/p/{n}", "i", "p", "1a", Outline.Rectangle(Length.Inches(size), Length.Inches(size)), Grain.Along))];
+    private static List<LayPiece> Pieces(int count, int size = 10) =>
+        [
+            .. Enumerable
+                .Range(1, count)
+                .Select(n => new LayPiece(
+                    $"i/p/{n}",
+                    "i",
+                    "p",
+                    "1a",
+                    Outline.Rectangle(Length.Inches(size), Length.Inches(size)),
+                    Grain.Along
+                )),
+        ];
 
     private sealed class Shelf : ILayShelf
     {
@@ -38,7 +50,10 @@ public class LayCacheTests
     {
         var (shelf, pieces) = (new Shelf(), Pieces(4));
         var laid = LayTable.Of(pieces, Cloth);
-        shelf.Lays[LayCache.Key(pieces, Cloth)] = laid with { Best = new Placed([.. laid.Best.Placements.Take(3)], Length.Inches(1)) };
+        shelf.Lays[LayCache.Key(pieces, Cloth)] = laid with
+        {
+            Best = new Placed([.. laid.Best.Placements.Take(3)], Length.Inches(1)),
+        };
         Assert.Equal(Length.Inches(10), new LayCache(shelf).Of(pieces, Cloth, default).Length);
         shelf.Lays[LayCache.Key(pieces, Cloth)] = laid with { Best = laid.Best with { Length = Length.Inches(9) } };
         Assert.Equal(Length.Inches(9), new LayCache(shelf).Of(pieces, Cloth, default).Length);
@@ -57,7 +72,8 @@ public class LayCacheTests
         }
         var last = cache.Of(Pieces(2, 33), Cloth, default);
         Assert.Same(last, cache.Of(Pieces(2, 33), Cloth, default));
-        for (var size = 4; size < 34; size++) cache.Of(Pieces(2, size), Cloth, default);
+        for (var size = 4; size < 34; size++)
+            cache.Of(Pieces(2, size), Cloth, default);
         Assert.NotSame(first, cache.Of(Pieces(2, 3), Cloth, default));
     }
 
@@ -69,11 +85,61 @@ public class LayCacheTests
         var one = Length.Inches(1);
         List<LayCloth> cloths =
         [
-            Cloth, Cloth with { Usable = Length.Inches(41) }, Cloth with { OneWay = true }, Cloth with { Article = one }, Cloth with { Gap = one }, Cloth with { Spread = Spread.Torn }, Cloth with { Stretches = [new Stretch(one, one)] },
-            Cloth with { Flaws = [new Patch(one, one, one, one)] }, Cloth with { Pins = [new Placement("i/p/1", 0, one, one)] }, Cloth with { Repeat = new Repeat(one, one, false) }, Cloth with { Repeat = new Repeat(one, one, true) },
-            Cloth with { Repeat = new Repeat(one, one, false) { From = one } }, Cloth with { Repeat = new Repeat(one, one, false) { Motif = new Point(one, one) } },
+            Cloth,
+            Cloth with
+            {
+                Usable = Length.Inches(41),
+            },
+            Cloth with
+            {
+                OneWay = true,
+            },
+            Cloth with
+            {
+                Article = one,
+            },
+            Cloth with
+            {
+                Gap = one,
+            },
+            Cloth with
+            {
+                Spread = Spread.Torn,
+            },
+            Cloth with
+            {
+                Stretches = [new Stretch(one, one)],
+            },
+            Cloth with
+            {
+                Flaws = [new Patch(one, one, one, one)],
+            },
+            Cloth with
+            {
+                Pins = [new Placement("i/p/1", 0, one, one)],
+            },
+            Cloth with
+            {
+                Repeat = new Repeat(one, one, false),
+            },
+            Cloth with
+            {
+                Repeat = new Repeat(one, one, true),
+            },
+            Cloth with
+            {
+                Repeat = new Repeat(one, one, false) { From = one },
+            },
+            Cloth with
+            {
+                Repeat = new Repeat(one, one, false) { Motif = new Point(one, one) },
+            },
         ];
-        var keys = cloths.Select(cloth => LayCache.Key(pieces, cloth)).Append(LayCache.Key([.. pieces.Select(piece => piece with { Label = "1b" })], Cloth)).Append(LayCache.Key([.. pieces.Select(piece => piece with { Grain = Grain.Either })], Cloth)).Append(LayCache.Key([.. pieces.Select(piece => piece.AtSamePlace())], Cloth));
+        var keys = cloths
+            .Select(cloth => LayCache.Key(pieces, cloth))
+            .Append(LayCache.Key([.. pieces.Select(piece => piece with { Label = "1b" })], Cloth))
+            .Append(LayCache.Key([.. pieces.Select(piece => piece with { Grain = Grain.Either })], Cloth))
+            .Append(LayCache.Key([.. pieces.Select(piece => piece.AtSamePlace())], Cloth));
         Assert.Equal(cloths.Count + 3, keys.Distinct().Count());
     }
 }

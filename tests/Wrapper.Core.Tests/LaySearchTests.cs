@@ -24,7 +24,8 @@ public class LaySearchTests
             pieces.Sort((a, b) => (a.W * a.H).CompareTo(b.W * b.H));
             (w, h) = pieces[^1];
             var across = random.Next(w + h) < w;
-            if ((across ? w : h) < 4) continue;
+            if ((across ? w : h) < 4)
+                continue;
             var at = random.Next(2, (across ? w : h) - 1);
             pieces.RemoveAt(pieces.Count - 1);
             pieces.AddRange(across ? [(at, h), (w - at, h)] : [(w, at), (w, h - at)]);
@@ -32,17 +33,27 @@ public class LaySearchTests
         return ([.. pieces.OrderBy(_ => random.Next()).Select((p, n) => Piece(n, p.W, p.H))], Length.Inches(length));
     }
 
-    private static LayPiece Piece(int n, int w, int h, Grain grain = Grain.Along) => new($"p{n}", "i", $"p{n}", $"{n}", Outline.Rectangle(Length.Inches(w), Length.Inches(h)), grain);
+    private static LayPiece Piece(int n, int w, int h, Grain grain = Grain.Along) =>
+        new($"p{n}", "i", $"p{n}", $"{n}", Outline.Rectangle(Length.Inches(w), Length.Inches(h)), grain);
 
     [Fact]
     public void No_lay_is_shorter_than_the_known_shortest_and_the_bound_never_passes_it() =>
-        Cut.Sample(set =>
-        {
-            var lay = LayTable.Of(set.Pieces, Cloth());
-            Assert.True(lay.ShortestPossible <= set.Shortest && set.Shortest <= lay.Best.Length && lay.Best.Length <= lay.Hand.Length);
-            if (lay.IsProven) Assert.Equal(set.Shortest, lay.Best.Length);
-            if (set.Pieces.Count <= 9) Assert.True(lay.IsProven);
-        }, iter: 60);
+        Cut.Sample(
+            set =>
+            {
+                var lay = LayTable.Of(set.Pieces, Cloth());
+                Assert.True(
+                    lay.ShortestPossible <= set.Shortest
+                        && set.Shortest <= lay.Best.Length
+                        && lay.Best.Length <= lay.Hand.Length
+                );
+                if (lay.IsProven)
+                    Assert.Equal(set.Shortest, lay.Best.Length);
+                if (set.Pieces.Count <= 9)
+                    Assert.True(lay.IsProven);
+            },
+            iter: 60
+        );
 
     // Fixed sets: how close a lay comes is not promised for every one that chance may make.
     [Theory]
@@ -51,19 +62,29 @@ public class LaySearchTests
     [InlineData(40)]
     public void Lays_at_once_come_near_the_known_shortest(int count)
     {
-        var over = Enumerable.Range(1, 20).Select(seed => Cuts(new Random(seed), count)).Select(set => LayTable.Of(set.Item1, Cloth()).Best.Length.Ticks / (double)set.Item2.Ticks).ToList();
+        var over = Enumerable
+            .Range(1, 20)
+            .Select(seed => Cuts(new Random(seed), count))
+            .Select(set => LayTable.Of(set.Item1, Cloth()).Best.Length.Ticks / (double)set.Item2.Ticks)
+            .ToList();
         Assert.InRange(over.Average(), 1, 1.04);
     }
 
     [Fact]
     public void The_same_pieces_always_lie_the_same_way() =>
-        Cut.Sample(set =>
-        {
-            var (once, again) = (LayTable.Of(set.Pieces, Cloth()), LayTable.Of(set.Pieces, Cloth()));
-            Assert.Equal(once.Best.Placements, again.Best.Placements);
-            var (first, second) = (LaySearch.Run(set.Pieces, Cloth(), seed: 5, _ => { }, default, rounds: 2), LaySearch.Run(set.Pieces, Cloth(), seed: 5, _ => { }, default, rounds: 2));
-            Assert.Equal(first.Best.Placements, second.Best.Placements);
-        }, iter: 8);
+        Cut.Sample(
+            set =>
+            {
+                var (once, again) = (LayTable.Of(set.Pieces, Cloth()), LayTable.Of(set.Pieces, Cloth()));
+                Assert.Equal(once.Best.Placements, again.Best.Placements);
+                var (first, second) = (
+                    LaySearch.Run(set.Pieces, Cloth(), seed: 5, _ => { }, default, rounds: 2),
+                    LaySearch.Run(set.Pieces, Cloth(), seed: 5, _ => { }, default, rounds: 2)
+                );
+                Assert.Equal(first.Best.Placements, second.Best.Placements);
+            },
+            iter: 8
+        );
 
     // Shaken and aimed lower, several side by side: still the seed alone decides.
     [Fact]
@@ -79,32 +100,50 @@ public class LaySearchTests
     // Every place on a grid of inches is tried for every piece: another way of finding the shortest lay of four on cloth 7 in wide.
     [Fact]
     public void Few_pieces_are_proven_shortest() =>
-        Gen.Select(Gen.Int[1, 6], Gen.Int[1, 5]).Array[2, 4].Sample(sizes =>
-        {
-            var lay = LayTable.Of([.. sizes.Select((size, n) => Piece(n, size.Item1, size.Item2))], new LayCloth(Length.Inches(7), OneWay: true));
-            Assert.True(lay.IsProven);
-            var shortest = Enumerable.Range(1, 21).First(length => Fits(sizes, new bool[7, length], 0));
-            Assert.Equal(Length.Inches(shortest), lay.Best.Length);
-        }, iter: 120);
+        Gen.Select(Gen.Int[1, 6], Gen.Int[1, 5])
+            .Array[2, 4]
+            .Sample(
+                sizes =>
+                {
+                    var lay = LayTable.Of(
+                        [.. sizes.Select((size, n) => Piece(n, size.Item1, size.Item2))],
+                        new LayCloth(Length.Inches(7), OneWay: true)
+                    );
+                    Assert.True(lay.IsProven);
+                    var shortest = Enumerable.Range(1, 21).First(length => Fits(sizes, new bool[7, length], 0));
+                    Assert.Equal(Length.Inches(shortest), lay.Best.Length);
+                },
+                iter: 120
+            );
 
     private static bool Fits((int W, int H)[] sizes, bool[,] taken, int at)
     {
-        if (at == sizes.Length) return true;
+        if (at == sizes.Length)
+            return true;
         var (w, h) = sizes[at];
         for (var x = 0; x + w <= taken.GetLength(0); x++)
-            for (var y = 0; y + h <= taken.GetLength(1); y++)
-            {
-                if (!Mark(taken, x, y, w, h)) continue;
-                if (Fits(sizes, taken, at + 1)) return true;
-                for (var i = x; i < x + w; i++) for (var j = y; j < y + h; j++) taken[i, j] = false;
-            }
+        for (var y = 0; y + h <= taken.GetLength(1); y++)
+        {
+            if (!Mark(taken, x, y, w, h))
+                continue;
+            if (Fits(sizes, taken, at + 1))
+                return true;
+            for (var i = x; i < x + w; i++)
+            for (var j = y; j < y + h; j++)
+                taken[i, j] = false;
+        }
         return false;
     }
 
     private static bool Mark(bool[,] taken, int x, int y, int w, int h)
     {
-        for (var i = x; i < x + w; i++) for (var j = y; j < y + h; j++) if (taken[i, j]) return false;
-        for (var i = x; i < x + w; i++) for (var j = y; j < y + h; j++) taken[i, j] = true;
+        for (var i = x; i < x + w; i++)
+        for (var j = y; j < y + h; j++)
+            if (taken[i, j])
+                return false;
+        for (var i = x; i < x + w; i++)
+        for (var j = y; j < y + h; j++)
+            taken[i, j] = true;
         return true;
     }
 
@@ -115,7 +154,11 @@ public class LaySearchTests
     [InlineData("14 14 14 14", "9 9 9 9", 18)] // four over a quarter: 3 in a row at most
     public void The_bound_sees_what_cannot_lie_side_by_side(string widths, string heights, int bound)
     {
-        var pieces = widths.Split(' ').Zip(heights.Split(' ')).Select((pair, n) => Piece(n, int.Parse(pair.First, null), int.Parse(pair.Second, null))).ToList();
+        var pieces = widths
+            .Split(' ')
+            .Zip(heights.Split(' '))
+            .Select((pair, n) => Piece(n, int.Parse(pair.First, null), int.Parse(pair.Second, null)))
+            .ToList();
         var lay = LayTable.Of(pieces, Cloth());
         Assert.Equal((Length.Inches(bound), Length.Inches(bound)), (lay.ShortestPossible, lay.Best.Length));
     }
@@ -129,9 +172,26 @@ public class LaySearchTests
     public void Pieces_with_cut_outs_are_bounded_by_what_is_within_them(int w, int h, int c, int count, int bound)
     {
         Length In(int n) => Length.Inches(n);
-        (int X, int Y)[] corners = [(c, 0), (w - c, 0), (w - c, c), (w, c), (w, h - c), (w - c, h - c), (w - c, h), (c, h), (c, h - c), (0, h - c), (0, c), (c, c)];
+        (int X, int Y)[] corners =
+        [
+            (c, 0),
+            (w - c, 0),
+            (w - c, c),
+            (w, c),
+            (w, h - c),
+            (w - c, h - c),
+            (w - c, h),
+            (c, h),
+            (c, h - c),
+            (0, h - c),
+            (0, c),
+            (c, c),
+        ];
         Outline sheet = new([.. corners.Select((corner, n) => new Edge($"e{n}", new(In(corner.X), In(corner.Y))))]);
-        var lay = LayTable.Of([.. Enumerable.Range(0, count).Select(n => new LayPiece($"p{n}", "i", "p", "1a", sheet, Grain.Along))], Cloth());
+        var lay = LayTable.Of(
+            [.. Enumerable.Range(0, count).Select(n => new LayPiece($"p{n}", "i", "p", "1a", sheet, Grain.Along))],
+            Cloth()
+        );
         Assert.Equal((In(bound), In(bound)), (lay.ShortestPossible, lay.Best.Length));
     }
 
@@ -141,11 +201,19 @@ public class LaySearchTests
         var (pieces, shortest) = Cuts(new Random(3), 60);
         using var stop = new CancellationTokenSource();
         List<Length> told = [];
-        var found = LaySearch.Run(pieces, Cloth(), seed: 1, lay =>
-        {
-            told.Add(lay.Best.Length);
-            if (told.Count == 2) stop.Cancel();
-        }, stop.Token, rounds: 5);
+        var found = LaySearch.Run(
+            pieces,
+            Cloth(),
+            seed: 1,
+            lay =>
+            {
+                told.Add(lay.Best.Length);
+                if (told.Count == 2)
+                    stop.Cancel();
+            },
+            stop.Token,
+            rounds: 5
+        );
         Assert.Equal(told.OrderDescending(), told);
         Assert.Equal(told[^1], found.Best.Length);
         Assert.True(found.Best.Length >= shortest && found.ShortestPossible <= shortest);
@@ -171,7 +239,12 @@ public class LaySearchTests
     public void Over_a_thousand_pieces_are_laid_shorter_than_by_hand()
     {
         var random = new Random(4);
-        List<LayPiece> pieces = [.. Enumerable.Range(0, 1200).Select(n => Piece(n, random.Next(3, 25), random.Next(3, 25), n % 3 == 0 ? Grain.Either : Grain.Along))];
+        List<LayPiece> pieces =
+        [
+            .. Enumerable
+                .Range(0, 1200)
+                .Select(n => Piece(n, random.Next(3, 25), random.Next(3, 25), n % 3 == 0 ? Grain.Either : Grain.Along)),
+        ];
         var lay = LayTable.Of(pieces, Cloth());
         Assert.Equal(1200, lay.Best.Placements.Count);
         Assert.True(lay.Best.Length < lay.Hand.Length && lay.ShortestPossible <= lay.Best.Length);

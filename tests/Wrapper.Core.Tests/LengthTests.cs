@@ -64,15 +64,16 @@ public class LengthTests
     [Fact]
     public void Every_style_prints_text_that_reads_back_to_the_same_length() =>
         // Sixty-fourths for the inch styles, tenths of a millimetre for the metric ones.
-        Gen.Int[1, 38_400].Sample(n =>
-        {
-            foreach (var style in new[] { LengthStyle.InchFraction, LengthStyle.FeetAndInches })
-                ReadsBack(new Length(n * 1524L), style);
-            foreach (var style in new[] { LengthStyle.Centimetres, LengthStyle.Millimetres, LengthStyle.Metres })
-                ReadsBack(Length.Millimetres(n / 10m), style);
-            ReadsBack(Length.Inches(0, n, 4), LengthStyle.InchDecimal);
-            ReadsBack(Length.Inches(n * 9L), LengthStyle.Yards);
-        });
+        Gen.Int[1, 38_400]
+            .Sample(n =>
+            {
+                foreach (var style in new[] { LengthStyle.InchFraction, LengthStyle.FeetAndInches })
+                    ReadsBack(new Length(n * 1524L), style);
+                foreach (var style in new[] { LengthStyle.Centimetres, LengthStyle.Millimetres, LengthStyle.Metres })
+                    ReadsBack(Length.Millimetres(n / 10m), style);
+                ReadsBack(Length.Inches(0, n, 4), LengthStyle.InchDecimal);
+                ReadsBack(Length.Inches(n * 9L), LengthStyle.Yards);
+            });
 
     private static void ReadsBack(Length length, LengthStyle style) =>
         Assert.Equal(length, LengthReader.Read(LengthPrinter.Print(length, style), JobUnit.Inch, Widest).Length);
@@ -90,7 +91,13 @@ public class LengthTests
     [InlineData("12.06 cm", JobUnit.Centimetre, "12.1", "0.4 mm under", "12.1")]
     [InlineData("12.05 cm", JobUnit.Centimetre, "12.1", "0.5 mm under", "12")]
     [InlineData("3 1/8", JobUnit.Inch, "3 1/8", "", "3 1/8")]
-    public void Prints_to_the_mark_and_tells_the_residue(string text, JobUnit unit, string finished, string residues, string cut)
+    public void Prints_to_the_mark_and_tells_the_residue(
+        string text,
+        JobUnit unit,
+        string finished,
+        string residues,
+        string cut
+    )
     {
         var length = LengthReader.Read(text, unit, LengthLimits.Item).Length!.Value;
         Assert.Equal(finished, LengthPrinter.Finished(length, unit).Text);

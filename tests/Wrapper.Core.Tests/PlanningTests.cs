@@ -7,21 +7,35 @@ namespace Wrapper.Core.Tests;
 
 public class PlanningTests
 {
-    private static JobDocument Job(params Item[] items) => JobDocument.Empty("job", JobUnit.Inch) with
-    {
-        Items = items,
-        Cloths = [LayTests.Cloth("54", false), LayTests.Cloth("60", false) with { Id = "c2" }],
-    };
+    private static JobDocument Job(params Item[] items) =>
+        JobDocument.Empty("job", JobUnit.Inch) with
+        {
+            Items = items,
+            Cloths = [LayTests.Cloth("54", false), LayTests.Cloth("60", false) with { Id = "c2" }],
+        };
 
-    private static Item Folded(string id, string? cloth, int quantity = 1) => Items.Example("box-cushion-folded") with { Id = id, Cloth = cloth, Quantity = $"{quantity}" };
+    private static Item Folded(string id, string? cloth, int quantity = 1) =>
+        Items.Example("box-cushion-folded") with
+        {
+            Id = id,
+            Cloth = cloth,
+            Quantity = $"{quantity}",
+        };
 
     [Fact]
     public void Each_cloth_is_laid_with_its_own_items_and_the_first_takes_the_rest()
     {
-        var plan = Planning.Of(Job(Folded("a", null, 3), Folded("b", "c2"), Folded("c", "c1")), Items.Drafting, lay: true);
+        var plan = Planning.Of(
+            Job(Folded("a", null, 3), Folded("b", "c2"), Folded("c", "c1")),
+            Items.Drafting,
+            lay: true
+        );
         Assert.Equal(["1a", "1a", "1a", "3a"], plan.Cloths[0].Pieces.Select(piece => piece.Label));
         Assert.Equal(["2a"], plan.Cloths[1].Pieces.Select(piece => piece.Label));
-        Assert.Equal(["a/cover/1", "a/cover/2", "a/cover/3", "c/cover/1"], plan.Cloths[0].Pieces.Select(piece => piece.Id));
+        Assert.Equal(
+            ["a/cover/1", "a/cover/2", "a/cover/3", "c/cover/1"],
+            plan.Cloths[0].Pieces.Select(piece => piece.Id)
+        );
         Assert.Equal(Length.Inches(4 * 47, 2), plan.Cloths[0].Lay!.Best.Length); // 51 1/4 across, so one under the other
         Assert.Empty(plan.Problems);
     }
@@ -30,7 +44,12 @@ public class PlanningTests
     [Fact]
     public void Bands_linings_and_coverings_can_have_a_cloth_of_their_own()
     {
-        Item Cube(params (ClothRole Role, string Cloth)[] others) => Items.Of("cube-banded", JobUnit.Inch, ("W", "19"), ("L", "19"), ("H", "19")) with { Cloth = "c1", OtherCloths = others.ToDictionary(o => o.Role, o => o.Cloth) };
+        Item Cube(params (ClothRole Role, string Cloth)[] others) =>
+            Items.Of("cube-banded", JobUnit.Inch, ("W", "19"), ("L", "19"), ("H", "19")) with
+            {
+                Cloth = "c1",
+                OtherCloths = others.ToDictionary(o => o.Role, o => o.Cloth),
+            };
         var plan = Planning.Of(Job(Cube((ClothRole.Contrast, "c2"))), Items.Drafting, lay: true);
         Assert.Equal(["band", "band", "band", "band"], plan.Cloths[1].Pieces.Select(piece => piece.Piece));
         Assert.Equal(Length.Inches(16), plan.Cloths[1].Lay!.Best.Length); // four of 4 1/2 beside each other on 59
@@ -45,19 +64,48 @@ public class PlanningTests
     [Theory]
     [InlineData("chair-back-slip-over", "W=16 | H=20 | D=2", ClothRole.Lining, "lining")]
     [InlineData("box-cushion-strip", "W=20 | L=20 | T=4", ClothRole.CordCovering, "cord-block")]
-    [InlineData("chair-slipcover", "W=22|S=21|F=12|A=8|B=5|U=6|H=27|K=4|C=5", ClothRole.Contrast, "skirt-front skirt-side skirt-flap")]
+    [InlineData(
+        "chair-slipcover",
+        "W=22|S=21|F=12|A=8|B=5|U=6|H=27|K=4|C=5",
+        ClothRole.Contrast,
+        "skirt-front skirt-side skirt-flap"
+    )]
     [InlineData("box-cushion-strip", "W=20 | L=20 | T=4 | wadding=sides", ClothRole.Wadding, "wadding wadding-side")]
-    [InlineData("elastic-cap", "W=48 | L=20 | T=3/4 | usable=72 | pads=2 | barrier=under", ClothRole.PadLayer, "pad-1 pad-2")]
-    [InlineData("elastic-cap", "W=48 | L=20 | T=3/4 | usable=72 | pads=2 | barrier=under", ClothRole.MoistureBarrier, "barrier")]
-    [InlineData("traced-board", "W=15 | B=15 | L=48 | T=1 | stations=0 | sides=straight | pad=1/2", ClothRole.PadLayer, "pad-1")]
+    [InlineData(
+        "elastic-cap",
+        "W=48 | L=20 | T=3/4 | usable=72 | pads=2 | barrier=under",
+        ClothRole.PadLayer,
+        "pad-1 pad-2"
+    )]
+    [InlineData(
+        "elastic-cap",
+        "W=48 | L=20 | T=3/4 | usable=72 | pads=2 | barrier=under",
+        ClothRole.MoistureBarrier,
+        "barrier"
+    )]
+    [InlineData(
+        "traced-board",
+        "W=15 | B=15 | L=48 | T=1 | stations=0 | sides=straight | pad=1/2",
+        ClothRole.PadLayer,
+        "pad-1"
+    )]
     public void Each_role_has_the_pieces_of_its_name(string makeUp, string changes, ClothRole role, string pieces) =>
-        Assert.Equal(pieces.Split(' '), Items.Pattern(Items.Read(makeUp, JobUnit.Inch, changes)).Pieces.Where(piece => piece.Role == role).Select(piece => piece.Key));
+        Assert.Equal(
+            pieces.Split(' '),
+            Items
+                .Pattern(Items.Read(makeUp, JobUnit.Inch, changes))
+                .Pieces.Where(piece => piece.Role == role)
+                .Select(piece => piece.Key)
+        );
 
     // A sheet of 30 x (2 x 20 + 4) and two sides of 20 x 4: turned, 44 across and both sides on end beside it, 30 up the roll.
     [Fact]
     public void Wadding_is_cut_from_no_cloth_until_one_is_named_for_it()
     {
-        var item = Items.Read("box-cushion-strip", JobUnit.Inch, "W=30 | L=20 | T=4 | wadding=sides") with { Cloth = "c1" };
+        var item = Items.Read("box-cushion-strip", JobUnit.Inch, "W=30 | L=20 | T=4 | wadding=sides") with
+        {
+            Cloth = "c1",
+        };
         var plan = Planning.Of(Job(item), Items.Drafting, lay: true);
         Assert.DoesNotContain(plan.Cloths.SelectMany(cloth => cloth.Pieces), piece => piece.Role == ClothRole.Wadding);
         var notions = plan.Items[0].Draft.Pattern!.Notions.Where(notion => notion.Role == ClothRole.Wadding);
@@ -78,12 +126,29 @@ public class PlanningTests
     [InlineData(ClothRole.Contrast, "second face", "c1")]
     [InlineData(ClothRole.PadLayer, "second face", null)]
     public void Each_role_falls_back_on_the_next(ClothRole role, string named, string? cloth) =>
-        Assert.Equal(cloth, Planning.ClothOf(Folded("a", "c1") with { OtherCloths = named == "" ? new Dictionary<ClothRole, string>() : new Dictionary<ClothRole, string> { [ClothRole.SecondFace] = "c2" } }, role, Job()));
+        Assert.Equal(
+            cloth,
+            Planning.ClothOf(
+                Folded("a", "c1") with
+                {
+                    OtherCloths =
+                        named == ""
+                            ? new Dictionary<ClothRole, string>()
+                            : new Dictionary<ClothRole, string> { [ClothRole.SecondFace] = "c2" },
+                },
+                role,
+                Job()
+            )
+        );
 
     [Fact]
     public void More_pieces_than_anybody_cuts_are_refused_at_once()
     {
-        var plan = Planning.Of(Job([.. Enumerable.Range(0, 11).Select(n => Folded($"i{n}", "c1", 500))]), Items.Drafting, lay: true);
+        var plan = Planning.Of(
+            Job([.. Enumerable.Range(0, 11).Select(n => Folded($"i{n}", "c1", 500))]),
+            Items.Drafting,
+            lay: true
+        );
         Assert.Equal("cloths.c1.pieces", Assert.Single(plan.Cloths[0].Problems).Field);
         Assert.Null(plan.Cloths[0].Lay);
     }
@@ -101,7 +166,12 @@ public class PlanningTests
     [InlineData("wide", "1/2", "width", "no number")]
     [InlineData("3", "1/2", "width", "under 4 in")]
     [InlineData("54", "-1", "selvedge", "negative")]
-    public void A_cloth_that_cannot_be_read_leaves_its_lay_out(string width, string selvedge, string field, string reason)
+    public void A_cloth_that_cannot_be_read_leaves_its_lay_out(
+        string width,
+        string selvedge,
+        string field,
+        string reason
+    )
     {
         var cloth = LayTests.Cloth(width, false) with { Selvedge = new(selvedge, JobUnit.Inch) };
         var plan = Planning.Of(Job(Folded("a", "c1")) with { Cloths = [cloth] }, Items.Drafting, lay: true);
@@ -118,9 +188,18 @@ public class PlanningTests
     [InlineData("1.234")]
     public void A_price_that_is_none_is_told(string price)
     {
-        var problem = Assert.Single(new ClothReading(LayTests.Cloth("54", false) with { Price = price }, JobUnit.Inch).Problems);
+        var problem = Assert.Single(
+            new ClothReading(LayTests.Cloth("54", false) with { Price = price }, JobUnit.Inch).Problems
+        );
         Assert.Equal(("cloths.c1.price", price), (problem.Field, problem.Given));
-        var plan = Planning.Of(Job(Folded("a", "c1")) with { Cloths = [LayTests.Cloth("54", false) with { Price = price }] }, Items.Drafting, lay: true);
+        var plan = Planning.Of(
+            Job(Folded("a", "c1")) with
+            {
+                Cloths = [LayTests.Cloth("54", false) with { Price = price }],
+            },
+            Items.Drafting,
+            lay: true
+        );
         Assert.NotNull(plan.Cloths[0].Lay); // a price does not stand in the way of laying
         Assert.Null(plan.Cloths[0].Buying);
     }
@@ -132,7 +211,9 @@ public class PlanningTests
     [InlineData("501")]
     public void A_number_of_covers_that_is_none_leaves_the_item_in_doubt(string quantity)
     {
-        var problem = Assert.Single(Items.Draft(Items.Example("box-cushion-strip") with { Quantity = quantity }).Problems);
+        var problem = Assert.Single(
+            Items.Draft(Items.Example("box-cushion-strip") with { Quantity = quantity }).Problems
+        );
         Assert.Equal(("quantity", quantity), (problem.Field, problem.Given));
     }
 
@@ -141,8 +222,14 @@ public class PlanningTests
     {
         var makeUp = Items.Drafting.Find("box-cushion-strip")!;
         var (inches, metric) = (makeUp.NewItem("a", "a", JobUnit.Inch), makeUp.NewItem("b", "b", JobUnit.Centimetre));
-        Assert.Equal(("1/2", "3/4", "1/4"), (inches.Allowances["s"].Typed, inches.Allowances["z"].Typed, inches.Choices["snugBy"].Typed));
-        Assert.Equal(("1.5", "2", "0.6"), (metric.Allowances["s"].Typed, metric.Allowances["z"].Typed, metric.Choices["snugBy"].Typed));
+        Assert.Equal(
+            ("1/2", "3/4", "1/4"),
+            (inches.Allowances["s"].Typed, inches.Allowances["z"].Typed, inches.Choices["snugBy"].Typed)
+        );
+        Assert.Equal(
+            ("1.5", "2", "0.6"),
+            (metric.Allowances["s"].Typed, metric.Allowances["z"].Typed, metric.Choices["snugBy"].Typed)
+        );
     }
 
     [Fact]

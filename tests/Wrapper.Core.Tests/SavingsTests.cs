@@ -14,15 +14,27 @@ public class SavingsTests
     {
         var savings = Savings.Of(Job("W=54 | L=84", "54"), Items.Drafting).Savings;
         var first = savings[0];
-        Assert.Equal(("i1", "measures.W", Length.Inches(54), Length.Inches(52)), (first.Item, first.Field, first.From, first.To));
+        Assert.Equal(
+            ("i1", "measures.W", Length.Inches(54), Length.Inches(52)),
+            (first.Item, first.Field, first.From, first.To)
+        );
         Assert.Equal((Length.Inches(87, 1, 2), Length.Inches(90), 50m), (first.Saves, first.BuysLess, first.CostsLess)); // 2 1/2 yd at 20
         // A hem 1/2 in shallower: three cuts of 87, 7.25 yd. Half of that leaves 261 3/4, still 7 3/8.
-        Assert.Contains(savings, saving => saving.Field == "allowances.h1" && saving.To == Length.Inches(1) && saving.BuysLess == Length.Inches(4, 1, 2));
+        Assert.Contains(
+            savings,
+            saving =>
+                saving.Field == "allowances.h1"
+                && saving.To == Length.Inches(1)
+                && saving.BuysLess == Length.Inches(4, 1, 2)
+        );
     }
 
     [Fact]
     public void A_second_reading_does_not_stand_in_the_way() =>
-        Assert.Contains(Savings.Of(Job("W=54 | W again=53 15/16 | L=84", "54"), Items.Drafting).Savings, saving => saving.Field == "measures.W");
+        Assert.Contains(
+            Savings.Of(Job("W=54 | W again=53 15/16 | L=84", "54"), Items.Drafting).Savings,
+            saving => saving.Field == "measures.W"
+        );
 
     [Fact]
     public void Where_nothing_may_be_less_nothing_is_told() =>
@@ -41,19 +53,47 @@ public class SavingsTests
     // Taken at its word each saving lets the whole job buy exactly so much less, whatever is made.
     [Fact]
     public void A_saving_holds_when_it_is_taken() =>
-        Gen.Select(Variants.Makeable.Where(item => item.MakeUp != "chair-slipcover").Array[1, 2], Gen.Int[40, 90]).Sample((items, width) =>
-        {
-            var job = JobDocument.Empty("job", JobUnit.Inch) with { Items = [.. items.Select((item, n) => item with { Id = $"i{n}", Cloth = null })], Cloths = [LayTests.Cloth($"{width}", false)] };
-            if (Planning.Of(job, Items.Drafting, lay: true).Cloths[0].Buying is not { } before) return;
-            foreach (var saving in Savings.Of(job, Items.Drafting).Savings.Take(2))
-            {
-                var parts = saving.Field.Split('.');
-                var entry = Entry.Of(saving.To, JobUnit.Inch);
-                Dictionary<string, Entry> Set(IReadOnlyDictionary<string, Entry> old, string map) => map == parts[0] ? new(old) { [parts[1]] = entry } : new(old);
-                var taken = job with { Items = [.. job.Items.Select(item => item.Id != saving.Item ? item : item with { Measures = Set(item.Measures, "measures"), Choices = Set(item.Choices, "choices"), Allowances = Set(item.Allowances, "allowances") })] };
-                Assert.Equal(before.Bought - saving.BuysLess, Planning.Of(taken, Items.Drafting, lay: true).Cloths[0].Buying!.Bought);
-            }
-        }, iter: 12);
+        Gen.Select(Variants.Makeable.Where(item => item.MakeUp != "chair-slipcover").Array[1, 2], Gen.Int[40, 90])
+            .Sample(
+                (items, width) =>
+                {
+                    var job = JobDocument.Empty("job", JobUnit.Inch) with
+                    {
+                        Items = [.. items.Select((item, n) => item with { Id = $"i{n}", Cloth = null })],
+                        Cloths = [LayTests.Cloth($"{width}", false)],
+                    };
+                    if (Planning.Of(job, Items.Drafting, lay: true).Cloths[0].Buying is not { } before)
+                        return;
+                    foreach (var saving in Savings.Of(job, Items.Drafting).Savings.Take(2))
+                    {
+                        var parts = saving.Field.Split('.');
+                        var entry = Entry.Of(saving.To, JobUnit.Inch);
+                        Dictionary<string, Entry> Set(IReadOnlyDictionary<string, Entry> old, string map) =>
+                            map == parts[0] ? new(old) { [parts[1]] = entry } : new(old);
+                        var taken = job with
+                        {
+                            Items =
+                            [
+                                .. job.Items.Select(item =>
+                                    item.Id != saving.Item
+                                        ? item
+                                        : item with
+                                        {
+                                            Measures = Set(item.Measures, "measures"),
+                                            Choices = Set(item.Choices, "choices"),
+                                            Allowances = Set(item.Allowances, "allowances"),
+                                        }
+                                ),
+                            ],
+                        };
+                        Assert.Equal(
+                            before.Bought - saving.BuysLess,
+                            Planning.Of(taken, Items.Drafting, lay: true).Cloths[0].Buying!.Bought
+                        );
+                    }
+                },
+                iter: 12
+            );
 
     // The handbook's example: faces need 79 3/4 across, two widths each, four cuts of 87 5/8 = 350 1/2 in (9.74 yd); the lay finds three (7.30 yd).
     [Fact]
@@ -65,5 +105,9 @@ public class SavingsTests
     }
 
     private static JobDocument Job(string changes, string width, string makeUp = "duvet-cover") =>
-        JobDocument.Empty("job", JobUnit.Inch) with { Items = [Items.Read(makeUp, JobUnit.Inch, changes) with { Cloth = null }], Cloths = [LayTests.Cloth(width, false)] };
+        JobDocument.Empty("job", JobUnit.Inch) with
+        {
+            Items = [Items.Read(makeUp, JobUnit.Inch, changes) with { Cloth = null }],
+            Cloths = [LayTests.Cloth(width, false)],
+        };
 }

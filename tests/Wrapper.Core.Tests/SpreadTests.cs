@@ -7,12 +7,23 @@ namespace Wrapper.Core.Tests;
 /// <summary>Cloth folded double, cloth torn into strips, what is left over, and which of equal lays is taken; worked by hand on 53 in.</summary>
 public class SpreadTests
 {
-    private static LayPiece Piece(int n, int w, int h, string item = "i", Grain grain = Grain.Along) => new($"p{n}", item, "p", "1a", Outline.Rectangle(Length.Inches(w), Length.Inches(h)), grain);
+    private static LayPiece Piece(int n, int w, int h, string item = "i", Grain grain = Grain.Along) =>
+        new($"p{n}", item, "p", "1a", Outline.Rectangle(Length.Inches(w), Length.Inches(h)), grain);
 
     private static List<LayPiece> Pieces(string sizes, Grain grain = Grain.Along) =>
-        [.. sizes.Split(' ').Select((size, n) => size.Split('x') is var side ? Piece(n, int.Parse(side[0], null), int.Parse(side[1], null), grain: grain) : null!)];
+        [
+            .. sizes
+                .Split(' ')
+                .Select(
+                    (size, n) =>
+                        size.Split('x') is var side
+                            ? Piece(n, int.Parse(side[0], null), int.Parse(side[1], null), grain: grain)
+                            : null!
+                ),
+        ];
 
-    private static LayCloth Cloth(Spread spread, bool oneWay = true) => new(Length.Inches(53), oneWay) { Spread = spread };
+    private static LayCloth Cloth(Spread spread, bool oneWay = true) =>
+        new(Length.Inches(53), oneWay) { Spread = spread };
 
     // Double, 26 1/2 lie under either hand. Four of 20 x 10: two pairs, 20. Three: a pair, and one behind it. Two of 30 do not go double. Across on cloth with one way up nothing has a partner.
     [Theory]
@@ -33,8 +44,16 @@ public class SpreadTests
     public void Only_mirror_images_lie_on_each_other()
     {
         Length In(int n) => Length.Inches(n);
-        Outline left = new([new("a", new(In(0), In(0))), new("b", new(In(20), In(0))), new("c", new(In(20), In(8))), new("d", new(In(8), In(8))), new("e", new(In(8), In(20))), new("f", new(In(0), In(20)))]);
-        List<LayPiece> Two(Outline other) => [new("p1", "i", "p", "1a", left, Grain.Along), new("p2", "i", "p", "1a", other, Grain.Along)];
+        Outline left = new([
+            new("a", new(In(0), In(0))),
+            new("b", new(In(20), In(0))),
+            new("c", new(In(20), In(8))),
+            new("d", new(In(8), In(8))),
+            new("e", new(In(8), In(20))),
+            new("f", new(In(0), In(20))),
+        ]);
+        List<LayPiece> Two(Outline other) =>
+            [new("p1", "i", "p", "1a", left, Grain.Along), new("p2", "i", "p", "1a", other, Grain.Along)];
         Assert.Equal(In(20), LayTable.Of(Two(left.Mirrored()), Cloth(Spread.Folded)).FoldedTo);
         Assert.Null(LayTable.Of(Two(left), Cloth(Spread.Folded)).FoldedTo);
     }
@@ -46,7 +65,21 @@ public class SpreadTests
     [InlineData("30x20 30x20", "25", 46)] // the second from 26 on
     public void Torn_strips_reach_from_selvedge_to_selvedge(string sizes, string flaw, int length)
     {
-        var cloth = Cloth(Spread.Torn) with { Flaws = flaw.Length == 0 ? [] : [new(Length.Inches(int.Parse(flaw, null)), Length.Inches(50), Length.Inches(1), Length.Inches(1))] };
+        var cloth = Cloth(Spread.Torn) with
+        {
+            Flaws =
+                flaw.Length == 0
+                    ? []
+                    :
+                    [
+                        new(
+                            Length.Inches(int.Parse(flaw, null)),
+                            Length.Inches(50),
+                            Length.Inches(1),
+                            Length.Inches(1)
+                        ),
+                    ],
+        };
         Assert.Equal(Length.Inches(length), LayTable.Of(Pieces(sizes), cloth).Best.Length);
         Assert.True(LayTable.Of(Pieces(sizes), Cloth(Spread.Single)).Best.Length <= Length.Inches(length));
     }
@@ -59,15 +92,27 @@ public class SpreadTests
     public void What_is_left_over_is_found(string piece, int length, string remnants)
     {
         var pieces = Pieces(piece);
-        var left = Remnants.Of(new Placed([new Placement("p0", 0, Length.Zero, Length.Zero)], Length.Inches(30)), pieces.ToDictionary(each => each.Id), Cloth(Spread.Single), Length.Inches(length));
-        Assert.Equal(remnants, string.Join(' ', left.Select(each => $"{Items.Inches(each.Across):0.##}x{Items.Inches(each.Along):0.##}")));
+        var left = Remnants.Of(
+            new Placed([new Placement("p0", 0, Length.Zero, Length.Zero)], Length.Inches(30)),
+            pieces.ToDictionary(each => each.Id),
+            Cloth(Spread.Single),
+            Length.Inches(length)
+        );
+        Assert.Equal(
+            remnants,
+            string.Join(' ', left.Select(each => $"{Items.Inches(each.Across):0.##}x{Items.Inches(each.Along):0.##}"))
+        );
     }
 
     // Five pieces 10 wide and 20 long of two items fill 50 of 53 in any order: of these lays the one with the fewest lines and changes of item is taken.
     [Fact]
     public void Of_equal_lays_the_simplest_is_taken()
     {
-        List<LayPiece> pieces = [.. Enumerable.Range(0, 5).Select(n => Piece(n, 10, 20, n % 2 == 0 ? "i" : "j")), .. Enumerable.Range(5, 5).Select(n => Piece(n, 10, 20, n % 2 == 0 ? "i" : "j"))];
+        List<LayPiece> pieces =
+        [
+            .. Enumerable.Range(0, 5).Select(n => Piece(n, 10, 20, n % 2 == 0 ? "i" : "j")),
+            .. Enumerable.Range(5, 5).Select(n => Piece(n, 10, 20, n % 2 == 0 ? "i" : "j")),
+        ];
         var lay = LayTable.Of(pieces, Cloth(Spread.Single));
         Assert.Equal(Length.Inches(40), lay.Best.Length);
         Assert.Equal([0, 20], lay.Best.Placements.Select(at => (int)Items.Inches(at.Y)).Distinct().Order());

@@ -8,44 +8,90 @@ namespace Wrapper.Core.Tests;
 /// <summary>Pieces wider than the cloth, joined of several widths: whatever they are, round ones and flapped ones too (handbook §8.2).</summary>
 public class WidthJoinTests
 {
-    private static readonly string[] Joined = ["round-table-draped", "round-table-skirted", "table-one-piece", "table-five-pieces", "contoured-pad", "duvet-cover", "fitted-sheet", "mattress-gusset", "mattress-stitched-off"];
+    private static readonly string[] Joined =
+    [
+        "round-table-draped",
+        "round-table-skirted",
+        "table-one-piece",
+        "table-five-pieces",
+        "contoured-pad",
+        "duvet-cover",
+        "fitted-sheet",
+        "mattress-gusset",
+        "mattress-stitched-off",
+    ];
 
     // The same item on narrow cloth and on cloth wide enough: joined it is the same cover.
-    private static readonly Gen<(Item Item, Length Usable)> Narrow =
-        Gen.Select(Gen.OneOf([.. Joined.Select(Variants.Of)]), Gen.Int[20, 50]).Select((item, inches) => (item, Length.Inches(inches)));
+    private static readonly Gen<(Item Item, Length Usable)> Narrow = Gen.Select(
+            Gen.OneOf([.. Joined.Select(Variants.Of)]),
+            Gen.Int[20, 50]
+        )
+        .Select((item, inches) => (item, Length.Inches(inches)));
 
-    private static Pattern On(Item item, Length usable) => Items.Drafting.Draft(item, JobUnit.Inch, _ => Working.Of("U", "usable width", usable)) is { Pattern: { } pattern, Seams: { } seams }
-        ? seams.Holds ? pattern : throw new InvalidOperationException($"{item.MakeUp} on {usable}: {string.Join("; ", seams.Coverage.Concat(seams.Seams.Select(seam => seam.Fault).OfType<string>()))}")
-        : throw new InvalidOperationException($"{item.MakeUp} cannot be drafted on {usable}");
+    private static Pattern On(Item item, Length usable) =>
+        Items.Drafting.Draft(item, JobUnit.Inch, _ => Working.Of("U", "usable width", usable))
+            is { Pattern: { } pattern, Seams: { } seams }
+            ? seams.Holds
+                ? pattern
+                : throw new InvalidOperationException(
+                    $"{item.MakeUp} on {usable}: {string.Join("; ", seams.Coverage.Concat(seams.Seams.Select(seam => seam.Fault).OfType<string>()))}"
+                )
+            : throw new InvalidOperationException($"{item.MakeUp} cannot be drafted on {usable}");
 
     [Fact]
     public void Joined_pieces_are_the_whole_pieces_cut_apart() =>
-        Narrow.Sample(job =>
-        {
-            var (whole, joined) = (On(job.Item, Length.Inches(2000)), On(job.Item, job.Usable));
-            if (job.Item.MakeUp == "round-table-skirted") return; // its skirt is cut in as many widths as the cloth asks for
-            Assert.Empty(whole.Counted);
-            Assert.Equal(whole.Pieces.Sum(piece => piece.Quantity * piece.Stitch.AreaSquareMetres()), joined.Pieces.Sum(piece => piece.Quantity * piece.Stitch.AreaSquareMetres()), 1e-6);
-            foreach (var counted in joined.Counted)
+        Narrow.Sample(
+            job =>
             {
-                var parts = counted.Parts.Select(joined.Piece).ToList();
-                Assert.All(parts, part => Assert.True(Wide(part) <= job.Usable, $"{part.Name} is {Wide(part)} across"));
-                // Each join is a seam more for each piece, and hems are as long as before.
-                Assert.Equal(counted.Quantity * (parts.Count - 1), joined.Seams.Count(seam => seam.Left[0].Edge == "right join" && counted.Parts.Contains(seam.Left[0].Piece)));
-                // By hand so many whole widths as hold all parts side by side, and no fewer.
-                var across = parts.Aggregate(Length.Zero, (sum, part) => sum + Wide(part));
-                Assert.True(counted.Widths * job.Usable >= across && (counted.Widths - 1) * job.Usable < across);
-            }
-            Assert.Equal(0, (Hemmed(whole) - Hemmed(joined)).Ticks, 40.0);
-        }, iter: 120);
+                var (whole, joined) = (On(job.Item, Length.Inches(2000)), On(job.Item, job.Usable));
+                if (job.Item.MakeUp == "round-table-skirted")
+                    return; // its skirt is cut in as many widths as the cloth asks for
+                Assert.Empty(whole.Counted);
+                Assert.Equal(
+                    whole.Pieces.Sum(piece => piece.Quantity * piece.Stitch.AreaSquareMetres()),
+                    joined.Pieces.Sum(piece => piece.Quantity * piece.Stitch.AreaSquareMetres()),
+                    1e-6
+                );
+                foreach (var counted in joined.Counted)
+                {
+                    var parts = counted.Parts.Select(joined.Piece).ToList();
+                    Assert.All(
+                        parts,
+                        part => Assert.True(Wide(part) <= job.Usable, $"{part.Name} is {Wide(part)} across")
+                    );
+                    // Each join is a seam more for each piece, and hems are as long as before.
+                    Assert.Equal(
+                        counted.Quantity * (parts.Count - 1),
+                        joined.Seams.Count(seam =>
+                            seam.Left[0].Edge == "right join" && counted.Parts.Contains(seam.Left[0].Piece)
+                        )
+                    );
+                    // By hand so many whole widths as hold all parts side by side, and no fewer.
+                    var across = parts.Aggregate(Length.Zero, (sum, part) => sum + Wide(part));
+                    Assert.True(counted.Widths * job.Usable >= across && (counted.Widths - 1) * job.Usable < across);
+                }
+                Assert.Equal(0, (Hemmed(whole) - Hemmed(joined)).Ticks, 40.0);
+            },
+            iter: 120
+        );
 
     [Fact]
     public void A_cover_that_is_never_joined_stays_whole_on_any_cloth() =>
-        Gen.OneOf([.. Joined.Where(key => key != "round-table-skirted").Select(Variants.Of)]).Sample(item =>
-        {
-            var never = item with { Choices = new Dictionary<string, Entry>(item.Choices) { ["widths"] = new("none", JobUnit.Inch) } };
-            Assert.Empty(On(never, Length.Inches(20)).Counted);
-        }, iter: 40);
+        Gen.OneOf([.. Joined.Where(key => key != "round-table-skirted").Select(Variants.Of)])
+            .Sample(
+                item =>
+                {
+                    var never = item with
+                    {
+                        Choices = new Dictionary<string, Entry>(item.Choices)
+                        {
+                            ["widths"] = new("none", JobUnit.Inch),
+                        },
+                    };
+                    Assert.Empty(On(never, Length.Inches(20)).Counted);
+                },
+                iter: 40
+            );
 
     // Never a seam down the middle by the usual school; two panels have just that.
     [Theory]
@@ -54,14 +100,28 @@ public class WidthJoinTests
     [InlineData("strip", 2)]
     public void The_schools_place_their_joins(string school, int parts)
     {
-        var pattern = On(Items.Read("table-one-piece", JobUnit.Inch, $"W=30 | L=20 | H=10 | widths={school}"), Length.Inches(40)); // 53 across
-        var widths = Assert.Single(pattern.Counted).Parts.Select(pattern.Piece).Select(part => part.Stitch.Bounds()).Select(bounds => bounds.Right - bounds.Left).ToList();
+        var pattern = On(
+            Items.Read("table-one-piece", JobUnit.Inch, $"W=30 | L=20 | H=10 | widths={school}"),
+            Length.Inches(40)
+        ); // 53 across
+        var widths = Assert
+            .Single(pattern.Counted)
+            .Parts.Select(pattern.Piece)
+            .Select(part => part.Stitch.Bounds())
+            .Select(bounds => bounds.Right - bounds.Left)
+            .ToList();
         Assert.Equal(parts, widths.Count);
         var middle = widths.Aggregate((sum, width) => sum + width).Over(2);
-        var joins = widths.SkipLast(1).Select((_, at) => widths.Take(at + 1).Aggregate((sum, width) => sum + width)).ToList();
-        if (school == "two") Assert.Equal(0, (Assert.Single(joins) - middle).Ticks, 2.0);
-        else Assert.DoesNotContain(joins, join => (join - middle).Abs() < Length.Inches(4));
-        if (school == "centre") Assert.Equal(0, (widths[0] - widths[2]).Ticks, 2.0);
+        var joins = widths
+            .SkipLast(1)
+            .Select((_, at) => widths.Take(at + 1).Aggregate((sum, width) => sum + width))
+            .ToList();
+        if (school == "two")
+            Assert.Equal(0, (Assert.Single(joins) - middle).Ticks, 2.0);
+        else
+            Assert.DoesNotContain(joins, join => (join - middle).Abs() < Length.Inches(4));
+        if (school == "centre")
+            Assert.Equal(0, (widths[0] - widths[2]).Ticks, 2.0);
     }
 
     private static Length Wide(Piece piece)
@@ -70,5 +130,14 @@ public class WidthJoinTests
         return right - left;
     }
 
-    private static Length Hemmed(Pattern pattern) => pattern.Uses.Where(use => use.Kind == EdgeUse.Hem).Aggregate(Length.Zero, (sum, use) => sum + (use.Run.To ?? pattern.Piece(use.Run.Piece).Stitch.LengthOf(use.Run.Edge)) - (use.Run.From ?? Length.Zero));
+    private static Length Hemmed(Pattern pattern) =>
+        pattern
+            .Uses.Where(use => use.Kind == EdgeUse.Hem)
+            .Aggregate(
+                Length.Zero,
+                (sum, use) =>
+                    sum
+                    + (use.Run.To ?? pattern.Piece(use.Run.Piece).Stitch.LengthOf(use.Run.Edge))
+                    - (use.Run.From ?? Length.Zero)
+            );
 }

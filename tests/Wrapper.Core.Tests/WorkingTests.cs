@@ -13,9 +13,18 @@ public class WorkingTests
     [Fact]
     public void Is_written_as_a_person_would_write_the_sum()
     {
-        var depth = (Working.Of("T", "thickness", Length.Inches(4)) - new Allowance("e", AllowanceRole.Ease, Length.Inches(0, 1, 4))).As("D", "boxing depth");
-        Assert.Equal(["D = T − e = 4 − 1/4 = 3 3/4", "cut depth = D + 2 × s = 3 3/4 + 2 × 1/2 = 4 3/4"], WorkingText.Lines(depth + S + S, "cut depth", JobUnit.Inch));
-        Assert.Equal("half = (W + s) ÷ 2 = (46 1/2 + 1/2) ÷ 2 = 23 1/2", Assert.Single(WorkingText.Lines((W + S) / 2, "half", JobUnit.Inch)));
+        var depth = (
+            Working.Of("T", "thickness", Length.Inches(4))
+            - new Allowance("e", AllowanceRole.Ease, Length.Inches(0, 1, 4))
+        ).As("D", "boxing depth");
+        Assert.Equal(
+            ["D = T − e = 4 − 1/4 = 3 3/4", "cut depth = D + 2 × s = 3 3/4 + 2 × 1/2 = 4 3/4"],
+            WorkingText.Lines(depth + S + S, "cut depth", JobUnit.Inch)
+        );
+        Assert.Equal(
+            "half = (W + s) ÷ 2 = (46 1/2 + 1/2) ÷ 2 = 23 1/2",
+            Assert.Single(WorkingText.Lines((W + S) / 2, "half", JobUnit.Inch))
+        );
         Assert.Equal("W = 46 1/2", Assert.Single(WorkingText.Lines(W, "W", JobUnit.Inch)));
     }
 
@@ -31,17 +40,24 @@ public class WorkingTests
 
     [Fact]
     public void Every_printed_working_evaluates_to_its_value() =>
-        Variants.Makeable.Sample(item =>
-        {
-            var pattern = Items.Pattern(item);
-            foreach (var unit in new[] { JobUnit.Inch, JobUnit.Centimetre })
+        Variants.Makeable.Sample(
+            item =>
             {
-                foreach (var size in pattern.Pieces.SelectMany(piece => piece.Sizes)) Evaluates(size.Working, size.Name, unit);
-                foreach (var (name, working) in pattern.Finished) Evaluates(working, name, unit);
-                foreach (var notion in pattern.Notions.Where(n => n.Length is not null)) Evaluates(notion.Length!, notion.Name, unit);
-                foreach (var seam in pattern.Seams) Evaluates(seam.Drafted, seam.Name, unit);
-            }
-        }, iter: 60);
+                var pattern = Items.Pattern(item);
+                foreach (var unit in new[] { JobUnit.Inch, JobUnit.Centimetre })
+                {
+                    foreach (var size in pattern.Pieces.SelectMany(piece => piece.Sizes))
+                        Evaluates(size.Working, size.Name, unit);
+                    foreach (var (name, working) in pattern.Finished)
+                        Evaluates(working, name, unit);
+                    foreach (var notion in pattern.Notions.Where(n => n.Length is not null))
+                        Evaluates(notion.Length!, notion.Name, unit);
+                    foreach (var seam in pattern.Seams)
+                        Evaluates(seam.Drafted, seam.Name, unit);
+                }
+            },
+            iter: 60
+        );
 
     // Figures print to four decimals at least, so a sum of them is within a few thousandths of an inch or a few hundredths of a cm.
     private static void Evaluates(Working working, string title, JobUnit unit)
@@ -53,25 +69,36 @@ public class WorkingTests
         {
             var parts = line.Split(" = ");
             var value = Evaluator.Figures(parts[^1]);
-            foreach (var sum in parts.Skip(2).SkipLast(1)) Assert.Equal(value, Evaluator.Figures(sum), 0.03);
-            if (parts.Length > 2) Assert.Equal(value, Evaluator.Symbols(parts[1], known), 0.03);
+            foreach (var sum in parts.Skip(2).SkipLast(1))
+                Assert.Equal(value, Evaluator.Figures(sum), 0.03);
+            if (parts.Length > 2)
+                Assert.Equal(value, Evaluator.Symbols(parts[1], known), 0.03);
         }
         Assert.Equal(InUnit(working.Value, unit), Evaluator.Figures(lines[^1].Split(" = ")[^1]), 0.0002);
     }
 
     private static void Collect(Working node, Dictionary<string, double> known, JobUnit unit)
     {
-        var symbol = node switch { Measured m => m.Symbol, Allowance a => a.Symbol, Named n => n.Symbol, _ => null };
+        var symbol = node switch
+        {
+            Measured m => m.Symbol,
+            Allowance a => a.Symbol,
+            Named n => n.Symbol,
+            _ => null,
+        };
         if (symbol is not null)
         {
             // One symbol must stand for one length within a working, or the text would mislead.
-            if (known.TryGetValue(symbol, out var value)) Assert.Equal(value, InUnit(node.Value, unit), 1e-9);
+            if (known.TryGetValue(symbol, out var value))
+                Assert.Equal(value, InUnit(node.Value, unit), 1e-9);
             known[symbol] = InUnit(node.Value, unit);
         }
-        foreach (var term in node.Terms) Collect(term, known, unit);
+        foreach (var term in node.Terms)
+            Collect(term, known, unit);
     }
 
-    private static double InUnit(Length length, JobUnit unit) => length.Ticks / (unit == JobUnit.Inch ? 97536.0 : 38400.0);
+    private static double InUnit(Length length, JobUnit unit) =>
+        length.Ticks / (unit == JobUnit.Inch ? 97536.0 : 38400.0);
 }
 
 /// <summary>Reads a printed sum with the grammar of arithmetic; knows nothing of the program that printed it.</summary>
@@ -111,7 +138,8 @@ internal sealed partial class Evaluator
     private double Whole()
     {
         var value = Additive();
-        if (Next != ", up to the next") return value;
+        if (Next != ", up to the next")
+            return value;
         at++;
         var step = Additive();
         return Math.Ceiling((value / step) - 1e-4) * step;
@@ -120,7 +148,8 @@ internal sealed partial class Evaluator
     private double Additive()
     {
         var value = Multiplicative();
-        while (Next is "+" or "−") value = tokens[at++] == "+" ? value + Multiplicative() : value - Multiplicative();
+        while (Next is "+" or "−")
+            value = tokens[at++] == "+" ? value + Multiplicative() : value - Multiplicative();
         return value;
     }
 
@@ -131,9 +160,15 @@ internal sealed partial class Evaluator
         {
             switch (tokens[at++])
             {
-                case "×": value *= Tight(); break;
-                case "÷": value /= Tight(); break;
-                default: value /= 100; break;
+                case "×":
+                    value *= Tight();
+                    break;
+                case "÷":
+                    value /= Tight();
+                    break;
+                default:
+                    value /= 100;
+                    break;
             }
         }
         return value;
@@ -142,11 +177,14 @@ internal sealed partial class Evaluator
     private double Tight()
     {
         var token = tokens[at++];
-        if (known.TryGetValue(token, out var value)) return value;
+        if (known.TryGetValue(token, out var value))
+            return value;
         switch (token)
         {
-            case "pi": return Math.PI;
-            case "root 2": return Math.Sqrt(2);
+            case "pi":
+                return Math.PI;
+            case "root 2":
+                return Math.Sqrt(2);
             case "the larger of" or "the smaller of" or "the slant across" or "the arc over":
                 Assert.Equal("(", tokens[at++]);
                 var first = Whole();
@@ -164,7 +202,8 @@ internal sealed partial class Evaluator
                 var inner = Whole();
                 Assert.Equal(")", tokens[at++]);
                 return inner;
-            default: return Number(token);
+            default:
+                return Number(token);
         }
     }
 
@@ -175,12 +214,17 @@ internal sealed partial class Evaluator
         return 2 * radius * Math.Acos((radius - rise) / radius);
     }
 
-    private static double Number(string token) => token.Split(' ').Sum(part =>
-    {
-        var fraction = part.Split('/').Select(p => double.Parse(p, CultureInfo.InvariantCulture)).ToArray();
-        return fraction.Length == 2 ? fraction[0] / fraction[1] : fraction[0];
-    });
+    private static double Number(string token) =>
+        token
+            .Split(' ')
+            .Sum(part =>
+            {
+                var fraction = part.Split('/').Select(p => double.Parse(p, CultureInfo.InvariantCulture)).ToArray();
+                return fraction.Length == 2 ? fraction[0] / fraction[1] : fraction[0];
+            });
 
-    [GeneratedRegex(@"^(\d+ \d+/\d+|\d+/\d+|\d+(\.\d+)?|pi|root 2|the larger of|the smaller of|the slant across|the arc over|, up to the next|[-+−×÷%();])")]
+    [GeneratedRegex(
+        @"^(\d+ \d+/\d+|\d+/\d+|\d+(\.\d+)?|pi|root 2|the larger of|the smaller of|the slant across|the arc over|, up to the next|[-+−×÷%();])"
+    )]
     private static partial Regex Token();
 }

@@ -10,24 +10,52 @@ public sealed class ApiTests(Host host) : IClassFixture<Host>
 
     private async Task<JsonNode> Item(string makeUp, params (string Map, string Key, string Typed)[] entries)
     {
-        var (status, item) = await host.Post("/api/items", new JsonObject { ["id"] = "i1", ["name"] = "cushion", ["makeUp"] = makeUp, ["unit"] = "in", ["from"] = null });
+        var (status, item) = await host.Post(
+            "/api/items",
+            new JsonObject
+            {
+                ["id"] = "i1",
+                ["name"] = "cushion",
+                ["makeUp"] = makeUp,
+                ["unit"] = "in",
+                ["from"] = null,
+            }
+        );
         Assert.Equal(HttpStatusCode.OK, status);
         if (makeUp.StartsWith("box", StringComparison.Ordinal))
         {
-            (item["measures"]!["W"], item["measures"]!["L"], item["measures"]!["T"]) = (Entry("46 1/2"), Entry("19 1/4"), Entry("4"));
+            (item["measures"]!["W"], item["measures"]!["L"], item["measures"]!["T"]) = (
+                Entry("46 1/2"),
+                Entry("19 1/4"),
+                Entry("4")
+            );
             item["choices"]!["zipTurn"] = Entry("3");
         }
-        foreach (var (map, key, typed) in entries) item[map]![key] = Entry(typed);
+        foreach (var (map, key, typed) in entries)
+            item[map]![key] = Entry(typed);
         return item;
     }
 
     private async Task<JsonNode> Job(params JsonNode[] items)
     {
-        var (_, cloth) = await host.Post("/api/cloths", new JsonObject { ["id"] = "c1", ["name"] = "cloth", ["unit"] = "in" });
+        var (_, cloth) = await host.Post(
+            "/api/cloths",
+            new JsonObject
+            {
+                ["id"] = "c1",
+                ["name"] = "cloth",
+                ["unit"] = "in",
+            }
+        );
         return new JsonObject
         {
-            ["version"] = 1, ["name"] = "job", ["customer"] = "", ["unit"] = "in", ["currency"] = "£",
-            ["items"] = new JsonArray([.. items.Select(item => item.DeepClone())]), ["cloths"] = new JsonArray(cloth.DeepClone()),
+            ["version"] = 1,
+            ["name"] = "job",
+            ["customer"] = "",
+            ["unit"] = "in",
+            ["currency"] = "£",
+            ["items"] = new JsonArray([.. items.Select(item => item.DeepClone())]),
+            ["cloths"] = new JsonArray(cloth.DeepClone()),
         };
     }
 
@@ -41,13 +69,24 @@ public sealed class ApiTests(Host host) : IClassFixture<Host>
     [InlineData("box-cushion-folded", "cover", "cut width", 51.25, "51 1/4 in")]
     [InlineData("box-cushion-folded", "cover", "corner cut-out, in from the zip edge", 2.125, "2 1/8 in")]
     [InlineData("box-cushion-folded", "cover", "fold notch, across the fold", 2.75, "2 3/4 in")]
-    public async Task Drafts_the_handbooks_examples(string makeUp, string piece, string size, double inches, string text)
+    public async Task Drafts_the_handbooks_examples(
+        string makeUp,
+        string piece,
+        string size,
+        double inches,
+        string text
+    )
     {
-        var (status, draft) = await host.Post("/api/draft", new JsonObject { ["item"] = await Item(makeUp), ["unit"] = "in" });
+        var (status, draft) = await host.Post(
+            "/api/draft",
+            new JsonObject { ["item"] = await Item(makeUp), ["unit"] = "in" }
+        );
         Assert.Equal(HttpStatusCode.OK, status);
         var pattern = draft["pattern"]!;
         Assert.True((bool)pattern["seamsHold"]!);
-        var found = pattern["pieces"]!.AsArray().Single(p => (string)p!["key"]! == piece)!["sizes"]!.AsArray().Single(s => (string)s!["name"]! == size)!;
+        var found = pattern["pieces"]!.AsArray().Single(p => (string)p!["key"]! == piece)!["sizes"]!
+            .AsArray()
+            .Single(s => (string)s!["name"]! == size)!;
         Assert.Equal((Counts(inches), text), ((long)found["length"]!["ticks"]!, (string)found["length"]!["text"]!));
         Assert.EndsWith($"= {text[..^3]}", (string)found["working"]!.AsArray()[^1]!, StringComparison.Ordinal);
     }
@@ -56,13 +95,27 @@ public sealed class ApiTests(Host host) : IClassFixture<Host>
     [Fact]
     public async Task Schools_that_fit_are_compared_first()
     {
-        var item = await Item("box-cushion-folded", ("choices", "shape", "tee"), ("measures", "N", "36"), ("measures", "E", "5"));
-        var (status, schools) = await host.Post("/api/compare", new JsonObject { ["job"] = await Job(item), ["item"] = "i1" });
+        var item = await Item(
+            "box-cushion-folded",
+            ("choices", "shape", "tee"),
+            ("measures", "N", "36"),
+            ("measures", "E", "5")
+        );
+        var (status, schools) = await host.Post(
+            "/api/compare",
+            new JsonObject { ["job"] = await Job(item), ["item"] = "i1" }
+        );
         Assert.Equal(HttpStatusCode.OK, status);
         var fits = schools.AsArray().Select(school => school!["problems"]!.AsArray().Count == 0).ToList();
         Assert.Equal([true, true, true, false, false], fits);
-        Assert.All(schools.AsArray().Skip(3), school => Assert.Equal("choices.shape", (string)school!["problems"]![0]!["field"]!));
-        Assert.All(schools.AsArray().Take(3), school => Assert.True((int)school!["minutes"]! > 0 && (long)school["cloth"]!["ticks"]! > 0));
+        Assert.All(
+            schools.AsArray().Skip(3),
+            school => Assert.Equal("choices.shape", (string)school!["problems"]![0]!["field"]!)
+        );
+        Assert.All(
+            schools.AsArray().Take(3),
+            school => Assert.True((int)school!["minutes"]! > 0 && (long)school["cloth"]!["ticks"]! > 0)
+        );
     }
 
     [Fact]
@@ -71,12 +124,31 @@ public sealed class ApiTests(Host host) : IClassFixture<Host>
         var (_, makeUps) = await host.Send(HttpMethod.Get, "/api/make-ups");
         foreach (var makeUp in makeUps.AsArray())
         {
-            var (status, item) = await host.Post("/api/items", new JsonObject { ["id"] = "i1", ["name"] = "a", ["makeUp"] = (string)makeUp!["key"]!, ["unit"] = "cm", ["from"] = null });
+            var (status, item) = await host.Post(
+                "/api/items",
+                new JsonObject
+                {
+                    ["id"] = "i1",
+                    ["name"] = "a",
+                    ["makeUp"] = (string)makeUp!["key"]!,
+                    ["unit"] = "cm",
+                    ["from"] = null,
+                }
+            );
             Assert.Equal(HttpStatusCode.OK, status);
             // Nothing is measured yet: every problem is an empty measure, none a default that cannot be read.
-            var (_, refused) = await host.Post("/api/draft", new JsonObject { ["item"] = item.DeepClone(), ["unit"] = "cm" });
-            Assert.All(refused["errors"]!.AsArray(), error => Assert.Equal("nothing is entered", (string)error!["reason"]!));
-            Assert.Equal(makeUp["choices"]!.AsArray().Select(choice => (string)choice!["key"]!).Order(), item["choices"]!.AsObject().Select(choice => choice.Key).Order());
+            var (_, refused) = await host.Post(
+                "/api/draft",
+                new JsonObject { ["item"] = item.DeepClone(), ["unit"] = "cm" }
+            );
+            Assert.All(
+                refused["errors"]!.AsArray(),
+                error => Assert.Equal("nothing is entered", (string)error!["reason"]!)
+            );
+            Assert.Equal(
+                makeUp["choices"]!.AsArray().Select(choice => (string)choice!["key"]!).Order(),
+                item["choices"]!.AsObject().Select(choice => choice.Key).Order()
+            );
         }
     }
 
@@ -102,16 +174,32 @@ public sealed class ApiTests(Host host) : IClassFixture<Host>
         older["id"] = "i2";
         older.AsObject().Remove("notes");
         var job = await Job(item, older);
-        var (created, _) = await host.Post("/api/jobs", new JsonObject { ["id"] = "traced-seat", ["changeId"] = "c1", ["name"] = "job", ["unit"] = "in", ["document"] = job });
+        var (created, _) = await host.Post(
+            "/api/jobs",
+            new JsonObject
+            {
+                ["id"] = "traced-seat",
+                ["changeId"] = "c1",
+                ["name"] = "job",
+                ["unit"] = "in",
+                ["document"] = job,
+            }
+        );
         Assert.Equal(HttpStatusCode.OK, created);
         var (_, kept) = await host.Send(HttpMethod.Get, "/api/jobs/traced-seat");
         var items = kept["document"]!["items"]!.AsArray();
-        Assert.Equal((traced, "Leg pads numbered 1 to 4", ""), ((string)items[0]!["measures"]!["O"]!["typed"]!, (string)items[0]!["notes"]!, (string)items[1]!["notes"]!));
+        Assert.Equal(
+            (traced, "Leg pads numbered 1 to 4", ""),
+            ((string)items[0]!["measures"]!["O"]!["typed"]!, (string)items[0]!["notes"]!, (string)items[1]!["notes"]!)
+        );
     }
 
     // A drawing gives its first path and nothing else: entities are not resolved, other files not fetched.
     [Theory]
-    [InlineData("<svg xmlns='http://www.w3.org/2000/svg'><g><path d='M0 0 H18 V-14 H0 Z'/></g></svg>", "M0 0 H18 V-14 H0 Z")]
+    [InlineData(
+        "<svg xmlns='http://www.w3.org/2000/svg'><g><path d='M0 0 H18 V-14 H0 Z'/></g></svg>",
+        "M0 0 H18 V-14 H0 Z"
+    )]
     [InlineData("<svg><rect width='3' height='4'/></svg>", null)]
     [InlineData("not a drawing", null)]
     [InlineData("<!DOCTYPE svg [<!ENTITY x SYSTEM 'file:///etc/passwd'>]><svg><path d='&x;'/></svg>", null)]
@@ -119,8 +207,10 @@ public sealed class ApiTests(Host host) : IClassFixture<Host>
     {
         var (status, found) = await host.Post("/api/outlines", new JsonObject { ["svg"] = svg });
         Assert.Equal(path is null ? HttpStatusCode.UnprocessableEntity : HttpStatusCode.OK, status);
-        if (path is not null) Assert.Equal(path, (string)found["path"]!);
-        else Assert.Equal("svg", (string)found["errors"]!.AsArray().Single()!["field"]!);
+        if (path is not null)
+            Assert.Equal(path, (string)found["path"]!);
+        else
+            Assert.Equal("svg", (string)found["errors"]!.AsArray().Single()!["field"]!);
     }
 
     [Theory]
@@ -138,9 +228,18 @@ public sealed class ApiTests(Host host) : IClassFixture<Host>
     [InlineData("choices", "lengths", "two", "whole number", "box-cushion-strip")]
     [InlineData("choices", "ease", "tight", "no such option", "box-cushion-folded")]
     [InlineData("allowances", "panel/front", "40", "over 24 in", "box-cushion-strip")]
-    public async Task Wrong_input_gets_the_field_the_reason_and_an_example(string map, string key, string typed, string reason, string makeUp)
+    public async Task Wrong_input_gets_the_field_the_reason_and_an_example(
+        string map,
+        string key,
+        string typed,
+        string reason,
+        string makeUp
+    )
     {
-        var (status, problem) = await host.Post("/api/draft", new JsonObject { ["item"] = await Item(makeUp, (map, key, typed)), ["unit"] = "in" });
+        var (status, problem) = await host.Post(
+            "/api/draft",
+            new JsonObject { ["item"] = await Item(makeUp, (map, key, typed)), ["unit"] = "in" }
+        );
         Assert.Equal(HttpStatusCode.UnprocessableEntity, status);
         var error = Assert.Single(problem["errors"]!.AsArray())!;
         Assert.Equal(($"{map}.{key}", typed), ((string)error["field"]!, (string)error["given"]!));
@@ -155,7 +254,10 @@ public sealed class ApiTests(Host host) : IClassFixture<Host>
         job["cloths"]![0]!["width"] = Entry("36");
         var (_, plan) = await host.Post("/api/plan", job);
         var problem = Assert.Single(plan["cloths"]![0]!["problems"]!.AsArray())!;
-        Assert.Equal(("cloths.c1.width", "36", "52 1/4"), ((string)problem["field"]!, (string)problem["given"]!, (string)problem["example"]!));
+        Assert.Equal(
+            ("cloths.c1.width", "36", "52 1/4"),
+            ((string)problem["field"]!, (string)problem["given"]!, (string)problem["example"]!)
+        );
         Assert.Null(plan["cloths"]![0]!["buying"]);
         job["cloths"]![0]!["width"] = Entry((string)problem["example"]!);
         (_, plan) = await host.Post("/api/plan", job);
@@ -182,7 +284,10 @@ public sealed class ApiTests(Host host) : IClassFixture<Host>
         var job = await Job(await Item("box-cushion-folded"));
         var (_, plan) = await host.Post("/api/plan", job);
         Assert.Equal("1.32 yd", (string)plan["cloths"]![0]!["lay"]!["length"]!["text"]!);
-        Assert.Equal((Counts(49.5), "1.38 yd"), ((long)plan["totals"]!["bought"]!["ticks"]!, (string)plan["totals"]!["bought"]!["text"]!));
+        Assert.Equal(
+            (Counts(49.5), "1.38 yd"),
+            ((long)plan["totals"]!["bought"]!["ticks"]!, (string)plan["totals"]!["bought"]!["text"]!)
+        );
         job["items"]![0]!["measures"]!["T"] = Entry("5 1/4"); // 1 1/4 deeper, so 2 1/2 longer: 50 in, and 1 1/2 yd
         var (_, deeper) = await host.Post($"/api/plan?before={plan["totals"]!["bought"]!["ticks"]}", job);
         Assert.Equal("+1/8 yd", (string)deeper["totals"]!["change"]!);
@@ -194,7 +299,10 @@ public sealed class ApiTests(Host host) : IClassFixture<Host>
     [Fact]
     public async Task Compares_the_make_ups_of_a_family()
     {
-        var (_, schools) = await host.Post("/api/compare", new JsonObject { ["job"] = await Job(await Item("box-cushion-strip")), ["item"] = "i1" });
+        var (_, schools) = await host.Post(
+            "/api/compare",
+            new JsonObject { ["job"] = await Job(await Item("box-cushion-strip")), ["item"] = "i1" }
+        );
         var byKey = schools.AsArray().ToDictionary(school => (string)school!["makeUp"]!, school => school!);
         Assert.Equal((6, 1), ((int)byKey["box-cushion-strip"]["pieces"]!, (int)byKey["box-cushion-folded"]["pieces"]!));
         Assert.Equal("1.32 yd", (string)byKey["box-cushion-folded"]["cloth"]!["text"]!);
@@ -206,14 +314,37 @@ public sealed class ApiTests(Host host) : IClassFixture<Host>
     public async Task A_killed_server_loses_nothing_acknowledged()
     {
         var job = await Job();
-        await host.Post("/api/jobs", new JsonObject { ["id"] = "killed", ["changeId"] = "c0", ["name"] = "job", ["unit"] = "in", ["document"] = job.DeepClone() });
+        await host.Post(
+            "/api/jobs",
+            new JsonObject
+            {
+                ["id"] = "killed",
+                ["changeId"] = "c0",
+                ["name"] = "job",
+                ["unit"] = "in",
+                ["document"] = job.DeepClone(),
+            }
+        );
         for (var at = 1; at <= 4; at++)
         {
             job["name"] = $"save {at}";
-            var (status, saved) = await host.Send(HttpMethod.Put, "/api/jobs/killed", new JsonObject { ["base"] = at, ["changeId"] = $"c{at}", ["step"] = "", ["document"] = job.DeepClone() });
+            var (status, saved) = await host.Send(
+                HttpMethod.Put,
+                "/api/jobs/killed",
+                new JsonObject
+                {
+                    ["base"] = at,
+                    ["changeId"] = $"c{at}",
+                    ["step"] = "",
+                    ["document"] = job.DeepClone(),
+                }
+            );
             Assert.Equal((HttpStatusCode.OK, at + 1), (status, (int)saved["revision"]!));
             host.KillAndRestart();
-            Assert.Equal($"save {at}", (string)(await host.Send(HttpMethod.Get, "/api/jobs/killed")).Body["document"]!["name"]!);
+            Assert.Equal(
+                $"save {at}",
+                (string)(await host.Send(HttpMethod.Get, "/api/jobs/killed")).Body["document"]!["name"]!
+            );
         }
     }
 
@@ -221,10 +352,31 @@ public sealed class ApiTests(Host host) : IClassFixture<Host>
     public async Task A_server_killed_between_commit_and_reply_makes_neither_conflict_nor_duplicate()
     {
         var job = await Job();
-        await host.Post("/api/jobs", new JsonObject { ["id"] = "lost", ["changeId"] = "c0", ["name"] = "job", ["unit"] = "in", ["document"] = job.DeepClone() });
+        await host.Post(
+            "/api/jobs",
+            new JsonObject
+            {
+                ["id"] = "lost",
+                ["changeId"] = "c0",
+                ["name"] = "job",
+                ["unit"] = "in",
+                ["document"] = job.DeepClone(),
+            }
+        );
         job["name"] = "saved, reply lost";
-        var save = new JsonObject { ["base"] = 1, ["changeId"] = "c1", ["step"] = "", ["document"] = job.DeepClone() };
-        using (var request = new HttpRequestMessage(HttpMethod.Put, "/api/jobs/lost") { Content = JsonContent.Create(save) })
+        var save = new JsonObject
+        {
+            ["base"] = 1,
+            ["changeId"] = "c1",
+            ["step"] = "",
+            ["document"] = job.DeepClone(),
+        };
+        using (
+            var request = new HttpRequestMessage(HttpMethod.Put, "/api/jobs/lost")
+            {
+                Content = JsonContent.Create(save),
+            }
+        )
         {
             request.Headers.Add("X-Die-Before-Reply", "yes");
             await Assert.ThrowsAnyAsync<HttpRequestException>(() => host.Client.SendAsync(request));
@@ -233,8 +385,21 @@ public sealed class ApiTests(Host host) : IClassFixture<Host>
         Assert.Equal(2, (int)(await host.Send(HttpMethod.Get, "/api/jobs/lost")).Body["revision"]!); // it was committed
         var (status, again) = await host.Send(HttpMethod.Put, "/api/jobs/lost", save);
         Assert.Equal((HttpStatusCode.OK, 2), (status, (int)again["revision"]!));
-        var (_, conflict) = await host.Send(HttpMethod.Put, "/api/jobs/lost", new JsonObject { ["base"] = 1, ["changeId"] = "other", ["step"] = "", ["document"] = job.DeepClone() });
-        Assert.Equal((409, "saved, reply lost"), ((int)conflict["status"]!, (string)conflict["current"]!["document"]!["name"]!));
+        var (_, conflict) = await host.Send(
+            HttpMethod.Put,
+            "/api/jobs/lost",
+            new JsonObject
+            {
+                ["base"] = 1,
+                ["changeId"] = "other",
+                ["step"] = "",
+                ["document"] = job.DeepClone(),
+            }
+        );
+        Assert.Equal(
+            (409, "saved, reply lost"),
+            ((int)conflict["status"]!, (string)conflict["current"]!["document"]!["name"]!)
+        );
     }
 
     [Fact]
@@ -243,7 +408,17 @@ public sealed class ApiTests(Host host) : IClassFixture<Host>
         var job = await Job(await Item("box-cushion-strip"), await Item("box-cushion-strip"));
         job["version"] = 99;
         job["name"] = "";
-        var (status, problem) = await host.Post("/api/jobs", new JsonObject { ["id"] = "x", ["changeId"] = "c", ["name"] = "", ["unit"] = "in", ["document"] = job });
+        var (status, problem) = await host.Post(
+            "/api/jobs",
+            new JsonObject
+            {
+                ["id"] = "x",
+                ["changeId"] = "c",
+                ["name"] = "",
+                ["unit"] = "in",
+                ["document"] = job,
+            }
+        );
         Assert.Equal(HttpStatusCode.UnprocessableEntity, status);
         Assert.Equal(["version", "name", "id"], problem["errors"]!.AsArray().Select(error => (string)error!["field"]!));
         Assert.Equal(HttpStatusCode.NotFound, (await host.Send(HttpMethod.Get, "/api/jobs/none")).Status);
@@ -253,7 +428,10 @@ public sealed class ApiTests(Host host) : IClassFixture<Host>
     [Fact]
     public async Task Other_sites_and_other_hosts_are_kept_out()
     {
-        using var foreign = new HttpRequestMessage(HttpMethod.Post, "/api/plan") { Content = JsonContent.Create(await Job()) };
+        using var foreign = new HttpRequestMessage(HttpMethod.Post, "/api/plan")
+        {
+            Content = JsonContent.Create(await Job()),
+        };
         foreign.Headers.Add("Origin", "http://elsewhere.example");
         Assert.Equal(HttpStatusCode.Forbidden, (await host.Client.SendAsync(foreign)).StatusCode);
         using var other = new HttpRequestMessage(HttpMethod.Get, "/api/jobs");
@@ -274,10 +452,16 @@ public sealed class ApiTests(Host host) : IClassFixture<Host>
     {
         var item = await Item("box-cushion-strip");
         item.AsObject().Remove("measures");
-        Assert.Equal(HttpStatusCode.BadRequest, (await host.Post("/api/draft", new JsonObject { ["item"] = item, ["unit"] = "in" })).Status);
+        Assert.Equal(
+            HttpStatusCode.BadRequest,
+            (await host.Post("/api/draft", new JsonObject { ["item"] = item, ["unit"] = "in" })).Status
+        );
         item = await Item("box-cushion-strip");
         item["measures"]!["W"] = null;
-        Assert.Equal(HttpStatusCode.UnprocessableEntity, (await host.Post("/api/draft", new JsonObject { ["item"] = item, ["unit"] = "in" })).Status);
+        Assert.Equal(
+            HttpStatusCode.UnprocessableEntity,
+            (await host.Post("/api/draft", new JsonObject { ["item"] = item, ["unit"] = "in" })).Status
+        );
         var job = await Job();
         job["items"] = new JsonArray((JsonNode?)null);
         Assert.Equal(HttpStatusCode.UnprocessableEntity, (await host.Post("/api/plan", job)).Status);

@@ -11,11 +11,13 @@ public sealed class GuardTests(Host host) : IClassFixture<Host>
     private async Task<HttpResponseMessage> Ask(string path, params (string Name, string Value)[] headers)
     {
         using var request = new HttpRequestMessage(HttpMethod.Get, new Uri(path, UriKind.Relative));
-        foreach (var (name, value) in headers) request.Headers.TryAddWithoutValidation(name, value);
+        foreach (var (name, value) in headers)
+            request.Headers.TryAddWithoutValidation(name, value);
         return await host.Client.SendAsync(request);
     }
 
-    private static string Header(HttpResponseMessage answer, string name) => answer.Headers.TryGetValues(name, out var values) ? string.Join(", ", values) : "";
+    private static string Header(HttpResponseMessage answer, string name) =>
+        answer.Headers.TryGetValues(name, out var values) ? string.Join(", ", values) : "";
 
     [Theory]
     [InlineData("/")]
@@ -28,7 +30,15 @@ public sealed class GuardTests(Host host) : IClassFixture<Host>
     public async Task Every_answer_is_for_this_page_alone_and_is_not_stored(string path)
     {
         using var answer = await Ask(path);
-        Assert.Equal(("nosniff", "same-origin", "DENY", "no-store"), (Header(answer, "X-Content-Type-Options"), Header(answer, "Cross-Origin-Resource-Policy"), Header(answer, "X-Frame-Options"), Header(answer, "Cache-Control")));
+        Assert.Equal(
+            ("nosniff", "same-origin", "DENY", "no-store"),
+            (
+                Header(answer, "X-Content-Type-Options"),
+                Header(answer, "Cross-Origin-Resource-Policy"),
+                Header(answer, "X-Frame-Options"),
+                Header(answer, "Cache-Control")
+            )
+        );
         Assert.StartsWith("default-src 'none'", Header(answer, "Content-Security-Policy"), StringComparison.Ordinal);
         if (path is "/" or "/index.html")
         {
@@ -42,7 +52,10 @@ public sealed class GuardTests(Host host) : IClassFixture<Host>
     public async Task A_file_named_by_its_content_is_kept_for_good_and_answers_are_compressed()
     {
         using var file = await Ask("/assets/page-3f2a.js", ("Accept-Encoding", "br"));
-        Assert.Equal(("public, max-age=31536000, immutable", "br"), (Header(file, "Cache-Control"), string.Join(',', file.Content.Headers.ContentEncoding)));
+        Assert.Equal(
+            ("public, max-age=31536000, immutable", "br"),
+            (Header(file, "Cache-Control"), string.Join(',', file.Content.Headers.ContentEncoding))
+        );
         using var plan = await Ask("/api/make-ups", ("Accept-Encoding", "gzip"));
         Assert.Equal("gzip", string.Join(',', plan.Content.Headers.ContentEncoding));
     }
@@ -54,7 +67,12 @@ public sealed class GuardTests(Host host) : IClassFixture<Host>
     [InlineData("/", "cross-site", "no-cors", 403)]
     [InlineData("/", "cross-site", "navigate", 200)]
     [InlineData("/api/jobs", "same-origin", "cors", 200)]
-    public async Task Other_sites_are_refused_but_for_a_link_to_a_page(string path, string site, string mode, int status)
+    public async Task Other_sites_are_refused_but_for_a_link_to_a_page(
+        string path,
+        string site,
+        string mode,
+        int status
+    )
     {
         using var answer = await Ask(path, ("Sec-Fetch-Site", site), ("Sec-Fetch-Mode", mode));
         Assert.Equal(status, (int)answer.StatusCode);

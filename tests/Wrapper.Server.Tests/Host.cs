@@ -12,9 +12,8 @@ public sealed class Host : IDisposable
     private readonly string data;
     private Process process;
 
-    public Host() : this(Directory.CreateTempSubdirectory("wrapper-server-").FullName)
-    {
-    }
+    public Host()
+        : this(Directory.CreateTempSubdirectory("wrapper-server-").FullName) { }
 
     private Host(string data)
     {
@@ -50,14 +49,22 @@ public sealed class Host : IDisposable
         process = Start();
     }
 
-    public async Task<(HttpStatusCode Status, JsonNode Body)> Send(HttpMethod method, string path, JsonNode? body = null)
+    public async Task<(HttpStatusCode Status, JsonNode Body)> Send(
+        HttpMethod method,
+        string path,
+        JsonNode? body = null
+    )
     {
-        using var request = new HttpRequestMessage(method, path) { Content = body is null ? null : JsonContent.Create(body) };
+        using var request = new HttpRequestMessage(method, path)
+        {
+            Content = body is null ? null : JsonContent.Create(body),
+        };
         using var response = await Client.SendAsync(request);
         return (response.StatusCode, JsonNode.Parse(await response.Content.ReadAsStringAsync())!);
     }
 
-    public Task<(HttpStatusCode Status, JsonNode Body)> Post(string path, JsonNode body) => Send(HttpMethod.Post, path, body);
+    public Task<(HttpStatusCode Status, JsonNode Body)> Post(string path, JsonNode body) =>
+        Send(HttpMethod.Post, path, body);
 
     public void Dispose()
     {
@@ -71,13 +78,24 @@ public sealed class Host : IDisposable
     {
         var here = AppContext.BaseDirectory;
         var configuration = new DirectoryInfo(here).Parent!.Name;
-        var host = Path.GetFullPath(Path.Combine(here, "../../../../Wrapper.TestHost/bin", configuration, "net10.0/Wrapper.TestHost.dll"));
-        var started = Process.Start(new ProcessStartInfo("dotnet", [host, "--port", $"{Port}", "--data", data, "--web", Web(), "--demo"]))!;
+        var host = Path.GetFullPath(
+            Path.Combine(here, "../../../../Wrapper.TestHost/bin", configuration, "net10.0/Wrapper.TestHost.dll")
+        );
+        var started = Process.Start(
+            new ProcessStartInfo("dotnet", [host, "--port", $"{Port}", "--data", data, "--web", Web(), "--demo"])
+        )!;
         for (var tries = 0; tries < 200; tries++)
         {
             try
             {
-                if (Client.GetAsync(new Uri("/api/health", UriKind.Relative)).GetAwaiter().GetResult().IsSuccessStatusCode) return started;
+                if (
+                    Client
+                        .GetAsync(new Uri("/api/health", UriKind.Relative))
+                        .GetAwaiter()
+                        .GetResult()
+                        .IsSuccessStatusCode
+                )
+                    return started;
             }
             catch (HttpRequestException)
             {

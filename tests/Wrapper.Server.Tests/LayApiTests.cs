@@ -14,13 +14,44 @@ public sealed class LayApiTests(Host host) : IClassFixture<Host>
         var items = new JsonArray();
         for (var n = 0; n < cushions; n++)
         {
-            var (_, item) = await host.Post("/api/items", new JsonObject { ["id"] = $"i{n}", ["name"] = "cushion", ["makeUp"] = "box-cushion-strip", ["unit"] = "in", ["from"] = null });
-            (item["measures"]!["W"], item["measures"]!["L"], item["measures"]!["T"]) = (Entry($"{17 + (7 * n % 23)}"), Entry($"{15 + (5 * n % 9)}"), Entry("3 1/4"));
+            var (_, item) = await host.Post(
+                "/api/items",
+                new JsonObject
+                {
+                    ["id"] = $"i{n}",
+                    ["name"] = "cushion",
+                    ["makeUp"] = "box-cushion-strip",
+                    ["unit"] = "in",
+                    ["from"] = null,
+                }
+            );
+            (item["measures"]!["W"], item["measures"]!["L"], item["measures"]!["T"]) = (
+                Entry($"{17 + (7 * n % 23)}"),
+                Entry($"{15 + (5 * n % 9)}"),
+                Entry("3 1/4")
+            );
             items.Add(item.DeepClone());
         }
-        var (_, made) = await host.Post("/api/cloths", new JsonObject { ["id"] = "c1", ["name"] = "cloth", ["unit"] = "in" });
+        var (_, made) = await host.Post(
+            "/api/cloths",
+            new JsonObject
+            {
+                ["id"] = "c1",
+                ["name"] = "cloth",
+                ["unit"] = "in",
+            }
+        );
         cloth?.Invoke(made);
-        return new JsonObject { ["version"] = 1, ["name"] = "job", ["customer"] = "", ["unit"] = "in", ["currency"] = "£", ["items"] = items, ["cloths"] = new JsonArray(made.DeepClone()) };
+        return new JsonObject
+        {
+            ["version"] = 1,
+            ["name"] = "job",
+            ["customer"] = "",
+            ["unit"] = "in",
+            ["currency"] = "£",
+            ["items"] = items,
+            ["cloths"] = new JsonArray(made.DeepClone()),
+        };
     }
 
     [Fact]
@@ -29,7 +60,10 @@ public sealed class LayApiTests(Host host) : IClassFixture<Host>
         var job = await Job(9);
         long Laid(JsonNode plan) => plan["cloths"]![0]!["lay"]!["length"]!["ticks"]!.GetValue<long>();
         var (_, before) = await host.Post("/api/plan", job.DeepClone());
-        var (status, search) = await host.Post("/api/searches", new JsonObject { ["job"] = job.DeepClone(), ["cloth"] = "c1" });
+        var (status, search) = await host.Post(
+            "/api/searches",
+            new JsonObject { ["job"] = job.DeepClone(), ["cloth"] = "c1" }
+        );
         Assert.Equal(HttpStatusCode.OK, status);
         var id = search["id"]!.GetValue<string>();
         JsonNode now = search;
@@ -39,7 +73,8 @@ public sealed class LayApiTests(Host host) : IClassFixture<Host>
             (_, now) = await host.Send(HttpMethod.Get, $"/api/searches/{id}");
         }
         await Task.Delay(1500);
-        using (var stopped = await host.Client.DeleteAsync($"/api/searches/{id}")) Assert.Equal(HttpStatusCode.NoContent, stopped.StatusCode);
+        using (var stopped = await host.Client.DeleteAsync($"/api/searches/{id}"))
+            Assert.Equal(HttpStatusCode.NoContent, stopped.StatusCode);
         for (var tries = 0; tries < 100 && now["runs"]!.GetValue<bool>(); tries++)
         {
             await Task.Delay(100);
@@ -49,43 +84,100 @@ public sealed class LayApiTests(Host host) : IClassFixture<Host>
         Assert.Null(now["fault"]);
         var (_, after) = await host.Post("/api/plan", job.DeepClone());
         Assert.Equal(now["length"]!["ticks"]!.GetValue<long>(), Laid(after));
-        Assert.True(Laid(after) <= Laid(before) && (now["shortened"]!.GetValue<int>() > 0) == (Laid(after) < Laid(before)));
+        Assert.True(
+            Laid(after) <= Laid(before) && (now["shortened"]!.GetValue<int>() > 0) == (Laid(after) < Laid(before))
+        );
     }
 
     [Fact]
     public async Task A_search_that_was_never_started_is_not_found_and_a_cloth_must_be_of_the_job()
     {
         Assert.Equal(HttpStatusCode.NotFound, (await host.Send(HttpMethod.Get, "/api/searches/none")).Status);
-        var (status, body) = await host.Post("/api/searches", new JsonObject { ["job"] = await Job(1), ["cloth"] = "other" });
-        Assert.Equal((HttpStatusCode.UnprocessableEntity, "c1"), (status, body["errors"]![0]!["example"]!.GetValue<string>()));
+        var (status, body) = await host.Post(
+            "/api/searches",
+            new JsonObject { ["job"] = await Job(1), ["cloth"] = "other" }
+        );
+        Assert.Equal(
+            (HttpStatusCode.UnprocessableEntity, "c1"),
+            (status, body["errors"]![0]!["example"]!.GetValue<string>())
+        );
     }
 
     [Fact]
     public async Task Demands_of_the_cloth_are_read_drawn_and_bounded()
     {
-        var flaw = new JsonObject { ["fromEnd"] = Entry("10"), ["fromSelvedge"] = Entry("5"), ["along"] = Entry("2"), ["across"] = Entry("3") };
-        var (status, plan) = await host.Post("/api/plan", await Job(2, cloth => (cloth["gap"], cloth["repeatAlong"], cloth["flaws"]) = (Entry("1/4"), Entry("12"), new JsonArray(flaw.DeepClone()))));
+        var flaw = new JsonObject
+        {
+            ["fromEnd"] = Entry("10"),
+            ["fromSelvedge"] = Entry("5"),
+            ["along"] = Entry("2"),
+            ["across"] = Entry("3"),
+        };
+        var (status, plan) = await host.Post(
+            "/api/plan",
+            await Job(
+                2,
+                cloth =>
+                    (cloth["gap"], cloth["repeatAlong"], cloth["flaws"]) = (
+                        Entry("1/4"),
+                        Entry("12"),
+                        new JsonArray(flaw.DeepClone())
+                    )
+            )
+        );
         Assert.Equal(HttpStatusCode.OK, status);
         var lay = plan["cloths"]![0]!["lay"]!;
         // In hundredths of a millimetre: 10 in is 25400 along, 5 in 12700 from the selvedge.
-        Assert.Equal((25400, 12700, 5080, 7620), (lay["flaws"]![0]!["x"]!.GetValue<int>(), lay["flaws"]![0]!["y"]!.GetValue<int>(), lay["flaws"]![0]!["width"]!.GetValue<int>(), lay["flaws"]![0]!["height"]!.GetValue<int>()));
+        Assert.Equal(
+            (25400, 12700, 5080, 7620),
+            (
+                lay["flaws"]![0]!["x"]!.GetValue<int>(),
+                lay["flaws"]![0]!["y"]!.GetValue<int>(),
+                lay["flaws"]![0]!["width"]!.GetValue<int>(),
+                lay["flaws"]![0]!["height"]!.GetValue<int>()
+            )
+        );
         Assert.Equal(30480, lay["repeat"]!["along"]!.GetValue<int>());
-        var (refused, body) = await host.Post("/api/plan", await Job(1, cloth => cloth["flaws"] = new JsonArray([.. Enumerable.Range(0, 61).Select(_ => flaw.DeepClone())])));
-        Assert.Equal((HttpStatusCode.UnprocessableEntity, "cloths.c1.flaws"), (refused, body["errors"]![0]!["field"]!.GetValue<string>()));
+        var (refused, body) = await host.Post(
+            "/api/plan",
+            await Job(
+                1,
+                cloth => cloth["flaws"] = new JsonArray([.. Enumerable.Range(0, 61).Select(_ => flaw.DeepClone())])
+            )
+        );
+        Assert.Equal(
+            (HttpStatusCode.UnprocessableEntity, "cloths.c1.flaws"),
+            (refused, body["errors"]![0]!["field"]!.GetValue<string>())
+        );
     }
 
     private static (long X, long Y, long Wide, long High) Box(JsonNode placed) =>
-        (placed["box"]!["x"]!.GetValue<long>(), placed["box"]!["y"]!.GetValue<long>(), placed["box"]!["width"]!.GetValue<long>(), placed["box"]!["height"]!.GetValue<long>());
+        (
+            placed["box"]!["x"]!.GetValue<long>(),
+            placed["box"]!["y"]!.GetValue<long>(),
+            placed["box"]!["width"]!.GetValue<long>(),
+            placed["box"]!["height"]!.GetValue<long>()
+        );
 
     // Moved half a metre along it comes to rest there and is kept as a pin; over the edge, or on a pinned piece, it is refused.
     [Fact]
     public async Task A_piece_is_moved_by_hand_pinned_and_refused()
     {
         var job = await Job(2);
-        JsonNode Laid(JsonNode plan, string id) => plan["cloths"]![0]!["lay"]!["placed"]!.AsArray().Single(placed => placed!["id"]!.GetValue<string>() == id)!;
+        JsonNode Laid(JsonNode plan, string id) =>
+            plan["cloths"]![0]!["lay"]!["placed"]!.AsArray().Single(placed => placed!["id"]!.GetValue<string>() == id)!;
         var (_, plan) = await host.Post("/api/plan", job.DeepClone());
         var box = Box(Laid(plan, "i0/panel/1"));
-        JsonObject Move(string piece, int turns, long along, long across) => new() { ["job"] = job.DeepClone(), ["cloth"] = "c1", ["piece"] = piece, ["turns"] = turns, ["along"] = along, ["across"] = across };
+        JsonObject Move(string piece, int turns, long along, long across) =>
+            new()
+            {
+                ["job"] = job.DeepClone(),
+                ["cloth"] = "c1",
+                ["piece"] = piece,
+                ["turns"] = turns,
+                ["along"] = along,
+                ["across"] = across,
+            };
         var (status, moved) = await host.Post("/api/moves", Move("i0/panel/1", 0, 250_000, box.Y));
         Assert.Equal(HttpStatusCode.OK, status);
         Assert.Null(moved["refused"]);
@@ -98,7 +190,10 @@ public sealed class LayApiTests(Host host) : IClassFixture<Host>
         Assert.Contains("over the edge", over["refused"]!.GetValue<string>(), StringComparison.Ordinal);
         var (_, upon) = await host.Post("/api/moves", Move("i0/panel/2", 0, 255_000, box.Y + 5_000));
         Assert.Contains("1a, which is pinned", upon["refused"]!.GetValue<string>(), StringComparison.Ordinal);
-        Assert.Equal(HttpStatusCode.UnprocessableEntity, (await host.Post("/api/moves", Move("i9/panel/1", 0, 0, 0))).Status);
+        Assert.Equal(
+            HttpStatusCode.UnprocessableEntity,
+            (await host.Post("/api/moves", Move("i9/panel/1", 0, 0, 0))).Status
+        );
         Assert.NotNull((await host.Post("/api/moves", Move("i0/panel/1", 9, 0, 0))).Body["refused"]);
     }
 
@@ -109,14 +204,20 @@ public sealed class LayApiTests(Host host) : IClassFixture<Host>
         var job = await Job(3);
         var (_, right) = await host.Post("/api/plan?side=right", job.DeepClone());
         var (_, wrong) = await host.Post("/api/plan?side=wrong", job.DeepClone());
-        Dictionary<string, (long X, long Y, long Wide, long High)> Boxes(JsonNode plan) => plan["cloths"]![0]!["lay"]!["placed"]!.AsArray().ToDictionary(placed => placed!["id"]!.GetValue<string>(), placed => Box(placed!));
+        Dictionary<string, (long X, long Y, long Wide, long High)> Boxes(JsonNode plan) =>
+            plan["cloths"]![0]!["lay"]!["placed"]!
+                .AsArray()
+                .ToDictionary(placed => placed!["id"]!.GetValue<string>(), placed => Box(placed!));
         var over = Boxes(wrong);
         foreach (var (id, box) in Boxes(right))
         {
             Assert.Equal((box.X, box.Wide, box.High), (over[id].X, over[id].Wide, over[id].High));
             Assert.InRange(over[id].Y - (134_620 - box.Y - box.High), -2, 2); // 53 in usable
         }
-        Assert.Equal(HttpStatusCode.UnprocessableEntity, (await host.Post("/api/plan?side=left", job.DeepClone())).Status);
+        Assert.Equal(
+            HttpStatusCode.UnprocessableEntity,
+            (await host.Post("/api/plan?side=left", job.DeepClone())).Status
+        );
     }
 
     [Theory]
@@ -124,10 +225,26 @@ public sealed class LayApiTests(Host host) : IClassFixture<Host>
     [InlineData("enough", "none", "5 yd", "cloth")]
     [InlineData("enough", "c1", "plenty", "have")]
     [InlineData("enough", "c1", "-1", "have")]
-    public async Task Questions_about_a_cloth_refuse_what_cannot_be_answered(string question, string cloth, string have, string field)
+    public async Task Questions_about_a_cloth_refuse_what_cannot_be_answered(
+        string question,
+        string cloth,
+        string have,
+        string field
+    )
     {
-        var (status, body) = await host.Post($"/api/{question}", new JsonObject { ["job"] = await Job(1), ["cloth"] = cloth, ["have"] = Entry(have) });
-        Assert.Equal((HttpStatusCode.UnprocessableEntity, field), (status, body["errors"]![0]!["field"]!.GetValue<string>()));
+        var (status, body) = await host.Post(
+            $"/api/{question}",
+            new JsonObject
+            {
+                ["job"] = await Job(1),
+                ["cloth"] = cloth,
+                ["have"] = Entry(have),
+            }
+        );
+        Assert.Equal(
+            (HttpStatusCode.UnprocessableEntity, field),
+            (status, body["errors"]![0]!["field"]!.GetValue<string>())
+        );
         Assert.NotEmpty(body["errors"]![0]!["example"]!.GetValue<string>());
     }
 
@@ -137,10 +254,24 @@ public sealed class LayApiTests(Host host) : IClassFixture<Host>
         var job = await Job(3);
         var (_, plan) = await host.Post("/api/plan", job.DeepClone());
         var needed = plan["cloths"]![0]!["buying"]!["needed"]!["ticks"]!.GetValue<long>();
-        var (_, widths) = await host.Post("/api/widths", new JsonObject { ["job"] = job.DeepClone(), ["cloth"] = "c1" });
-        Assert.Equal(needed, widths.AsArray().Single(row => row!["current"]!.GetValue<bool>())!["needed"]!["ticks"]!.GetValue<long>());
+        var (_, widths) = await host.Post(
+            "/api/widths",
+            new JsonObject { ["job"] = job.DeepClone(), ["cloth"] = "c1" }
+        );
+        Assert.Equal(
+            needed,
+            widths.AsArray().Single(row => row!["current"]!.GetValue<bool>())!["needed"]!["ticks"]!.GetValue<long>()
+        );
         Assert.Equal(11, widths.AsArray().Count); // nine widths, and the cloth's own lying either way
-        var (_, enough) = await host.Post("/api/enough", new JsonObject { ["job"] = job.DeepClone(), ["cloth"] = "c1", ["have"] = Entry("20 yd") });
+        var (_, enough) = await host.Post(
+            "/api/enough",
+            new JsonObject
+            {
+                ["job"] = job.DeepClone(),
+                ["cloth"] = "c1",
+                ["have"] = Entry("20 yd"),
+            }
+        );
         Assert.True(enough["fits"]!.GetValue<bool>());
         Assert.Equal((20 * 36 * 97536L) - needed, enough["difference"]!["ticks"]!.GetValue<long>());
     }
@@ -149,18 +280,45 @@ public sealed class LayApiTests(Host host) : IClassFixture<Host>
     [Fact]
     public async Task Each_remnant_is_measured_from_its_own_end()
     {
-        var job = await Job(2, cloth => cloth["stock"] = new JsonArray(new JsonObject { ["name"] = "blue bin", ["length"] = Entry("24"), ["width"] = null }));
+        var job = await Job(
+            2,
+            cloth =>
+                cloth["stock"] = new JsonArray(
+                    new JsonObject
+                    {
+                        ["name"] = "blue bin",
+                        ["length"] = Entry("24"),
+                        ["width"] = null,
+                    }
+                )
+        );
         var (_, plan) = await host.Post("/api/plan", job.DeepClone());
         var lay = plan["cloths"]![0]!["lay"]!;
         var placed = lay["placed"]!.AsArray();
         Assert.Contains(placed, piece => piece!["on"]!.GetValue<string>() == "blue bin");
         // 24 in are 60960 hundredths of a millimetre.
         Assert.All(placed, piece => Assert.Equal(piece!["on"]!.GetValue<string>() == "", Box(piece!).X >= 60_960));
-        Assert.All(placed, piece => Assert.InRange((piece!["alongRoll"]!["ticks"]!.GetValue<long>() / 38.4) - Box(piece!).X + (Box(piece!).X >= 60_960 ? 60_960 : 0), -1, 1));
+        Assert.All(
+            placed,
+            piece =>
+                Assert.InRange(
+                    (piece!["alongRoll"]!["ticks"]!.GetValue<long>() / 38.4)
+                        - Box(piece!).X
+                        + (Box(piece!).X >= 60_960 ? 60_960 : 0),
+                    -1,
+                    1
+                )
+        );
         Assert.Equal(60_960, lay["ends"]![0]!["at"]!.GetValue<long>());
         var (_, without) = await host.Post("/api/plan", await Job(2));
-        Assert.True(lay["length"]!["ticks"]!.GetValue<long>() < without["cloths"]![0]!["lay"]!["length"]!["ticks"]!.GetValue<long>());
-        Assert.Equal(lay["length"]!["ticks"]!.GetValue<long>(), plan["cloths"]![0]!["buying"]!["needed"]!["ticks"]!.GetValue<long>());
+        Assert.True(
+            lay["length"]!["ticks"]!.GetValue<long>()
+                < without["cloths"]![0]!["lay"]!["length"]!["ticks"]!.GetValue<long>()
+        );
+        Assert.Equal(
+            lay["length"]!["ticks"]!.GetValue<long>(),
+            plan["cloths"]![0]!["buying"]!["needed"]!["ticks"]!.GetValue<long>()
+        );
     }
 
     // A job whose cloth is cut offers what it left, once: the other that takes it says so by the remnant's name.
@@ -169,10 +327,26 @@ public sealed class LayApiTests(Host host) : IClassFixture<Host>
     {
         var first = await Job(1, cloth => cloth["name"] = "Heron tweed");
         var (_, plan) = await host.Post("/api/plan", first.DeepClone());
-        first["cloths"]![0]!["cut"] = new JsonArray([.. plan["cloths"]![0]!["lay"]!["placed"]!.AsArray().Select(piece => piece!["size"]!.DeepClone())]);
+        first["cloths"]![0]!["cut"] = new JsonArray([
+            .. plan["cloths"]![0]!["lay"]!["placed"]!.AsArray().Select(piece => piece!["size"]!.DeepClone()),
+        ]);
         var id = Guid.NewGuid().ToString("N");
-        await host.Post("/api/jobs", new JsonObject { ["id"] = id, ["changeId"] = "a", ["name"] = "Heron bench", ["unit"] = "in", ["document"] = first.DeepClone() });
-        var asking = new JsonObject { ["job"] = await Job(1, cloth => cloth["name"] = "heron tweed"), ["cloth"] = "c1" };
+        await host.Post(
+            "/api/jobs",
+            new JsonObject
+            {
+                ["id"] = id,
+                ["changeId"] = "a",
+                ["name"] = "Heron bench",
+                ["unit"] = "in",
+                ["document"] = first.DeepClone(),
+            }
+        );
+        var asking = new JsonObject
+        {
+            ["job"] = await Job(1, cloth => cloth["name"] = "heron tweed"),
+            ["cloth"] = "c1",
+        };
         var (status, offers) = await host.Post("/api/remnants", asking.DeepClone());
         Assert.Equal(HttpStatusCode.OK, status);
         Assert.NotEmpty(offers.AsArray());
@@ -182,7 +356,10 @@ public sealed class LayApiTests(Host host) : IClassFixture<Host>
         var (_, rest) = await host.Post("/api/remnants", asking.DeepClone());
         Assert.Equal(offers.AsArray().Count - 1, rest.AsArray().Count);
         var (_, laid) = await host.Post("/api/plan", asking["job"]!.DeepClone());
-        Assert.Equal(taken["name"]!.GetValue<string>(), laid["cloths"]![0]!["lay"]!["ends"]![0]!["name"]!.GetValue<string>());
+        Assert.Equal(
+            taken["name"]!.GetValue<string>(),
+            laid["cloths"]![0]!["lay"]!["ends"]![0]!["name"]!.GetValue<string>()
+        );
     }
 
     [Fact]
@@ -190,12 +367,23 @@ public sealed class LayApiTests(Host host) : IClassFixture<Host>
     {
         var job = await Job(1, cloth => (cloth["repeatAlong"], cloth["repeatAcross"]) = (Entry("12"), Entry("10")));
         job["items"]![0]!["choices"]!["stripGrain"] = Entry("along");
-        JsonNode Boxing(JsonNode plan) => plan["cloths"]![0]!["matches"]!.AsArray().Single(match => match!["piece"]!.GetValue<string>() == "boxing")!;
+        JsonNode Boxing(JsonNode plan) =>
+            plan["cloths"]![0]!["matches"]!.AsArray().Single(match => match!["piece"]!.GetValue<string>() == "boxing")!;
         var (_, plan) = await host.Post("/api/plan", job.DeepClone());
-        Assert.Equal(("follows", "panel", false), (Boxing(plan)["match"]!.GetValue<string>(), Boxing(plan)["follows"]!.GetValue<string>(), Boxing(plan)["chosen"]!.GetValue<bool>()));
+        Assert.Equal(
+            ("follows", "panel", false),
+            (
+                Boxing(plan)["match"]!.GetValue<string>(),
+                Boxing(plan)["follows"]!.GetValue<string>(),
+                Boxing(plan)["chosen"]!.GetValue<bool>()
+            )
+        );
         job["items"]![0]!["matches"] = new JsonObject { ["boxing"] = "free", ["panel"] = "centred" };
         (_, plan) = await host.Post("/api/plan", job.DeepClone());
-        Assert.Equal(("free", true), (Boxing(plan)["match"]!.GetValue<string>(), Boxing(plan)["chosen"]!.GetValue<bool>()));
+        Assert.Equal(
+            ("free", true),
+            (Boxing(plan)["match"]!.GetValue<string>(), Boxing(plan)["chosen"]!.GetValue<bool>())
+        );
         Assert.Equal(12_700, plan["cloths"]![0]!["lay"]!["repeat"]!["motifAcross"]!.GetValue<long>());
         job["items"]![0]!["matches"] = new JsonObject { ["boxing"] = "somehow" };
         Assert.Equal(HttpStatusCode.BadRequest, (await host.Post("/api/plan", job)).Status);
@@ -207,15 +395,35 @@ public sealed class LayApiTests(Host host) : IClassFixture<Host>
     [InlineData("otherWidths")]
     public async Task What_is_there_of_a_cloth_is_bounded(string list)
     {
-        JsonNode One() => list switch
-        {
-            "stock" => new JsonObject { ["name"] = "", ["length"] = Entry("20"), ["width"] = null },
-            "prices" => new JsonObject { ["from"] = Entry("3 yd"), ["price"] = "10" },
-            _ => Entry("66"),
-        };
-        var (status, body) = await host.Post("/api/plan", await Job(1, cloth => cloth[list] = new JsonArray([.. Enumerable.Range(0, 21).Select(_ => One())])));
-        Assert.Equal((HttpStatusCode.UnprocessableEntity, $"cloths.c1.{list}"), (status, body["errors"]![0]!["field"]!.GetValue<string>()));
-        Assert.Equal(HttpStatusCode.OK, (await host.Post("/api/plan", await Job(1, cloth => cloth[list] = new JsonArray([.. Enumerable.Range(0, 20).Select(_ => One())])))).Status);
+        JsonNode One() =>
+            list switch
+            {
+                "stock" => new JsonObject
+                {
+                    ["name"] = "",
+                    ["length"] = Entry("20"),
+                    ["width"] = null,
+                },
+                "prices" => new JsonObject { ["from"] = Entry("3 yd"), ["price"] = "10" },
+                _ => Entry("66"),
+            };
+        var (status, body) = await host.Post(
+            "/api/plan",
+            await Job(1, cloth => cloth[list] = new JsonArray([.. Enumerable.Range(0, 21).Select(_ => One())]))
+        );
+        Assert.Equal(
+            (HttpStatusCode.UnprocessableEntity, $"cloths.c1.{list}"),
+            (status, body["errors"]![0]!["field"]!.GetValue<string>())
+        );
+        Assert.Equal(
+            HttpStatusCode.OK,
+            (
+                await host.Post(
+                    "/api/plan",
+                    await Job(1, cloth => cloth[list] = new JsonArray([.. Enumerable.Range(0, 20).Select(_ => One())]))
+                )
+            ).Status
+        );
     }
 
     // An older job file knows nothing of gaps, repeats, flaws and articles.
@@ -224,8 +432,33 @@ public sealed class LayApiTests(Host host) : IClassFixture<Host>
     {
         var job = await Job(1);
         var cloth = (JsonObject)job["cloths"]![0]!;
-        foreach (var later in new[] { "articleLength", "gap", "repeatAlong", "repeatAcross", "halfDrop", "flaws", "shrinksAcross", "shrinksAlong", "motifAcross", "motifAlong", "skew", "spread", "stock", "leastCut", "prices", "measuredWidth", "measuredLength", "squaring", "otherWidths" }) cloth.Remove(later);
-        foreach (var later in new[] { "matches", "inLine" }) ((JsonObject)job["items"]![0]!).Remove(later);
+        foreach (
+            var later in new[]
+            {
+                "articleLength",
+                "gap",
+                "repeatAlong",
+                "repeatAcross",
+                "halfDrop",
+                "flaws",
+                "shrinksAcross",
+                "shrinksAlong",
+                "motifAcross",
+                "motifAlong",
+                "skew",
+                "spread",
+                "stock",
+                "leastCut",
+                "prices",
+                "measuredWidth",
+                "measuredLength",
+                "squaring",
+                "otherWidths",
+            }
+        )
+            cloth.Remove(later);
+        foreach (var later in new[] { "matches", "inLine" })
+            ((JsonObject)job["items"]![0]!).Remove(later);
         var (status, plan) = await host.Post("/api/plan", job);
         Assert.Equal(HttpStatusCode.OK, status);
         Assert.NotNull(plan["cloths"]![0]!["lay"]);

@@ -11,16 +11,59 @@ public sealed class RequestTests(Host host) : IClassFixture<Host>
 
     private async Task<JsonNode> Job(Action<JsonNode>? change = null)
     {
-        var (_, item) = await host.Post("/api/items", new JsonObject { ["id"] = "i1", ["name"] = "cushion", ["makeUp"] = "box-cushion-strip", ["unit"] = "in", ["from"] = null });
-        (item["measures"]!["W"], item["measures"]!["L"], item["measures"]!["T"]) = (Entry("20"), Entry("20"), Entry("4"));
-        var (_, cloth) = await host.Post("/api/cloths", new JsonObject { ["id"] = "c1", ["name"] = "cloth", ["unit"] = "in" });
-        var job = new JsonObject { ["version"] = 1, ["name"] = "job", ["customer"] = "", ["unit"] = "in", ["currency"] = "£", ["items"] = new JsonArray(item), ["cloths"] = new JsonArray(cloth) };
+        var (_, item) = await host.Post(
+            "/api/items",
+            new JsonObject
+            {
+                ["id"] = "i1",
+                ["name"] = "cushion",
+                ["makeUp"] = "box-cushion-strip",
+                ["unit"] = "in",
+                ["from"] = null,
+            }
+        );
+        (item["measures"]!["W"], item["measures"]!["L"], item["measures"]!["T"]) = (
+            Entry("20"),
+            Entry("20"),
+            Entry("4")
+        );
+        var (_, cloth) = await host.Post(
+            "/api/cloths",
+            new JsonObject
+            {
+                ["id"] = "c1",
+                ["name"] = "cloth",
+                ["unit"] = "in",
+            }
+        );
+        var job = new JsonObject
+        {
+            ["version"] = 1,
+            ["name"] = "job",
+            ["customer"] = "",
+            ["unit"] = "in",
+            ["currency"] = "£",
+            ["items"] = new JsonArray(item),
+            ["cloths"] = new JsonArray(cloth),
+        };
         change?.Invoke(job);
         return job;
     }
 
     private async Task<HttpStatusCode> Keep(string id, JsonNode job) =>
-        (await host.Post("/api/jobs", new JsonObject { ["id"] = id, ["changeId"] = "c0", ["name"] = "job", ["unit"] = "in", ["document"] = job.DeepClone() })).Status;
+        (
+            await host.Post(
+                "/api/jobs",
+                new JsonObject
+                {
+                    ["id"] = id,
+                    ["changeId"] = "c0",
+                    ["name"] = "job",
+                    ["unit"] = "in",
+                    ["document"] = job.DeepClone(),
+                }
+            )
+        ).Status;
 
     [Theory]
     [InlineData("W", "٤٦")]
@@ -32,13 +75,17 @@ public sealed class RequestTests(Host host) : IClassFixture<Host>
     {
         var job = await Job(each =>
         {
-            if (field == "W") each["items"]![0]!["measures"]!["W"] = Entry(typed);
-            else each["cloths"]![0]![field] = typed;
+            if (field == "W")
+                each["items"]![0]!["measures"]!["W"] = Entry(typed);
+            else
+                each["cloths"]![0]![field] = typed;
         });
         Assert.Equal(HttpStatusCode.OK, await Keep($"digits-{Guid.NewGuid():N}", job));
         var (status, plan) = await host.Post("/api/plan", job);
         Assert.Equal(HttpStatusCode.OK, status);
-        var problems = plan["items"]![0]!["draft"]!["problems"]!.AsArray().Concat(plan["cloths"]![0]!["problems"]!.AsArray());
+        var problems = plan["items"]![0]!["draft"]!["problems"]!
+            .AsArray()
+            .Concat(plan["cloths"]![0]!["problems"]!.AsArray());
         Assert.Equal(typed, (string)Assert.Single(problems)!["given"]!);
     }
 
@@ -64,14 +111,34 @@ public sealed class RequestTests(Host host) : IClassFixture<Host>
         var job = await Job();
         JsonNode at = job;
         var keys = path.Split('.');
-        foreach (var key in keys[..^1]) at = at is JsonArray list ? list[int.Parse(key, System.Globalization.CultureInfo.InvariantCulture)]! : at[key] ??= new JsonArray();
+        foreach (var key in keys[..^1])
+            at = at is JsonArray list
+                ? list[int.Parse(key, System.Globalization.CultureInfo.InvariantCulture)]!
+                : at[key] ??= new JsonArray();
         if (at is JsonArray into)
         {
             into.Clear();
             into.Add(null);
         }
-        else at[keys[^1]] = null;
-        foreach (var (way, body) in new[] { ("/api/plan", job), ("/api/jobs", new JsonObject { ["id"] = "null", ["changeId"] = "c", ["name"] = "n", ["unit"] = "in", ["document"] = job.DeepClone() }) })
+        else
+            at[keys[^1]] = null;
+        foreach (
+            var (way, body) in new[]
+            {
+                ("/api/plan", job),
+                (
+                    "/api/jobs",
+                    new JsonObject
+                    {
+                        ["id"] = "null",
+                        ["changeId"] = "c",
+                        ["name"] = "n",
+                        ["unit"] = "in",
+                        ["document"] = job.DeepClone(),
+                    }
+                ),
+            }
+        )
         {
             var (status, problem) = await host.Post(way, body);
             Assert.True(status is HttpStatusCode.UnprocessableEntity or HttpStatusCode.BadRequest, $"{status}");
@@ -91,7 +158,10 @@ public sealed class RequestTests(Host host) : IClassFixture<Host>
         var job = await Job();
         JsonNode at = job;
         var keys = path.Split('.');
-        foreach (var key in keys[..^1]) at = at is JsonArray list ? list[int.Parse(key, System.Globalization.CultureInfo.InvariantCulture)]! : at[key]!;
+        foreach (var key in keys[..^1])
+            at = at is JsonArray list
+                ? list[int.Parse(key, System.Globalization.CultureInfo.InvariantCulture)]!
+                : at[key]!;
         at[keys[^1]] = JsonNode.Parse(json);
         var (status, problem) = await host.Post("/api/plan", job);
         Assert.Equal(HttpStatusCode.BadRequest, status);
@@ -112,18 +182,85 @@ public sealed class RequestTests(Host host) : IClassFixture<Host>
         }
         var job = await Job();
         await Refused("before", $"/api/plan?before={far}", job.DeepClone());
-        await Refused("along", "/api/moves", new JsonObject { ["job"] = job.DeepClone(), ["cloth"] = "c1", ["piece"] = "i1/panel/1", ["turns"] = 0, ["along"] = far, ["across"] = 0 });
-        await Refused("across", "/api/moves", new JsonObject { ["job"] = job.DeepClone(), ["cloth"] = "c1", ["piece"] = "i1/panel/1", ["turns"] = 0, ["along"] = 0, ["across"] = far });
-        await Refused("pins", "/api/plan", await Job(each => each["cloths"]![0]!["pins"] = new JsonArray(new JsonObject { ["piece"] = "i1/panel/1", ["turns"] = 0, ["x"] = 0, ["y"] = far })));
-        await Refused("cut", "/api/plan", await Job(each => each["cloths"]![0]!["cut"] = new JsonArray(new JsonObject { ["piece"] = "i1/panel/1", ["across"] = far, ["along"] = 1 })));
-        var (moved, _) = await host.Post("/api/moves", new JsonObject { ["job"] = job.DeepClone(), ["cloth"] = "c1", ["piece"] = "i1/panel/1", ["turns"] = int.MinValue, ["along"] = 0, ["across"] = 0 });
+        await Refused(
+            "along",
+            "/api/moves",
+            new JsonObject
+            {
+                ["job"] = job.DeepClone(),
+                ["cloth"] = "c1",
+                ["piece"] = "i1/panel/1",
+                ["turns"] = 0,
+                ["along"] = far,
+                ["across"] = 0,
+            }
+        );
+        await Refused(
+            "across",
+            "/api/moves",
+            new JsonObject
+            {
+                ["job"] = job.DeepClone(),
+                ["cloth"] = "c1",
+                ["piece"] = "i1/panel/1",
+                ["turns"] = 0,
+                ["along"] = 0,
+                ["across"] = far,
+            }
+        );
+        await Refused(
+            "pins",
+            "/api/plan",
+            await Job(each =>
+                each["cloths"]![0]!["pins"] = new JsonArray(
+                    new JsonObject
+                    {
+                        ["piece"] = "i1/panel/1",
+                        ["turns"] = 0,
+                        ["x"] = 0,
+                        ["y"] = far,
+                    }
+                )
+            )
+        );
+        await Refused(
+            "cut",
+            "/api/plan",
+            await Job(each =>
+                each["cloths"]![0]!["cut"] = new JsonArray(
+                    new JsonObject
+                    {
+                        ["piece"] = "i1/panel/1",
+                        ["across"] = far,
+                        ["along"] = 1,
+                    }
+                )
+            )
+        );
+        var (moved, _) = await host.Post(
+            "/api/moves",
+            new JsonObject
+            {
+                ["job"] = job.DeepClone(),
+                ["cloth"] = "c1",
+                ["piece"] = "i1/panel/1",
+                ["turns"] = int.MinValue,
+                ["along"] = 0,
+                ["across"] = 0,
+            }
+        );
         Assert.Equal(HttpStatusCode.OK, moved);
     }
 
     [Fact]
     public async Task An_article_no_longer_than_its_cut_edges_and_savings_without_cloths_are_answered()
     {
-        var (status, plan) = await host.Post("/api/plan", await Job(each => (each["cloths"]![0]!["articleLength"], each["cloths"]![0]!["selvedge"]) = (Entry("2"), Entry("1"))));
+        var (status, plan) = await host.Post(
+            "/api/plan",
+            await Job(each =>
+                (each["cloths"]![0]!["articleLength"], each["cloths"]![0]!["selvedge"]) = (Entry("2"), Entry("1"))
+            )
+        );
         Assert.Equal(HttpStatusCode.OK, status);
         Assert.NotEmpty(plan["cloths"]![0]!["problems"]!.AsArray());
         var (without, savings) = await host.Post("/api/savings", await Job(each => each["cloths"] = new JsonArray()));
@@ -145,33 +282,65 @@ public sealed class RequestTests(Host host) : IClassFixture<Host>
     [Fact]
     public async Task An_entry_that_is_too_long_names_its_own_field()
     {
-        var (status, problem) = await host.Post("/api/plan", await Job(each => each["cloths"]![0]!["leastCut"] = Entry(new string('1', 5000))));
-        Assert.Equal((HttpStatusCode.UnprocessableEntity, "cloths.c1.leastCut"), (status, (string)problem["errors"]![0]!["field"]!));
+        var (status, problem) = await host.Post(
+            "/api/plan",
+            await Job(each => each["cloths"]![0]!["leastCut"] = Entry(new string('1', 5000)))
+        );
+        Assert.Equal(
+            (HttpStatusCode.UnprocessableEntity, "cloths.c1.leastCut"),
+            (status, (string)problem["errors"]![0]!["field"]!)
+        );
     }
 
     [Fact]
     public async Task More_pieces_or_widths_than_anybody_makes_are_refused_with_the_field()
     {
-        var (_, many) = await host.Post("/api/plan", await Job(each =>
-        {
-            each["items"]![0]!["quantity"] = "500";
-            for (var n = 2; n < 5; n++)
+        var (_, many) = await host.Post(
+            "/api/plan",
+            await Job(each =>
             {
-                var more = each["items"]![0]!.DeepClone();
-                more["id"] = $"i{n}";
-                each["items"]!.AsArray().Add(more);
+                each["items"]![0]!["quantity"] = "500";
+                for (var n = 2; n < 5; n++)
+                {
+                    var more = each["items"]![0]!.DeepClone();
+                    more["id"] = $"i{n}";
+                    each["items"]!.AsArray().Add(more);
+                }
+            })
+        );
+        Assert.Contains(
+            many["cloths"]![0]!["problems"]!.AsArray(),
+            problem => (string)problem!["field"]! == "cloths.c1.pieces"
+        );
+        var (_, duvet) = await host.Post(
+            "/api/items",
+            new JsonObject
+            {
+                ["id"] = "d",
+                ["name"] = "duvet",
+                ["makeUp"] = "duvet-cover",
+                ["unit"] = "in",
+                ["from"] = null,
             }
-        }));
-        Assert.Contains(many["cloths"]![0]!["problems"]!.AsArray(), problem => (string)problem!["field"]! == "cloths.c1.pieces");
-        var (_, duvet) = await host.Post("/api/items", new JsonObject { ["id"] = "d", ["name"] = "duvet", ["makeUp"] = "duvet-cover", ["unit"] = "in", ["from"] = null });
-        (duvet["measures"]!["W"], duvet["measures"]!["L"], duvet["allowances"]!["s"]) = (Entry("600"), Entry("600"), Entry("1 7/8"));
-        var (status, tape) = await host.Post("/api/plan", await Job(each =>
-        {
-            each["items"] = new JsonArray(duvet.DeepClone());
-            (each["cloths"]![0]!["width"], each["cloths"]![0]!["selvedge"]) = (Entry("4"), Entry("0"));
-        }));
+        );
+        (duvet["measures"]!["W"], duvet["measures"]!["L"], duvet["allowances"]!["s"]) = (
+            Entry("600"),
+            Entry("600"),
+            Entry("1 7/8")
+        );
+        var (status, tape) = await host.Post(
+            "/api/plan",
+            await Job(each =>
+            {
+                each["items"] = new JsonArray(duvet.DeepClone());
+                (each["cloths"]![0]!["width"], each["cloths"]![0]!["selvedge"]) = (Entry("4"), Entry("0"));
+            })
+        );
         Assert.Equal(HttpStatusCode.OK, status);
-        Assert.Contains(tape["cloths"]![0]!["problems"]!.AsArray(), problem => (string)problem!["field"]! == "cloths.c1.width");
+        Assert.Contains(
+            tape["cloths"]![0]!["problems"]!.AsArray(),
+            problem => (string)problem!["field"]! == "cloths.c1.width"
+        );
     }
 
     [Fact]
@@ -183,19 +352,40 @@ public sealed class RequestTests(Host host) : IClassFixture<Host>
         {
             var document = job.DeepClone();
             document["name"] = name;
-            return new JsonObject { ["base"] = from, ["changeId"] = id, ["step"] = "", ["document"] = document };
+            return new JsonObject
+            {
+                ["base"] = from,
+                ["changeId"] = id,
+                ["step"] = "",
+                ["document"] = document,
+            };
         }
         Assert.Equal(HttpStatusCode.OK, (await host.Send(HttpMethod.Put, "/api/jobs/ids", Save(1, "x", "one"))).Status);
         Assert.Equal(HttpStatusCode.OK, (await host.Send(HttpMethod.Put, "/api/jobs/ids", Save(1, "x", "one"))).Status);
         var (status, conflict) = await host.Send(HttpMethod.Put, "/api/jobs/ids", Save(1, "x", "another"));
         Assert.Equal((HttpStatusCode.Conflict, "one"), (status, (string)conflict["current"]!["document"]!["name"]!));
-        Assert.Equal(HttpStatusCode.Conflict, (await host.Post("/api/jobs/ids/undo", new JsonObject { ["base"] = 2, ["changeId"] = "x" })).Status);
+        Assert.Equal(
+            HttpStatusCode.Conflict,
+            (await host.Post("/api/jobs/ids/undo", new JsonObject { ["base"] = 2, ["changeId"] = "x" })).Status
+        );
 
-        Assert.Equal("ids", (string)Assert.Single((await host.Send(HttpMethod.Get, "/api/jobs?q=ONE&limit=5")).Body.AsArray())!["id"]!);
-        using (var gone = await host.Client.DeleteAsync(new Uri("/api/jobs/ids", UriKind.Relative))) Assert.Equal(HttpStatusCode.NoContent, gone.StatusCode);
-        Assert.Contains("taken away", (string)(await host.Send(HttpMethod.Get, "/api/jobs/ids")).Body["detail"]!, StringComparison.Ordinal);
-        Assert.Equal(HttpStatusCode.NotFound, (await host.Send(HttpMethod.Put, "/api/jobs/ids", Save(2, "y", "late"))).Status);
-        using (var back = await host.Client.PostAsync(new Uri("/api/jobs/ids/bring-back", UriKind.Relative), null)) Assert.Equal(HttpStatusCode.NoContent, back.StatusCode);
+        Assert.Equal(
+            "ids",
+            (string)Assert.Single((await host.Send(HttpMethod.Get, "/api/jobs?q=ONE&limit=5")).Body.AsArray())!["id"]!
+        );
+        using (var gone = await host.Client.DeleteAsync(new Uri("/api/jobs/ids", UriKind.Relative)))
+            Assert.Equal(HttpStatusCode.NoContent, gone.StatusCode);
+        Assert.Contains(
+            "taken away",
+            (string)(await host.Send(HttpMethod.Get, "/api/jobs/ids")).Body["detail"]!,
+            StringComparison.Ordinal
+        );
+        Assert.Equal(
+            HttpStatusCode.NotFound,
+            (await host.Send(HttpMethod.Put, "/api/jobs/ids", Save(2, "y", "late"))).Status
+        );
+        using (var back = await host.Client.PostAsync(new Uri("/api/jobs/ids/bring-back", UriKind.Relative), null))
+            Assert.Equal(HttpStatusCode.NoContent, back.StatusCode);
         Assert.Equal(2, (int)(await host.Send(HttpMethod.Get, "/api/jobs/ids")).Body["revision"]!);
         Assert.Equal(HttpStatusCode.UnprocessableEntity, (await host.Send(HttpMethod.Get, "/api/jobs?limit=0")).Status);
     }
@@ -205,12 +395,16 @@ public sealed class RequestTests(Host host) : IClassFixture<Host>
     public async Task A_document_or_lay_that_cannot_be_read_is_told_and_harms_nothing_else()
     {
         var job = await Job();
-        foreach (var id in (string[])["sound", "broken"]) Assert.Equal(HttpStatusCode.OK, await Keep(id, job));
-        using (var connection = new SqliteConnection($"Data Source={Path.Combine(host.Data, "wrapper.db")};Pooling=False"))
+        foreach (var id in (string[])["sound", "broken"])
+            Assert.Equal(HttpStatusCode.OK, await Keep(id, job));
+        using (
+            var connection = new SqliteConnection($"Data Source={Path.Combine(host.Data, "wrapper.db")};Pooling=False")
+        )
         {
             connection.Open();
             using var command = connection.CreateCommand();
-            command.CommandText = "UPDATE revisions SET content = CAST('{\"name\": ' AS BLOB), onto = NULL WHERE job_id = 'broken'";
+            command.CommandText =
+                "UPDATE revisions SET content = CAST('{\"name\": ' AS BLOB), onto = NULL WHERE job_id = 'broken'";
             Assert.Equal(1, command.ExecuteNonQuery());
         }
         var (status, told) = await host.Send(HttpMethod.Get, "/api/jobs/broken");
@@ -218,7 +412,10 @@ public sealed class RequestTests(Host host) : IClassFixture<Host>
         Assert.Contains("cannot be read", (string)told["detail"]!, StringComparison.Ordinal);
         Assert.Equal(HttpStatusCode.OK, (await host.Send(HttpMethod.Get, "/api/jobs/sound")).Status);
         Assert.Equal(HttpStatusCode.OK, (await host.Send(HttpMethod.Get, "/api/jobs")).Status);
-        Assert.Equal(HttpStatusCode.OK, (await host.Post("/api/remnants", new JsonObject { ["job"] = job.DeepClone(), ["cloth"] = "c1" })).Status);
+        Assert.Equal(
+            HttpStatusCode.OK,
+            (await host.Post("/api/remnants", new JsonObject { ["job"] = job.DeepClone(), ["cloth"] = "c1" })).Status
+        );
     }
 
     // Nine at once on a few threads: the last one waits, knows its place, moves up, and everything else is answered meanwhile.
@@ -230,32 +427,50 @@ public sealed class RequestTests(Host host) : IClassFixture<Host>
             for (var n = 2; n < 7; n++)
             {
                 var more = each["items"]![0]!.DeepClone();
-                (more["id"], more["measures"]!["W"], more["measures"]!["r"]) = ($"i{n}", Entry($"{20 + n}"), Entry("2"));
+                (more["id"], more["measures"]!["W"], more["measures"]!["r"]) = (
+                    $"i{n}",
+                    Entry($"{20 + n}"),
+                    Entry("2")
+                );
                 each["items"]!.AsArray().Add(more);
             }
         });
         using var enough = new CancellationTokenSource();
-        var calls = Enumerable.Range(0, 9).Select(async n =>
-        {
-            // Another size each, so that none finds the lay of another.
-            var own = job.DeepClone();
-            own["items"]![0]!["measures"]!["W"] = Entry($"{30 + n}");
-            using var request = new HttpRequestMessage(HttpMethod.Post, "/api/savings") { Content = System.Net.Http.Json.JsonContent.Create(own), Headers = { { "X-Call", $"call{n}" } } };
-            try
+        var calls = Enumerable
+            .Range(0, 9)
+            .Select(async n =>
             {
-                using var answer = await host.Client.SendAsync(request, enough.Token);
-                return (int)answer.StatusCode;
-            }
-            catch (OperationCanceledException)
-            {
-                return 0;
-            }
-        }).ToList();
+                // Another size each, so that none finds the lay of another.
+                var own = job.DeepClone();
+                own["items"]![0]!["measures"]!["W"] = Entry($"{30 + n}");
+                using var request = new HttpRequestMessage(HttpMethod.Post, "/api/savings")
+                {
+                    Content = System.Net.Http.Json.JsonContent.Create(own),
+                    Headers = { { "X-Call", $"call{n}" } },
+                };
+                try
+                {
+                    using var answer = await host.Client.SendAsync(request, enough.Token);
+                    return (int)answer.StatusCode;
+                }
+                catch (OperationCanceledException)
+                {
+                    return 0;
+                }
+            })
+            .ToList();
         var places = new List<int>();
         for (var tries = 0; tries < 400 && !calls.All(call => call.IsCompleted); tries++)
         {
-            places.Add(Enumerable.Range(0, 9).Max(n => (int)host.Send(HttpMethod.Get, $"/api/waiting/call{n}").GetAwaiter().GetResult().Body["place"]!));
-            if (places[^1] > 0 && places[^1] < places.Max()) break;
+            places.Add(
+                Enumerable
+                    .Range(0, 9)
+                    .Max(n =>
+                        (int)host.Send(HttpMethod.Get, $"/api/waiting/call{n}").GetAwaiter().GetResult().Body["place"]!
+                    )
+            );
+            if (places[^1] > 0 && places[^1] < places.Max())
+                break;
             await Task.Delay(10);
         }
         Assert.True(places.Max() > 0, "nothing ever waited");

@@ -23,9 +23,21 @@ public sealed class StartTests : IDisposable
     private static Process Begin(IEnumerable<string> arguments, params (string Name, string Value)[] environment)
     {
         var here = AppContext.BaseDirectory;
-        var program = Path.GetFullPath(Path.Combine(here, "../../../../../src/Wrapper.Server/bin", new DirectoryInfo(here).Parent!.Name, "net10.0/Wrapper.Server.dll"));
-        var start = new ProcessStartInfo("dotnet", [program, .. arguments]) { RedirectStandardError = true, RedirectStandardOutput = true };
-        foreach (var (name, value) in environment) start.Environment[name] = value;
+        var program = Path.GetFullPath(
+            Path.Combine(
+                here,
+                "../../../../../src/Wrapper.Server/bin",
+                new DirectoryInfo(here).Parent!.Name,
+                "net10.0/Wrapper.Server.dll"
+            )
+        );
+        var start = new ProcessStartInfo("dotnet", [program, .. arguments])
+        {
+            RedirectStandardError = true,
+            RedirectStandardOutput = true,
+        };
+        foreach (var (name, value) in environment)
+            start.Environment[name] = value;
         return Process.Start(start)!;
     }
 
@@ -52,7 +64,11 @@ public sealed class StartTests : IDisposable
     [InlineData("restore", "restore")]
     [InlineData("restore none.db --data {0}", "There is no file none.db")]
     public void What_cannot_be_asked_is_told_in_a_line(string arguments, string told) =>
-        Assert.Contains(told, Refused([.. arguments.Split(' ').Select(each => each.Replace("{0}", folder, StringComparison.Ordinal))]), StringComparison.Ordinal);
+        Assert.Contains(
+            told,
+            Refused([.. arguments.Split(' ').Select(each => each.Replace("{0}", folder, StringComparison.Ordinal))]),
+            StringComparison.Ordinal
+        );
 
     [Fact]
     public void A_taken_port_a_folder_in_use_and_damage_are_told_each_in_a_line()
@@ -61,9 +77,15 @@ public sealed class StartTests : IDisposable
         listener.Start();
         var port = ((IPEndPoint)listener.LocalEndpoint).Port;
         Assert.Contains("port is taken", Refused("--port", $"{port}", "--data", folder), StringComparison.Ordinal);
-        using (DataLock.Take(folder)) Assert.Contains("Another Wrapper works on", Refused("--port", "0", "--data", folder), StringComparison.Ordinal);
+        using (DataLock.Take(folder))
+            Assert.Contains(
+                "Another Wrapper works on",
+                Refused("--port", "0", "--data", folder),
+                StringComparison.Ordinal
+            );
         File.WriteAllText(Path.Combine(folder, "wrapper.db"), new string('7', 9000));
-        foreach (var end in (string[])["-wal", "-shm"]) File.Delete(Path.Combine(folder, "wrapper.db" + end));
+        foreach (var end in (string[])["-wal", "-shm"])
+            File.Delete(Path.Combine(folder, "wrapper.db" + end));
         Assert.Contains("restore FILE", Refused("--port", "0", "--data", folder), StringComparison.Ordinal);
     }
 
@@ -71,13 +93,24 @@ public sealed class StartTests : IDisposable
     public async Task The_environment_moves_nothing_and_stopping_takes_a_moment()
     {
         var (own, other, third) = (FreePort(), FreePort(), FreePort());
-        using var process = Begin(["--port", $"{own}", "--data", folder],
-            ("ASPNETCORE_URLS", $"http://127.0.0.1:{other}"), ("ASPNETCORE_HTTP_PORTS", $"{other}"), ("URLS", $"http://127.0.0.1:{other}"), ("Kestrel__Endpoints__More__Url", $"http://127.0.0.1:{third}"), ("AllowedHosts", "*"));
+        using var process = Begin(
+            ["--port", $"{own}", "--data", folder],
+            ("ASPNETCORE_URLS", $"http://127.0.0.1:{other}"),
+            ("ASPNETCORE_HTTP_PORTS", $"{other}"),
+            ("URLS", $"http://127.0.0.1:{other}"),
+            ("Kestrel__Endpoints__More__Url", $"http://127.0.0.1:{third}"),
+            ("AllowedHosts", "*")
+        );
         using var client = new HttpClient();
-        for (var tries = 0; tries < 200 && !await Answers(own); tries++) await Task.Delay(50);
+        for (var tries = 0; tries < 200 && !await Answers(own); tries++)
+            await Task.Delay(50);
         Assert.Equal((true, false, false), (await Answers(own), await Answers(other), await Answers(third)));
-        using var foreign = new HttpRequestMessage(HttpMethod.Get, $"http://127.0.0.1:{own}/api/health") { Headers = { Host = "elsewhere.example" } };
-        using (var answer = await client.SendAsync(foreign)) Assert.Equal(HttpStatusCode.BadRequest, answer.StatusCode);
+        using var foreign = new HttpRequestMessage(HttpMethod.Get, $"http://127.0.0.1:{own}/api/health")
+        {
+            Headers = { Host = "elsewhere.example" },
+        };
+        using (var answer = await client.SendAsync(foreign))
+            Assert.Equal(HttpStatusCode.BadRequest, answer.StatusCode);
         var clock = Stopwatch.StartNew();
         Assert.Equal(0, Kill(process.Id, 15));
         await process.WaitForExitAsync();
@@ -106,10 +139,28 @@ public sealed class StartTests : IDisposable
         using var client = new HttpClient { BaseAddress = address };
         async Task Create(string id)
         {
-            using var answer = await client.PostAsJsonAsync("/api/jobs", new { id, changeId = "c", name = id, unit = "in", document = (object?)null });
+            using var answer = await client.PostAsJsonAsync(
+                "/api/jobs",
+                new
+                {
+                    id,
+                    changeId = "c",
+                    name = id,
+                    unit = "in",
+                    document = (object?)null,
+                }
+            );
             answer.EnsureSuccessStatusCode();
         }
-        async Task<string> Jobs() => string.Join(' ', JsonNode.Parse(await client.GetStringAsync("/api/jobs"))!.AsArray().Select(job => (string)job!["id"]!).Order());
+        async Task<string> Jobs() =>
+            string.Join(
+                ' ',
+                JsonNode
+                    .Parse(await client.GetStringAsync("/api/jobs"))!
+                    .AsArray()
+                    .Select(job => (string)job!["id"]!)
+                    .Order()
+            );
         async Task<Process> Serve()
         {
             var process = Begin(["--port", $"{port}", "--data", folder]);

@@ -9,16 +9,42 @@ public class StoreFaultTests
 {
     private static async Task<long> Begin(Host host)
     {
-        var (status, job) = await host.Post("/api/jobs", new JsonObject { ["id"] = "j", ["changeId"] = "c0", ["name"] = "n", ["unit"] = "in", ["document"] = null });
+        var (status, job) = await host.Post(
+            "/api/jobs",
+            new JsonObject
+            {
+                ["id"] = "j",
+                ["changeId"] = "c0",
+                ["name"] = "n",
+                ["unit"] = "in",
+                ["document"] = null,
+            }
+        );
         Assert.Equal(HttpStatusCode.OK, status);
         return (long)job["revision"]!;
     }
 
-    private static Task<(HttpStatusCode Status, JsonNode Body)> Save(Host host, long from, string customer) => host.Send(HttpMethod.Put, "/api/jobs/j", new JsonObject
-    {
-        ["base"] = from, ["changeId"] = $"c{customer.GetHashCode(StringComparison.Ordinal)}", ["step"] = "",
-        ["document"] = new JsonObject { ["version"] = 1, ["name"] = "n", ["customer"] = customer, ["unit"] = "in", ["currency"] = "£", ["items"] = new JsonArray(), ["cloths"] = new JsonArray() },
-    });
+    private static Task<(HttpStatusCode Status, JsonNode Body)> Save(Host host, long from, string customer) =>
+        host.Send(
+            HttpMethod.Put,
+            "/api/jobs/j",
+            new JsonObject
+            {
+                ["base"] = from,
+                ["changeId"] = $"c{customer.GetHashCode(StringComparison.Ordinal)}",
+                ["step"] = "",
+                ["document"] = new JsonObject
+                {
+                    ["version"] = 1,
+                    ["name"] = "n",
+                    ["customer"] = customer,
+                    ["unit"] = "in",
+                    ["currency"] = "£",
+                    ["items"] = new JsonArray(),
+                    ["cloths"] = new JsonArray(),
+                },
+            }
+        );
 
     [Fact]
     public async Task A_full_disk_is_said_to_be_full_and_saving_goes_on_when_there_is_room()
@@ -32,8 +58,13 @@ public class StoreFaultTests
         for (var n = 0; n < 600; n++)
         {
             // Names that share nothing, so that each save takes room.
-            answer = await Save(host, revision, string.Concat(Enumerable.Range(0, 6).Select(_ => Guid.NewGuid().ToString("N"))));
-            if (answer.Status != HttpStatusCode.OK) break;
+            answer = await Save(
+                host,
+                revision,
+                string.Concat(Enumerable.Range(0, 6).Select(_ => Guid.NewGuid().ToString("N")))
+            );
+            if (answer.Status != HttpStatusCode.OK)
+                break;
             revision = (long)answer.Body["revision"]!;
         }
         Assert.Equal(HttpStatusCode.InsufficientStorage, answer.Status);
@@ -48,7 +79,8 @@ public class StoreFaultTests
     {
         using var host = new Host();
         var revision = await Begin(host);
-        for (var n = 0; n < 6; n++) revision = (long)(await Save(host, revision, $"Lodge {n}")).Body["revision"]!;
+        for (var n = 0; n < 6; n++)
+            revision = (long)(await Save(host, revision, $"Lodge {n}")).Body["revision"]!;
         Assert.Empty((await host.Send(HttpMethod.Get, "/api/health")).Body["notes"]!.AsArray());
         host.KillAndRestart(() =>
         {
@@ -58,6 +90,10 @@ public class StoreFaultTests
             File.WriteAllBytes(log, bytes);
         });
         var (_, health) = await host.Send(HttpMethod.Get, "/api/health");
-        Assert.Contains("could not be read", (string)Assert.Single(health["notes"]!.AsArray())!, StringComparison.Ordinal);
+        Assert.Contains(
+            "could not be read",
+            (string)Assert.Single(health["notes"]!.AsArray())!,
+            StringComparison.Ordinal
+        );
     }
 }

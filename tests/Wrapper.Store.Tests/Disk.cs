@@ -22,7 +22,8 @@ public sealed class Disk : IDisposable
         using var file = new FileStream(path, FileMode.Create, FileAccess.Write, FileShare.None, bufferSize: 0);
         try
         {
-            while (true) file.Write(page);
+            while (true)
+                file.Write(page);
         }
         catch (IOException)
         {
@@ -38,10 +39,12 @@ public sealed class Disk : IDisposable
 
     private static void Run(string command, params string[] arguments)
     {
-        var (name, all) = Environment.UserName == "root" ? (command, arguments) : ("sudo", ["-n", command, .. arguments]);
+        var (name, all) =
+            Environment.UserName == "root" ? (command, arguments) : ("sudo", ["-n", command, .. arguments]);
         using var process = Process.Start(new ProcessStartInfo(name, all) { RedirectStandardError = true })!;
         var said = process.StandardError.ReadToEnd();
         process.WaitForExit();
-        if (process.ExitCode != 0) throw new InvalidOperationException($"{command} {string.Join(' ', arguments)}: {said}");
+        if (process.ExitCode != 0)
+            throw new InvalidOperationException($"{command} {string.Join(' ', arguments)}: {said}");
     }
 }

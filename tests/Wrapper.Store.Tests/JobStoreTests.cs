@@ -21,9 +21,11 @@ public sealed class JobStoreTests : IDisposable
         Directory.Delete(folder, recursive: true);
     }
 
-    private static Change Say(string name, string changeId, string step = "") => new(changeId, $$"""{"name":"{{name}}","customer":"Mill Lane"}""", name, "Mill Lane", step);
+    private static Change Say(string name, string changeId, string step = "") =>
+        new(changeId, $$"""{"name":"{{name}}","customer":"Mill Lane"}""", name, "Mill Lane", step);
 
-    private long Save(long from, string name, string changeId, string step = "") => store.Save("j", from, Say(name, changeId, step))!.Job.Revision;
+    private long Save(long from, string name, string changeId, string step = "") =>
+        store.Save("j", from, Say(name, changeId, step))!.Job.Revision;
 
     private string Name() => store.Find("j")!.Document.Split('"')[3];
 
@@ -33,7 +35,10 @@ public sealed class JobStoreTests : IDisposable
         store.Create("j", Say("one", "c1"));
         Save(1, "two", "c2");
         var again = new JobStore(Database.Open(folder), TimeProvider.System);
-        Assert.Equal((2, true), (again.Find("j")!.Revision, again.Find("j")!.Document.Contains("two", StringComparison.Ordinal)));
+        Assert.Equal(
+            (2, true),
+            (again.Find("j")!.Revision, again.Find("j")!.Document.Contains("two", StringComparison.Ordinal))
+        );
         Assert.Equal(("j", "two"), (Assert.Single(again.List()).Id, again.List()[0].Name));
         Assert.Null(again.Find("other"));
         Assert.Null(again.Save("other", 1, Say("x", "c")));
@@ -55,10 +60,14 @@ public sealed class JobStoreTests : IDisposable
     public void Many_writers_at_once_leave_one_line_of_revisions()
     {
         store.Create("j", Say("start", "c0"));
-        Parallel.For(0, 24, n =>
-        {
-            while (store.Save("j", store.Find("j")!.Revision, Say($"n{n}", $"w{n}"))!.Conflict) { }
-        });
+        Parallel.For(
+            0,
+            24,
+            n =>
+            {
+                while (store.Save("j", store.Find("j")!.Revision, Say($"n{n}", $"w{n}"))!.Conflict) { }
+            }
+        );
         Assert.Equal(25, store.Find("j")!.Revision);
     }
 
@@ -85,8 +94,10 @@ public sealed class JobStoreTests : IDisposable
         foreach (var way in "uuurrr")
         {
             var at = store.Find("j")!.Revision;
-            if (way == 'u') store.Undo("j", at, $"m{names.Count}");
-            else store.Redo("j", at, $"m{names.Count}");
+            if (way == 'u')
+                store.Undo("j", at, $"m{names.Count}");
+            else
+                store.Redo("j", at, $"m{names.Count}");
             names.Add(Name());
         }
         Assert.Equal(["b", "a", "a", "b", "c", "c"], names);
@@ -127,7 +138,11 @@ public sealed class JobStoreTests : IDisposable
         Assert.Equal(Path.Combine(folder, "backups", "wrapper-20260301-093000-000.db"), copy);
         Save(1, "later", "c2");
         File.Move(copy, Path.Combine(other, "wrapper.db"));
-        Assert.Contains("kept", new JobStore(Database.Open(other), TimeProvider.System).Find("j")!.Document, StringComparison.Ordinal);
+        Assert.Contains(
+            "kept",
+            new JobStore(Database.Open(other), TimeProvider.System).Find("j")!.Document,
+            StringComparison.Ordinal
+        );
     }
 
     [Fact]
@@ -147,10 +162,17 @@ public sealed class JobStoreTests : IDisposable
         using (var connection = database.Connect())
         {
             using var command = connection.CreateCommand();
-            command.CommandText = string.Create(CultureInfo.InvariantCulture, $"INSERT INTO SchemaVersions (ScriptName, Applied) VALUES ('Wrapper.Store.Migrations.9999_later.sql', '2030-01-01')");
+            command.CommandText = string.Create(
+                CultureInfo.InvariantCulture,
+                $"INSERT INTO SchemaVersions (ScriptName, Applied) VALUES ('Wrapper.Store.Migrations.9999_later.sql', '2030-01-01')"
+            );
             command.ExecuteNonQuery();
         }
-        Assert.Contains("newer", Assert.Throws<DatabaseRefusedException>(() => Database.Open(folder)).Message, StringComparison.Ordinal);
+        Assert.Contains(
+            "newer",
+            Assert.Throws<DatabaseRefusedException>(() => Database.Open(folder)).Message,
+            StringComparison.Ordinal
+        );
     }
 
     // As the first version left it: jobs and no photos.
@@ -173,7 +195,9 @@ public sealed class JobStoreTests : IDisposable
             command.ExecuteNonQuery();
         }
         var photos = new PhotoStore(Database.Open(folder), TimeProvider.System);
-        Assert.True(photos.Add("j", new Photo("p", "stool", "", "image/png", false), new MemoryStream([1, 2])) is not null);
+        Assert.True(
+            photos.Add("j", new Photo("p", "stool", "", "image/png", false), new MemoryStream([1, 2])) is not null
+        );
         Assert.Equal("p", Assert.Single(photos.Of("j")).Id);
         Assert.Equal("Stools", Name());
     }
@@ -188,7 +212,10 @@ public sealed class JobStoreTests : IDisposable
         lays.Keep("a", "better");
         lays.Keep("c", "third");
         var again = new FoundLays(Database.Open(folder), clock);
-        Assert.Equal(("better", null, "third", null), (again.Find("a"), again.Find("b"), again.Find("c"), again.Find("d")));
+        Assert.Equal(
+            ("better", null, "third", null),
+            (again.Find("a"), again.Find("b"), again.Find("c"), again.Find("d"))
+        );
     }
 
     // Every look at it is a second later.
@@ -204,7 +231,8 @@ public sealed class JobStoreTests : IDisposable
     {
         using var connection = database.Connect();
         using var command = connection.CreateCommand();
-        command.CommandText = "SELECT (SELECT journal_mode FROM pragma_journal_mode) || (SELECT synchronous FROM pragma_synchronous)";
+        command.CommandText =
+            "SELECT (SELECT journal_mode FROM pragma_journal_mode) || (SELECT synchronous FROM pragma_synchronous)";
         Assert.Equal("wal2", command.ExecuteScalar());
     }
 }

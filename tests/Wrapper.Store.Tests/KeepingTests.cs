@@ -17,11 +17,13 @@ public sealed class KeepingTests : IDisposable
         Directory.Delete(folder, recursive: true);
     }
 
-    private static Change Say(string name, string changeId, string step = "") => new(changeId, $$"""{"name":"{{name}}","customer":"","items":["{{new string('x', 3000)}}"]}""", name, "", step);
+    private static Change Say(string name, string changeId, string step = "") =>
+        new(changeId, $$"""{"name":"{{name}}","customer":"","items":["{{new string('x', 3000)}}"]}""", name, "", step);
 
     private static string Name(StoredJob? job) => job!.Document.Split('"')[3];
 
-    private static JobStore Store(string folder, TimeProvider? clock = null) => new(Database.Open(folder), clock ?? TimeProvider.System);
+    private static JobStore Store(string folder, TimeProvider? clock = null) =>
+        new(Database.Open(folder), clock ?? TimeProvider.System);
 
     private void Run(string sql)
     {
@@ -36,7 +38,8 @@ public sealed class KeepingTests : IDisposable
     private string AsKilled()
     {
         var copy = Directory.CreateTempSubdirectory("wrapper-killed-").FullName;
-        foreach (var end in (string[])["", "-wal"]) File.Copy(DatabasePath + end, Path.Combine(copy, "wrapper.db" + end));
+        foreach (var end in (string[])["", "-wal"])
+            File.Copy(DatabasePath + end, Path.Combine(copy, "wrapper.db" + end));
         return copy;
     }
 
@@ -50,12 +53,19 @@ public sealed class KeepingTests : IDisposable
         var revision = 1L;
         var fault = Assert.Throws<SqliteException>(() =>
         {
-            for (var n = 0; n < 400; n++) revision = store.Save("j", revision, Say($"n{n}", $"n{n}"))!.Job.Revision;
+            for (var n = 0; n < 400; n++)
+                revision = store.Save("j", revision, Say($"n{n}", $"n{n}"))!.Job.Revision;
         });
         Assert.Contains("full", StoreFault.Told(fault, "wrapper.db"), StringComparison.Ordinal);
         Assert.False(StoreFault.IsDamage(fault));
         Assert.Equal(revision, store.Find("j")!.Revision);
-        Assert.Contains("no room for a copy", Assert.Throws<IOException>(() => new Backups(Database.Open(disk.Folder)).Make(DateTimeOffset.UnixEpoch)).Message, StringComparison.Ordinal);
+        Assert.Contains(
+            "no room for a copy",
+            Assert
+                .Throws<IOException>(() => new Backups(Database.Open(disk.Folder)).Make(DateTimeOffset.UnixEpoch))
+                .Message,
+            StringComparison.Ordinal
+        );
         File.Delete(fill);
         Assert.Equal(revision + 1, store.Save("j", revision, Say("room", "r"))!.Job.Revision);
         Assert.Null(Database.Open(disk.Folder).Damage());
@@ -68,18 +78,29 @@ public sealed class KeepingTests : IDisposable
         using var disk = new Disk(3000);
         Store(disk.Folder).Create("j", Say("one", "c1"));
         SqliteConnection.ClearAllPools();
-        using (var locking = new SqliteConnection($"Data Source={Path.Combine(disk.Folder, "wrapper.db")};Pooling=False"))
+        using (
+            var locking = new SqliteConnection($"Data Source={Path.Combine(disk.Folder, "wrapper.db")};Pooling=False")
+        )
         {
             locking.Open();
             using var command = locking.CreateCommand();
-            command.CommandText = "PRAGMA locking_mode = EXCLUSIVE; BEGIN IMMEDIATE; UPDATE jobs SET name = name; COMMIT";
+            command.CommandText =
+                "PRAGMA locking_mode = EXCLUSIVE; BEGIN IMMEDIATE; UPDATE jobs SET name = name; COMMIT";
             command.ExecuteNonQuery();
-            Assert.Contains("locked by another program", Assert.Throws<DatabaseRefusedException>(() => Database.Open(disk.Folder)).Message, StringComparison.Ordinal);
+            Assert.Contains(
+                "locked by another program",
+                Assert.Throws<DatabaseRefusedException>(() => Database.Open(disk.Folder)).Message,
+                StringComparison.Ordinal
+            );
         }
         SqliteConnection.ClearAllPools();
         DataLock.Take(disk.Folder)!.Dispose();
         disk.MakeReadOnly();
-        Assert.Contains("cannot be used for data", Assert.Throws<DatabaseRefusedException>(() => DataLock.Take(disk.Folder)).Message, StringComparison.Ordinal);
+        Assert.Contains(
+            "cannot be used for data",
+            Assert.Throws<DatabaseRefusedException>(() => DataLock.Take(disk.Folder)).Message,
+            StringComparison.Ordinal
+        );
         var refused = Assert.Throws<DatabaseRefusedException>(() => Database.Open(disk.Folder)).Message;
         Assert.DoesNotContain("damaged", refused, StringComparison.Ordinal);
         Assert.Matches("read-only|Read-only|cannot be opened", refused);
@@ -91,7 +112,8 @@ public sealed class KeepingTests : IDisposable
     {
         var store = Store(folder);
         store.Create("j", Say("one", "c1"));
-        for (var n = 1; n <= 8; n++) store.Save("j", n, Say($"n{n}", $"n{n}"));
+        for (var n = 1; n <= 8; n++)
+            store.Save("j", n, Say($"n{n}", $"n{n}"));
         var (whole, broken) = (AsKilled(), AsKilled());
         Assert.Equal((0, "n8"), (Database.Open(whole).DroppedCommits, Name(Store(whole).Find("j"))));
         // A byte in the last third of the log is turned over: all commits behind it are gone.
@@ -101,7 +123,8 @@ public sealed class KeepingTests : IDisposable
         File.WriteAllBytes(log, bytes);
         Assert.InRange(Database.Open(broken).DroppedCommits, 1, 6);
         SqliteConnection.ClearAllPools();
-        foreach (var copy in (string[])[whole, broken]) Directory.Delete(copy, recursive: true);
+        foreach (var copy in (string[])[whole, broken])
+            Directory.Delete(copy, recursive: true);
     }
 
     [Fact]
@@ -123,10 +146,17 @@ public sealed class KeepingTests : IDisposable
 
         using (var running = DataLock.Take(folder))
         {
-            Assert.Contains("server that runs", Restoring.Run(Path.GetFileName(copy), folder, DateTimeOffset.UnixEpoch)[2], StringComparison.Ordinal);
+            Assert.Contains(
+                "server that runs",
+                Restoring.Run(Path.GetFileName(copy), folder, DateTimeOffset.UnixEpoch)[2],
+                StringComparison.Ordinal
+            );
             Assert.Equal("kept", Name(store.Find("j")));
             Assert.Equal(2, store.Save("j", 1, Say("and on", "c3"))!.Job.Revision);
-            Assert.Equal("after the backup", Name(Store(Path.Combine(folder, "set-aside", "19700101-000000-000")).Find("j")));
+            Assert.Equal(
+                "after the backup",
+                Name(Store(Path.Combine(folder, "set-aside", "19700101-000000-000")).Find("j"))
+            );
         }
         SqliteConnection.ClearAllPools();
         Directory.Delete(killed, recursive: true);
@@ -138,8 +168,18 @@ public sealed class KeepingTests : IDisposable
         Store(folder).Create("j", Say("kept", "c1"));
         var bad = Path.Combine(folder, "bad.db");
         File.WriteAllText(bad, new string('7', 5000));
-        Assert.Contains("damaged or no database", Assert.Throws<DatabaseRefusedException>(() => Restoring.Run(bad, folder, DateTimeOffset.UnixEpoch)).Message, StringComparison.Ordinal);
-        Assert.Contains("There is no file", Assert.Throws<DatabaseRefusedException>(() => Restoring.Run("none.db", folder, DateTimeOffset.UnixEpoch)).Message, StringComparison.Ordinal);
+        Assert.Contains(
+            "damaged or no database",
+            Assert.Throws<DatabaseRefusedException>(() => Restoring.Run(bad, folder, DateTimeOffset.UnixEpoch)).Message,
+            StringComparison.Ordinal
+        );
+        Assert.Contains(
+            "There is no file",
+            Assert
+                .Throws<DatabaseRefusedException>(() => Restoring.Run("none.db", folder, DateTimeOffset.UnixEpoch))
+                .Message,
+            StringComparison.Ordinal
+        );
         Assert.Equal("kept", Name(Store(folder).Find("j")));
         Assert.False(Directory.Exists(Path.Combine(folder, "set-aside")));
     }
@@ -151,13 +191,41 @@ public sealed class KeepingTests : IDisposable
         var backups = new Backups(Database.Open(folder));
         Directory.CreateDirectory(Path.Combine(folder, "backups"));
         var last = new DateTimeOffset(2026, 3, 20, 9, 0, 0, TimeSpan.Zero);
-        for (var day = 400; day > 0; day--) File.WriteAllText(Path.Combine(folder, "backups", $"daily-{last.AddDays(-day).ToString("yyyyMMdd", CultureInfo.InvariantCulture)}.db"), "");
+        for (var day = 400; day > 0; day--)
+            File.WriteAllText(
+                Path.Combine(
+                    folder,
+                    "backups",
+                    $"daily-{last.AddDays(-day).ToString("yyyyMMdd", CultureInfo.InvariantCulture)}.db"
+                ),
+                ""
+            );
         var onDemand = new[] { backups.Make(last), backups.Make(last) };
         Assert.NotEqual(onDemand[0], onDemand[1]);
         Assert.NotNull(backups.MakeDaily(last));
         Assert.Null(backups.MakeDaily(last));
-        var kept = Directory.EnumerateFiles(Path.Combine(folder, "backups"), "daily-*").Select(path => Path.GetFileNameWithoutExtension(path)[6..]).Order().ToList();
-        Assert.Equal(["20250401", "20250501", "20250601", "20250701", "20250801", "20250901", "20251001", "20251101", "20251201", "20260101", "20260201", "20260301"], kept.Where(day => day.EndsWith("01", StringComparison.Ordinal)));
+        var kept = Directory
+            .EnumerateFiles(Path.Combine(folder, "backups"), "daily-*")
+            .Select(path => Path.GetFileNameWithoutExtension(path)[6..])
+            .Order()
+            .ToList();
+        Assert.Equal(
+            [
+                "20250401",
+                "20250501",
+                "20250601",
+                "20250701",
+                "20250801",
+                "20250901",
+                "20251001",
+                "20251101",
+                "20251201",
+                "20260101",
+                "20260201",
+                "20260301",
+            ],
+            kept.Where(day => day.EndsWith("01", StringComparison.Ordinal))
+        );
         Assert.Equal(12 + 14, kept.Count);
         Assert.Equal("20260307", kept.First(day => day.CompareTo("20260301") > 0));
         Assert.All(onDemand, copy => Assert.True(new FileInfo(copy).Length > 0));
@@ -173,8 +241,14 @@ public sealed class KeepingTests : IDisposable
         using var open = database.Connect();
         var copy = new Backups(database).Make(DateTimeOffset.UnixEpoch);
         const UnixFileMode File600 = UnixFileMode.UserRead | UnixFileMode.UserWrite;
-        Assert.All([database.Path, database.Path + "-wal", database.Path + "-shm", copy], path => Assert.Equal(File600, File.GetUnixFileMode(path)));
-        Assert.All([fresh, Path.GetDirectoryName(copy)!], path => Assert.Equal(File600 | UnixFileMode.UserExecute, File.GetUnixFileMode(path)));
+        Assert.All(
+            [database.Path, database.Path + "-wal", database.Path + "-shm", copy],
+            path => Assert.Equal(File600, File.GetUnixFileMode(path))
+        );
+        Assert.All(
+            [fresh, Path.GetDirectoryName(copy)!],
+            path => Assert.Equal(File600 | UnixFileMode.UserExecute, File.GetUnixFileMode(path))
+        );
     }
 
     // Typing in one field leaves one revision, and what is asked again gets its answer though it is folded away.
@@ -183,7 +257,8 @@ public sealed class KeepingTests : IDisposable
     {
         var store = Store(folder);
         store.Create("j", Say("a", "c1"));
-        for (var n = 1; n <= 30; n++) store.Save("j", n, Say($"typed {n}", $"t{n}", "W#1"));
+        for (var n = 1; n <= 30; n++)
+            store.Save("j", n, Say($"typed {n}", $"t{n}", "W#1"));
         Run("CREATE TABLE counted AS SELECT count(*) AS n FROM revisions");
         Run("CREATE TABLE only_two (n INTEGER CHECK (n = 2)); INSERT INTO only_two SELECT n FROM counted");
         var again = store.Save("j", 3, Say("typed 3", "t3", "W#1"))!;
@@ -208,7 +283,8 @@ public sealed class KeepingTests : IDisposable
             store.Create(job, Say("start", "c"));
             for (var n = 1L; n <= 600; n++)
             {
-                if (random.Next(10) == 0) clock.Now += TimeSpan.FromDays(1);
+                if (random.Next(10) == 0)
+                    clock.Now += TimeSpan.FromDays(1);
                 var done = random.Next(5) switch
                 {
                     0 => store.Undo(job, n, $"m{n}"),
@@ -219,11 +295,22 @@ public sealed class KeepingTests : IDisposable
             }
             var before = store.Find(job)!;
             Assert.True(Thinning.Run(Database.Open(folder), clock.Now) >= 50);
-            Assert.Equal((before.Revision, before.Document, before.CanUndo, before.CanRedo), (store.Find(job)!.Revision, store.Find(job)!.Document, store.Find(job)!.CanUndo, store.Find(job)!.CanRedo));
+            Assert.Equal(
+                (before.Revision, before.Document, before.CanUndo, before.CanRedo),
+                (
+                    store.Find(job)!.Revision,
+                    store.Find(job)!.Document,
+                    store.Find(job)!.CanUndo,
+                    store.Find(job)!.CanRedo
+                )
+            );
             var steps = 0;
-            for (var now = before; now.CanUndo && steps < 400; steps++) now = store.Undo(job, now.Revision, $"w{steps}")!.Job;
+            for (var now = before; now.CanUndo && steps < 400; steps++)
+                now = store.Undo(job, now.Revision, $"w{steps}")!.Job;
             Assert.True(steps < 400);
-            Run($"CREATE TABLE days{seed} (n INTEGER CHECK (n <= 3)); INSERT INTO days{seed} SELECT count(*) FROM revisions WHERE job_id = '{job}' AND saved_at < '{clock.Now.UtcDateTime.AddDays(-31).ToString("O", CultureInfo.InvariantCulture)}' GROUP BY substr(saved_at, 1, 10)");
+            Run(
+                $"CREATE TABLE days{seed} (n INTEGER CHECK (n <= 3)); INSERT INTO days{seed} SELECT count(*) FROM revisions WHERE job_id = '{job}' AND saved_at < '{clock.Now.UtcDateTime.AddDays(-31).ToString("O", CultureInfo.InvariantCulture)}' GROUP BY substr(saved_at, 1, 10)"
+            );
         }
     }
 
@@ -240,13 +327,27 @@ public sealed class KeepingTests : IDisposable
         var random = new Random(5);
         for (var n = 0; n < 400; n++)
         {
-            string Text() => string.Concat(Enumerable.Range(0, random.Next(40)).Select(_ => (string[])["é", "a", "b", "١", "😀", "\"", "xyz"] is var parts ? parts[random.Next(parts.Length)] : ""));
+            string Text() =>
+                string.Concat(
+                    Enumerable
+                        .Range(0, random.Next(40))
+                        .Select(_ =>
+                            (string[])["é", "a", "b", "١", "😀", "\"", "xyz"] is var parts
+                                ? parts[random.Next(parts.Length)]
+                                : ""
+                        )
+                );
             var (under, text) = (Text(), Text());
-            if (random.Next(2) == 0) text = under.Length > 4 ? string.Concat(under.AsSpan(0, 2), text, under.AsSpan(2)) : text;
+            if (random.Next(2) == 0)
+                text = under.Length > 4 ? string.Concat(under.AsSpan(0, 2), text, under.AsSpan(2)) : text;
             // Halves of a pair are no text; a document never holds one.
-            if (!Encoding.UTF8.GetString(Encoding.UTF8.GetBytes(text)).Equals(text, StringComparison.Ordinal)) continue;
+            if (!Encoding.UTF8.GetString(Encoding.UTF8.GetBytes(text)).Equals(text, StringComparison.Ordinal))
+                continue;
             Assert.Equal(text, Contents.Unpack(Contents.Pack(text), null));
-            Assert.Equal(Encoding.UTF8.GetString(Encoding.UTF8.GetBytes(text)), Contents.Unpack(Contents.Pack(text, under), under));
+            Assert.Equal(
+                Encoding.UTF8.GetString(Encoding.UTF8.GetBytes(text)),
+                Contents.Unpack(Contents.Pack(text, under), under)
+            );
         }
         Assert.Throws<InvalidDataException>(() => Contents.Unpack(Contents.Pack("b", "a"), null));
     }
@@ -259,14 +360,19 @@ public sealed class KeepingTests : IDisposable
         for (var n = 0; n < 25; n++)
         {
             // Some at the same moment.
-            if (n % 3 == 0) clock.Now += TimeSpan.FromMinutes(1);
-            store.Create($"j{n:00}", new Change($"c{n}", "{}", n % 5 == 0 ? $"Écru stools {n}" : $"bench {n}", "Lodge"));
+            if (n % 3 == 0)
+                clock.Now += TimeSpan.FromMinutes(1);
+            store.Create(
+                $"j{n:00}",
+                new Change($"c{n}", "{}", n % 5 == 0 ? $"Écru stools {n}" : $"bench {n}", "Lodge")
+            );
         }
         var seen = new List<string>();
-        for (string? mark = null; ;)
+        for (string? mark = null; ; )
         {
             var page = store.List(7, before: mark);
-            if (page.Count == 0) break;
+            if (page.Count == 0)
+                break;
             seen.AddRange(page.Select(job => job.Id));
             mark = page[^1].Mark;
         }
@@ -275,7 +381,10 @@ public sealed class KeepingTests : IDisposable
         Assert.Equal(5, store.List(search: "éCRU").Count);
         Assert.Equal(25, store.List(search: "lodge").Count);
         Assert.True(store.TakeAway("j03"));
-        Assert.Equal((24, "j03", true), (store.List().Count, Assert.Single(store.List(deleted: true)).Id, store.IsDeleted("j03")));
+        Assert.Equal(
+            (24, "j03", true),
+            (store.List().Count, Assert.Single(store.List(deleted: true)).Id, store.IsDeleted("j03"))
+        );
         Assert.Null(store.Find("j03"));
         Assert.Null(store.Save("j03", 1, Say("x", "x")));
         Assert.True(store.BringBack("j03"));

@@ -24,18 +24,27 @@ public sealed class RunnerMat : MakeUp
 
     public override IReadOnlyList<Choice> Choices { get; } =
     [
-        Choice.Of("ends", "Ends", "Ends", new Option("hem", "Hemmed", "Lies flat."), new Option("raw", "Left raw", "For cloth that does not fray.")),
+        Choice.Of(
+            "ends",
+            "Ends",
+            "Ends",
+            new Option("hem", "Hemmed", "Lies flat."),
+            new Option("raw", "Left raw", "For cloth that does not fray.")
+        ),
     ];
 
     public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } =
-        [new("h", "Hem", AllowanceRole.Hem, Length.Inches(1), Length.Millimetres(25))];
+    [new("h", "Hem", AllowanceRole.Hem, Length.Inches(1), Length.Millimetres(25))];
 
     public override Sketch Sketch(Reading reading)
     {
         var (a, b) = (reading.Known("A") ?? Length.Inches(40), reading.Known("B") ?? Length.Inches(12));
         Point At(Length x, Length y) => new(x, y);
         var o = Length.Zero;
-        return new Sketch([new("face", [At(o, o), At(a, o), At(a, b), At(o, b)])], [new("A", At(o, o), At(a, o)), new("B", At(a, o), At(a, b))]);
+        return new Sketch(
+            [new("face", [At(o, o), At(a, o), At(a, b), At(o, b)])],
+            [new("A", At(o, o), At(a, o)), new("B", At(a, o), At(a, b))]
+        );
     }
 
     public override IEnumerable<Problem> Check(Reading reading) => [];
@@ -46,19 +55,40 @@ public sealed class RunnerMat : MakeUp
         var raw = reading.Chosen("ends", "raw");
         string[] edges = ["bottom", "right", "top", "left"];
         bool Hemmed(string edge) => !raw || edge is "bottom" or "top";
-        var allowances = edges.Where(Hemmed).ToDictionary(edge => edge, edge => reading.EdgeAllowance("h", "mat", edge));
+        var allowances = edges
+            .Where(Hemmed)
+            .ToDictionary(edge => edge, edge => reading.EdgeAllowance("h", "mat", edge));
         var ends = raw ? a : a + allowances["left"] + allowances["right"];
         var origin = new Point(Length.Zero, Length.Zero);
-        var piece = new Piece("mat", "mat", 1, new Dictionary<string, Working> { ["run"] = a, ["reach"] = b }, d => Outline.Rectangle(d["run"], d["reach"]))
+        var piece = new Piece(
+            "mat",
+            "mat",
+            1,
+            new Dictionary<string, Working> { ["run"] = a, ["reach"] = b },
+            d => Outline.Rectangle(d["run"], d["reach"])
+        )
         {
             Allowances = allowances,
-            Sizes = [new("cut run", SizeKind.Cut, ends, origin, new(a.Value, Length.Zero)), new("cut reach", SizeKind.Cut, b + allowances["bottom"] + allowances["top"], origin, new(Length.Zero, b.Value))],
+            Sizes =
+            [
+                new("cut run", SizeKind.Cut, ends, origin, new(a.Value, Length.Zero)),
+                new(
+                    "cut reach",
+                    SizeKind.Cut,
+                    b + allowances["bottom"] + allowances["top"],
+                    origin,
+                    new(Length.Zero, b.Value)
+                ),
+            ],
         };
         return new Pattern
         {
             Pieces = [piece],
             Seams = [],
-            Uses = [.. edges.Select(edge => new Use(Hemmed(edge) ? EdgeUse.Hem : EdgeUse.Raw, new Run("mat", 1, edge)))],
+            Uses =
+            [
+                .. edges.Select(edge => new Use(Hemmed(edge) ? EdgeUse.Hem : EdgeUse.Raw, new Run("mat", 1, edge))),
+            ],
             Finished = [("finished run", a), ("finished reach", b)],
         };
     }

@@ -17,10 +17,14 @@ test('a new user gets from nothing to the buying figure by keyboard alone', asyn
 
   // The other school and back, reached by Tab and chosen by Enter.
   await page.keyboard.press('2')
-  for (const [school, tab] of [['Choose separate boxing strip', 'Tab'], ['Choose one piece, folded', 'Shift+Tab']] as const) {
+  for (const [school, tab] of [
+    ['Choose separate boxing strip', 'Tab'],
+    ['Choose one piece, folded', 'Shift+Tab'],
+  ] as const) {
     const choose = page.getByRole('button', { name: school })
     await expect(choose).toBeVisible()
-    for (let tabs = 0; tabs < 25 && !(await choose.evaluate((button) => button === document.activeElement)); tabs++) await page.keyboard.press(tab)
+    for (let tabs = 0; tabs < 25 && !(await choose.evaluate((button) => button === document.activeElement)); tabs++)
+      await page.keyboard.press(tab)
     await page.keyboard.press('Enter')
   }
 
@@ -37,7 +41,8 @@ test('a new user gets from nothing to the buying figure by keyboard alone', asyn
 
 test('the worked examples come out on screen, each cut size with its working', async ({ page }) => {
   await page.goto('/jobs/demo-window-bench/pieces')
-  const size = (name: string) => page.getByRole('region', { name: 'Sizes' }).getByRole('button', { name: new RegExp(`^${name}`) })
+  const size = (name: string) =>
+    page.getByRole('region', { name: 'Sizes' }).getByRole('button', { name: new RegExp(`^${name}`) })
   await expect(size('cut width')).toContainText('47 1/2 in')
   await expect(size('cut length')).toContainText('20 1/4 in')
   await size('cut width').hover()

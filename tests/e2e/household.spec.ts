@@ -3,7 +3,9 @@ import { beginItem, choose, expect, field, measure, pieces, saved, test, through
 
 const lay = (page: Page) => page.keyboard.press('4')
 
-test('a fitted sheet: the corner school says what finishes smaller; an infant\'s caution stands on every print', async ({ page }) => {
+test("a fitted sheet: the corner school says what finishes smaller; an infant's caution stands on every print", async ({
+  page,
+}) => {
   await beginItem(page, 'Cots', 'Mattress, bed or cot')
   await measure(page, { W: '31 1/2', L: '74', T: '7' })
   await page.keyboard.press('2')
@@ -69,12 +71,19 @@ for (const [kind, sizes, piece, size, text] of [
   ['Table', { W: '120', L: '80', H: '70', F: '73' }, /1a top/, 'cut width', '122 cm'],
   ['Round table', { d: '80', H: '20' }, /1a circle/, 'cut diameter', '122.4 cm'],
   ['Centre panel for a table cover', { d: '45' }, /1b facing/, 'slit', '5.6 cm'],
-  ['Ironing board', { W: '38', L: '112', B: '22', b: '9', T: '2', f1: '70', w1: '37' }, /1a cover/, 'cut length', '131 cm'],
+  [
+    'Ironing board',
+    { W: '38', L: '112', B: '22', b: '9', T: '2', f1: '70', w1: '37' },
+    /1a cover/,
+    'cut length',
+    '131 cm',
+  ],
   ['Work table, tray or pressing board', { W: '110', L: '60', T: '2' }, /1a sheet/, 'cut width', '135.2 cm'],
   ['Duvet', { W: '135', L: '200' }, /1a front/, 'cut length', '209.5 cm'],
   ['Mattress, bed or cot', { W: '70', L: '140', T: '12' }, /1a sheet/, 'cut width', '112.2 cm'],
 ] as const)
-  test(`${kind}: measured, drafted, laid and bought in centimetres`, ({ page }) => throughEveryStage(page, kind, sizes, piece, size, text))
+  test(`${kind}: measured, drafted, laid and bought in centimetres`, ({ page }) =>
+    throughEveryStage(page, kind, sizes, piece, size, text))
 
 test('obstacles that overlap, a floor that is too near, and a mended cap', async ({ page }) => {
   await beginItem(page, 'Caps', 'Work table, tray or pressing board')

@@ -40,12 +40,25 @@ test('a gap, a repeat and a flaw lengthen the lay; what cannot be read is told a
 const sides = [12, 23, 22, 9, 16, 24, 20, 23, 7, 24, 5, 20, 13, 22, 12, 11, 20, 22, 22, 20]
 
 test('a longer search shortens the lay; what it found outlives the server', async ({ page, server }) => {
-  const ask = async (path: string, data: unknown) => (await page.request.post(`${server.url}/api/${path}`, { data })).json()
+  const ask = async (path: string, data: unknown) =>
+    (await page.request.post(`${server.url}/api/${path}`, { data })).json()
   const item = await ask('items', { id: 'p', name: 'Panel', makeUp: 'centre-panel', unit: 'in', from: null })
   const cloth = await ask('cloths', { id: 'c', name: 'Ticking', unit: 'in' })
   const job = await page.request.get(`${server.url}/api/jobs/demo-marigold`).then((reply) => reply.json())
-  const items = sides.map((side, n) => ({ ...item, id: `p${n}`, cloth: 'c', measures: { W: { typed: `${side}`, unit: 'in' } }, choices: { ...item.choices, shape: { typed: 'square', unit: 'in' } } }))
-  await ask('jobs', { id: 'many-panels', changeId: 'first', name: 'Many panels', unit: 'in', document: { ...job.document, name: 'Many panels', unit: 'in', items, cloths: [cloth] } })
+  const items = sides.map((side, n) => ({
+    ...item,
+    id: `p${n}`,
+    cloth: 'c',
+    measures: { W: { typed: `${side}`, unit: 'in' } },
+    choices: { ...item.choices, shape: { typed: 'square', unit: 'in' } },
+  }))
+  await ask('jobs', {
+    id: 'many-panels',
+    changeId: 'first',
+    name: 'Many panels',
+    unit: 'in',
+    document: { ...job.document, name: 'Many panels', unit: 'in', items, cloths: [cloth] },
+  })
   await page.goto('/jobs/many-panels/lay')
   const length = async () => parseFloat((await page.getByTestId('laid-c').textContent()) ?? '0')
   await expect.poll(() => page.locator('.laid').count()).toBe(40)
@@ -87,7 +100,10 @@ test('widths compared, and what there is of the cloth', async ({ page }) => {
   await have.fill('5 yd')
   await have.press('Enter')
   await expect(page.getByText(/No room for 1a, 1c, 1d, 1f/)).toBeVisible()
-  await page.getByRole('form', { name: /What there is/ }).getByRole('button', { name: 'Make it 52 in' }).click()
+  await page
+    .getByRole('form', { name: /What there is/ })
+    .getByRole('button', { name: 'Make it 52 in' })
+    .click()
   await expect(page.getByText('It will do:')).toBeVisible()
 })
 
@@ -120,7 +136,9 @@ test('pieces are dragged, refused where they cannot lie, pinned and unpinned by 
   await page.mouse.up()
   await expect(page.getByRole('button', { name: /^1a, .*pinned/ })).toBeVisible()
   // It ends near 30 in now, as exactly as a hand drags.
-  await expect.poll(async () => parseFloat((await page.getByTestId(/^laid-/).textContent()) ?? '0')).toBeGreaterThan(0.75)
+  await expect
+    .poll(async () => parseFloat((await page.getByTestId(/^laid-/).textContent()) ?? '0'))
+    .toBeGreaterThan(0.75)
   // By keyboard over the edge of the cloth, which is refused.
   await page.getByRole('button', { name: /^1a, .* 0 in from the selvedge/ }).focus()
   await page.keyboard.press('ArrowUp')
@@ -149,11 +167,15 @@ test('pieces are ticked off as cut; they stay, and changing one warns', async ({
   await page.keyboard.press('1')
   await measure(page, { W: '30 1/4' })
   await page.keyboard.press('4')
-  await expect(page.getByRole('alert').filter({ hasText: 'Take care' })).toContainText('1a was cut 30 x 30 in and is drafted 31 x 31 in now')
+  await expect(page.getByRole('alert').filter({ hasText: 'Take care' })).toContainText(
+    '1a was cut 30 x 30 in and is drafted 31 x 31 in now',
+  )
   await saved(page)
 })
 
-test('a motif sits in the middle of its panel, stripes across only, or the cloth is too narrow for it', async ({ page }) => {
+test('a motif sits in the middle of its panel, stripes across only, or the cloth is too narrow for it', async ({
+  page,
+}) => {
   await beginPanel(page, 'Motif', '29 1/4')
   await page.keyboard.press('4')
   await page.getByText('Repeat, gap, flaws').click()

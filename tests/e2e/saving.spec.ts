@@ -21,8 +21,24 @@ async function opened(page: Page, url: string) {
 }
 
 for (const [how, script] of [
-  ['full', () => { Storage.prototype.setItem = () => { throw new DOMException('full', 'QuotaExceededError') } }],
-  ['forbidden', () => { Object.defineProperty(window, 'localStorage', { get: () => { throw new DOMException('no', 'SecurityError') } }) }],
+  [
+    'full',
+    () => {
+      Storage.prototype.setItem = () => {
+        throw new DOMException('full', 'QuotaExceededError')
+      }
+    },
+  ],
+  [
+    'forbidden',
+    () => {
+      Object.defineProperty(window, 'localStorage', {
+        get: () => {
+          throw new DOMException('no', 'SecurityError')
+        },
+      })
+    },
+  ],
 ] as const)
   test(`with a ${how} browser store everything is saved, and what is not kept is told`, async ({ page, server }) => {
     await page.addInitScript(script)
@@ -71,7 +87,9 @@ test('a page that lives keeps what is its own from another that opens the job', 
   const other = await context.newPage()
   await opened(other, page.url())
   await expect(width(other)).toHaveValue('30 in')
-  expect(await page.evaluate(() => Object.keys(localStorage).filter((key) => key.startsWith('wrapper.unsaved.')))).toEqual(held)
+  expect(
+    await page.evaluate(() => Object.keys(localStorage).filter((key) => key.startsWith('wrapper.unsaved.'))),
+  ).toEqual(held)
   await page.unroute('**/api/jobs/*')
   await saved(page)
   await other.reload()
@@ -172,7 +190,9 @@ test('what is typed while an undo is on its way stays, on top of it', async ({ p
   await depth(page).fill('20')
   await saved(page)
   let held: Route | undefined
-  await page.route('**/undo', (route) => { held = route })
+  await page.route('**/undo', (route) => {
+    held = route
+  })
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect.poll(() => held !== undefined).toBe(true)
   await field(page, 'measures.T').fill('3')
@@ -188,7 +208,10 @@ test('what is typed while an undo is on its way stays, on top of it', async ({ p
 test('taking a photo away on one page leaves what another wrote under it', async ({ page, context }) => {
   await cushion(page, 'Two captions')
   const picture = await page.screenshot()
-  await page.locator('input[type=file]').first().setInputFiles({ name: 'a.png', mimeType: 'image/png', buffer: picture })
+  await page
+    .locator('input[type=file]')
+    .first()
+    .setInputFiles({ name: 'a.png', mimeType: 'image/png', buffer: picture })
   const caption = (on: Page) => on.getByLabel('What it shows')
   await expect(caption(page)).toBeVisible()
   const other = await context.newPage()
@@ -196,7 +219,11 @@ test('taking a photo away on one page leaves what another wrote under it', async
   await expect(caption(other)).toBeVisible()
   await caption(page).fill('left arm, pleats')
   await caption(page).blur()
-  await expect.poll(() => page.evaluate(async () => (await (await fetch(`/api/jobs/${location.pathname.split('/')[2]}/photos`)).text()))).toContain('left arm, pleats')
+  await expect
+    .poll(() =>
+      page.evaluate(async () => await (await fetch(`/api/jobs/${location.pathname.split('/')[2]}/photos`)).text()),
+    )
+    .toContain('left arm, pleats')
   await other.locator('.photos').getByRole('button', { name: 'Take away' }).click()
   await expect(other.getByText('Taken away: left arm, pleats')).toBeVisible()
 })

@@ -36,9 +36,16 @@ for (const [name, path, light, item] of shots as readonly (readonly [string, str
       await expect(page.getByRole('button', { name: /^Make it/ }).first()).toBeVisible()
       await page.getByRole('region', { name: 'Less cloth' }).scrollIntoViewIfNeeded()
     }
-    if (name === 'lay-motif') await page.getByRole('region', { name: 'Pewter damask', exact: true }).evaluate((cloth) => cloth.scrollIntoView())
-    if (name === 'lay-stock') await page.getByRole('region', { name: 'Unbleached twill', exact: true }).evaluate((cloth) => cloth.scrollIntoView())
-    if (name === 'lay-repeat') await page.getByRole('region', { name: 'Star-chart cotton', exact: true }).evaluate((cloth) => cloth.scrollIntoView())
+    if (name === 'lay-motif')
+      await page.getByRole('region', { name: 'Pewter damask', exact: true }).evaluate((cloth) => cloth.scrollIntoView())
+    if (name === 'lay-stock')
+      await page
+        .getByRole('region', { name: 'Unbleached twill', exact: true })
+        .evaluate((cloth) => cloth.scrollIntoView())
+    if (name === 'lay-repeat')
+      await page
+        .getByRole('region', { name: 'Star-chart cotton', exact: true })
+        .evaluate((cloth) => cloth.scrollIntoView())
     await page.evaluate(() => document.fonts.ready)
     await page.waitForTimeout(800)
     await page.screenshot({ path: `${folder}/${name}.png` })

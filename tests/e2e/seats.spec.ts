@@ -22,7 +22,13 @@ test('a traced seat is taken from a drawing, boxed and checked', async ({ page }
   await field(page, 'measures.O').fill('0, 0; 10, 10; 10, 0; 0, 10')
   await field(page, 'measures.T').fill('4')
   await expect(page.getByRole('alert').filter({ hasText: 'crosses itself' })).toContainText('For example')
-  await page.getByLabel('SVG drawing').setInputFiles({ name: 'seat.svg', mimeType: 'image/svg+xml', buffer: Buffer.from('<svg><path d="M0 0 H24 V-18 H16 A6 6 0 0 1 8 -18 H0 Z"/></svg>') })
+  await page
+    .getByLabel('SVG drawing')
+    .setInputFiles({
+      name: 'seat.svg',
+      mimeType: 'image/svg+xml',
+      buffer: Buffer.from('<svg><path d="M0 0 H24 V-18 H16 A6 6 0 0 1 8 -18 H0 Z"/></svg>'),
+    })
   await expect(field(page, 'measures.O')).toHaveValue(/^M0 0 H24/)
   await field(page, 'measures.O').focus()
   await page.keyboard.press('Escape')
@@ -54,9 +60,16 @@ for (const [kind, sizes, piece, size, text] of [
   ['Ottoman or cube', { W: '46', L: '46', H: '38' }, /1c side, left and right/, 'cut height', '47 cm'],
   ['Chair back', { W: '42', H: '50', D: '6' }, /1a outer face/, 'cut width', '53.5 cm'],
   ['Sofa base', { W: '110', S: '58', F: '40', A: '86', M: '82', C: '12' }, /1b arm sheet/, 'cut length', '98.2 cm'],
-  ['Upholstered chair', { W: '55', S: '52', F: '30', A: '22', B: '12', U: '12', H: '68', K: '12', C: '10' }, /deck/, 'cut width', '76.5 cm'],
+  [
+    'Upholstered chair',
+    { W: '55', S: '52', F: '30', A: '22', B: '12', U: '12', H: '68', K: '12', C: '10' },
+    /deck/,
+    'cut width',
+    '76.5 cm',
+  ],
 ] as const)
-  test(`${kind}: measured, drafted, laid and bought in centimetres`, ({ page }) => throughEveryStage(page, kind, sizes, piece, size, text))
+  test(`${kind}: measured, drafted, laid and bought in centimetres`, ({ page }) =>
+    throughEveryStage(page, kind, sizes, piece, size, text))
 
 test('a cap that falls deeper than the ottoman is refused on Make-up', async ({ page }) => {
   await beginItem(page, 'Footstool', 'Ottoman or cube')
@@ -75,7 +88,11 @@ test('the demo seats are drafted without a doubt, curves laid as curves', async 
     await page.goto(`/jobs/${job}/lay`)
     await expect(page.getByTestId('to-buy')).toBeVisible()
     await expect(page.getByRole('navigation', { name: 'Stages' })).not.toContainText('in doubt')
-    expect(await page.locator('.laid path.cut').evaluateAll((paths) => paths.some((path) => path.getAttribute('d')?.includes('A')))).toBe(true)
+    expect(
+      await page
+        .locator('.laid path.cut')
+        .evaluateAll((paths) => paths.some((path) => path.getAttribute('d')?.includes('A'))),
+    ).toBe(true)
   }
 })
 
@@ -176,7 +193,9 @@ test('photos of what was found are kept, captioned, and come back', async ({ pag
   await saved(page)
   const shot = await page.screenshot({ clip: { x: 0, y: 0, width: 40, height: 30 } })
   const photos = page.getByRole('region', { name: 'Photos' })
-  await photos.getByLabel(/Add photos/).setInputFiles({ name: 'notes.png', mimeType: 'image/png', buffer: Buffer.from('no picture') })
+  await photos
+    .getByLabel(/Add photos/)
+    .setInputFiles({ name: 'notes.png', mimeType: 'image/png', buffer: Buffer.from('no picture') })
   await expect(photos.getByRole('alert')).toContainText('neither a JPEG, PNG nor WebP picture')
   await photos.getByLabel(/Add photos/).setInputFiles({ name: 'corner.png', mimeType: 'image/png', buffer: shot })
   await photos.getByLabel('What it shows').fill('Front corner, pleats')

@@ -106,7 +106,10 @@ test('the palette and the sheet find every command', async ({ page }) => {
 const axe = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8')
 
 for (const light of ['day', 'dim'])
-  for (const place of ['/', ...['measure', 'make-up', 'pieces', 'lay', 'buy'].map((stage) => `/jobs/demo-window-bench/${stage}`)])
+  for (const place of [
+    '/',
+    ...['measure', 'make-up', 'pieces', 'lay', 'buy'].map((stage) => `/jobs/demo-window-bench/${stage}`),
+  ])
     test(`axe finds nothing serious on ${place} by ${light}`, async ({ page }) => {
       await page.addInitScript((value) => localStorage.setItem('wrapper.light', value), light)
       await page.goto(place)
@@ -115,8 +118,20 @@ for (const light of ['day', 'dim'])
       // Evaluated by the test's own channel: the page's content policy lets no foreign script in.
       await page.evaluate(axe)
       const found = await page.evaluate(async () => {
-        const { violations } = await (window as unknown as { axe: { run: () => Promise<{ violations: { id: string; impact: string; nodes: { html: string }[] }[] }> } }).axe.run()
-        return violations.filter((each) => ['serious', 'critical'].includes(each.impact)).map((each) => `${each.id}: ${each.nodes.slice(0, 3).map((node) => node.html.slice(0, 160)).join(' | ')}`)
+        const { violations } = await (
+          window as unknown as {
+            axe: { run: () => Promise<{ violations: { id: string; impact: string; nodes: { html: string }[] }[] }> }
+          }
+        ).axe.run()
+        return violations
+          .filter((each) => ['serious', 'critical'].includes(each.impact))
+          .map(
+            (each) =>
+              `${each.id}: ${each.nodes
+                .slice(0, 3)
+                .map((node) => node.html.slice(0, 160))
+                .join(' | ')}`,
+          )
       })
       expect(found).toEqual([])
     })

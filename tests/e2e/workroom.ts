@@ -7,12 +7,13 @@ import { join, resolve } from 'node:path'
 
 const root = resolve(__dirname, '../..')
 
-const freePort = () => new Promise<number>((found) => {
-  const server = createServer().listen(0, '127.0.0.1', () => {
-    const { port } = server.address() as AddressInfo
-    server.close(() => found(port))
+const freePort = () =>
+  new Promise<number>((found) => {
+    const server = createServer().listen(0, '127.0.0.1', () => {
+      const { port } = server.address() as AddressInfo
+      server.close(() => found(port))
+    })
   })
-})
 
 /** A server of one worker's own: the test host with the built front end, on a free port and a data folder that is removed. */
 export class Server {
@@ -32,12 +33,28 @@ export class Server {
   }
 
   async resume() {
-    this.process = spawn('dotnet', [
-      join(root, 'tests/Wrapper.TestHost/bin/Release/net10.0/Wrapper.TestHost.dll'),
-      '--port', String(this.port), '--data', this.data, '--web', join(root, 'web/dist'), '--demo',
-    ], { stdio: 'inherit' })
+    this.process = spawn(
+      'dotnet',
+      [
+        join(root, 'tests/Wrapper.TestHost/bin/Release/net10.0/Wrapper.TestHost.dll'),
+        '--port',
+        String(this.port),
+        '--data',
+        this.data,
+        '--web',
+        join(root, 'web/dist'),
+        '--demo',
+      ],
+      { stdio: 'inherit' },
+    )
     for (let tries = 0; tries < 200; tries++) {
-      if (await fetch(`${this.url}/api/health`).then((reply) => reply.ok, () => false)) return
+      if (
+        await fetch(`${this.url}/api/health`).then(
+          (reply) => reply.ok,
+          () => false,
+        )
+      )
+        return
       await new Promise((wait) => setTimeout(wait, 50))
     }
     throw new Error('the server does not answer')
@@ -56,11 +73,14 @@ export class Server {
 }
 
 export const test = base.extend<{ room: Page }, { server: Server }>({
-  server: [async ({}, use) => {
-    const server = await Server.start()
-    await use(server)
-    await server.stop()
-  }, { scope: 'worker' }],
+  server: [
+    async ({}, use) => {
+      const server = await Server.start()
+      await use(server)
+      await server.stop()
+    },
+    { scope: 'worker' },
+  ],
   baseURL: async ({ server }, use) => use(server.url),
   // Every page fails its test when it asks anything but this machine, breaks the content policy or throws.
   page: async ({ page }, use) => {
@@ -71,7 +91,8 @@ export const test = base.extend<{ room: Page }, { server: Server }>({
     })
     page.on('pageerror', (error) => wrong.push(error.message))
     page.on('console', (message) => {
-      if (/Content Security Policy|React|act\(/.test(message.text()) && message.type() === 'error') wrong.push(message.text())
+      if (/Content Security Policy|React|act\(/.test(message.text()) && message.type() === 'error')
+        wrong.push(message.text())
     })
     await use(page)
     expect(wrong).toEqual([])
@@ -81,7 +102,8 @@ export const test = base.extend<{ room: Page }, { server: Server }>({
 export { expect }
 
 /** A field by its key, as the server names it; from a full stop on, the end of a key will do. */
-export const field = (page: Page, key: string) => page.locator(key.startsWith('.') ? `[data-field$="${key}"]` : `[data-field="${key}"]`)
+export const field = (page: Page, key: string) =>
+  page.locator(key.startsWith('.') ? `[data-field$="${key}"]` : `[data-field="${key}"]`)
 
 /** Begins a job with one item by keyboard alone, from the list of jobs. */
 export async function begin(page: Page, name: string, unit: 'in' | 'cm' = 'in') {
@@ -100,7 +122,12 @@ export async function begin(page: Page, name: string, unit: 'in' | 'cm' = 'in') 
 export async function beginCushion(page: Page, name: string, w: string, l: string, t: string) {
   await begin(page, name)
   await page.keyboard.press('Enter')
-  for (const [key, size] of [['W', w], ['L', l], ['T', t]] as const) await field(page, `measures.${key}`).fill(size)
+  for (const [key, size] of [
+    ['W', w],
+    ['L', l],
+    ['T', t],
+  ] as const)
+    await field(page, `measures.${key}`).fill(size)
   await page.keyboard.press('Escape')
   await expect(page.getByTestId('to-buy')).toBeVisible()
 }
@@ -121,7 +148,8 @@ export async function choose(page: Page, name: string, option: string) {
 }
 
 /** An alert that says this; others may stand beside it while a plan is on its way. */
-export const told = (page: Page, text: string) => expect(page.getByRole('alert').filter({ hasText: text }).first()).toBeVisible()
+export const told = (page: Page, text: string) =>
+  expect(page.getByRole('alert').filter({ hasText: text }).first()).toBeVisible()
 
 /** Types sizes on the measuring drawing, and leaves the last. */
 export async function measure(page: Page, sizes: Record<string, string>) {
@@ -138,7 +166,14 @@ export async function pieces(page: Page, piece: RegExp, size: string, text: stri
 }
 
 /** One cover by centimetres through every stage: measured, drafted with this size, laid, bought and saved. */
-export async function throughEveryStage(page: Page, kind: string, sizes: Record<string, string>, piece: RegExp, size: string, text: string) {
+export async function throughEveryStage(
+  page: Page,
+  kind: string,
+  sizes: Record<string, string>,
+  piece: RegExp,
+  size: string,
+  text: string,
+) {
   await beginItem(page, kind, kind, 'cm')
   await measure(page, sizes)
   await expect(page.getByTestId('to-buy')).toBeVisible()

@@ -62,7 +62,13 @@ export function Look({ children }: { children: ReactNode }) {
           },
           components: {
             Button: { primaryShadow: 'none', defaultShadow: 'none', fontWeight: 700, primaryColor: tone.paper },
-            Segmented: { itemSelectedBg: tone.ink, itemSelectedColor: tone.paper, itemColor: tone.ink, itemHoverColor: tone.ink, trackBg: tone.raised },
+            Segmented: {
+              itemSelectedBg: tone.ink,
+              itemSelectedColor: tone.paper,
+              itemColor: tone.ink,
+              itemHoverColor: tone.ink,
+              trackBg: tone.raised,
+            },
           },
         }}
       >

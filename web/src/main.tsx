@@ -8,7 +8,15 @@ import { JobPage } from './job/JobPage'
 import { Look } from './Look'
 import './styles.css'
 
-const queries = new QueryClient({ defaultOptions: { queries: { retry: (failures, error) => failures < 2 && !(error instanceof Refused && error.status < 500), refetchOnWindowFocus: false, staleTime: 5_000 } } })
+const queries = new QueryClient({
+  defaultOptions: {
+    queries: {
+      retry: (failures, error) => failures < 2 && !(error instanceof Refused && error.status < 500),
+      refetchOnWindowFocus: false,
+      staleTime: 5_000,
+    },
+  },
+})
 
 const router = createBrowserRouter([
   { path: '/', element: <Home /> },

@@ -19,7 +19,11 @@ public sealed class ServerProcess : IDisposable
             listener.Start();
             Port = ((IPEndPoint)listener.LocalEndpoint).Port;
         }
-        Client = new HttpClient(new SocketsHttpHandler { MaxConnectionsPerServer = 200 }) { BaseAddress = new Uri($"http://127.0.0.1:{Port}"), Timeout = TimeSpan.FromMinutes(10) };
+        Client = new HttpClient(new SocketsHttpHandler { MaxConnectionsPerServer = 200 })
+        {
+            BaseAddress = new Uri($"http://127.0.0.1:{Port}"),
+            Timeout = TimeSpan.FromMinutes(10),
+        };
         process = Start();
     }
 
@@ -45,7 +49,8 @@ public sealed class ServerProcess : IDisposable
     public double StopGently()
     {
         var clock = Stopwatch.StartNew();
-        using (var signal = Process.Start("kill", ["-TERM", $"{process.Id}"])) signal.WaitForExit();
+        using (var signal = Process.Start("kill", ["-TERM", $"{process.Id}"]))
+            signal.WaitForExit();
         process.WaitForExit();
         return clock.Elapsed.TotalMilliseconds;
     }
@@ -58,7 +63,8 @@ public sealed class ServerProcess : IDisposable
         process.WaitForExit();
     }
 
-    public async Task<JsonNode> Get(string path) => JsonNode.Parse(await Client.GetStringAsync(new Uri(path, UriKind.Relative)))!;
+    public async Task<JsonNode> Get(string path) =>
+        JsonNode.Parse(await Client.GetStringAsync(new Uri(path, UriKind.Relative)))!;
 
     public async Task<JsonNode> Post(string path, JsonNode body)
     {
@@ -68,23 +74,49 @@ public sealed class ServerProcess : IDisposable
     }
 
     /// <summary>A cloth with usual values.</summary>
-    public Task<JsonNode> Cloth(string id) => Post("/api/cloths", new JsonObject { ["id"] = id, ["name"] = id, ["unit"] = "in" });
+    public Task<JsonNode> Cloth(string id) =>
+        Post(
+            "/api/cloths",
+            new JsonObject
+            {
+                ["id"] = id,
+                ["name"] = id,
+                ["unit"] = "in",
+            }
+        );
 
     /// <summary>An item of a make-up, measured with what its measures usually are.</summary>
     public async Task<JsonNode> Item(string id, string makeUp, IReadOnlyDictionary<string, string> measures)
     {
-        var item = await Post("/api/items", new JsonObject { ["id"] = id, ["name"] = id, ["makeUp"] = makeUp, ["unit"] = "in", ["from"] = null });
-        foreach (var (key, size) in measures) item["measures"]![key] = Entry(size);
+        var item = await Post(
+            "/api/items",
+            new JsonObject
+            {
+                ["id"] = id,
+                ["name"] = id,
+                ["makeUp"] = makeUp,
+                ["unit"] = "in",
+                ["from"] = null,
+            }
+        );
+        foreach (var (key, size) in measures)
+            item["measures"]![key] = Entry(size);
         return item;
     }
 
     public static JsonObject Entry(string typed) => new() { ["typed"] = typed, ["unit"] = "in" };
 
-    public static JsonObject Job(IEnumerable<JsonNode> items, params IEnumerable<JsonNode> cloths) => new()
-    {
-        ["version"] = 1, ["name"] = "bench", ["customer"] = "", ["unit"] = "in", ["currency"] = "£",
-        ["items"] = new JsonArray([.. items.Select(item => item.DeepClone())]), ["cloths"] = new JsonArray([.. cloths.Select(cloth => cloth.DeepClone())]),
-    };
+    public static JsonObject Job(IEnumerable<JsonNode> items, params IEnumerable<JsonNode> cloths) =>
+        new()
+        {
+            ["version"] = 1,
+            ["name"] = "bench",
+            ["customer"] = "",
+            ["unit"] = "in",
+            ["currency"] = "£",
+            ["items"] = new JsonArray([.. items.Select(item => item.DeepClone())]),
+            ["cloths"] = new JsonArray([.. cloths.Select(cloth => cloth.DeepClone())]),
+        };
 
     public void Dispose()
     {
@@ -95,19 +127,35 @@ public sealed class ServerProcess : IDisposable
 
     private double Memory(string line)
     {
-        var found = File.ReadLines($"/proc/{process.Id}/status").First(each => each.StartsWith(line, StringComparison.Ordinal));
-        return double.Parse(found.Split(' ', StringSplitOptions.RemoveEmptyEntries)[^2], System.Globalization.CultureInfo.InvariantCulture) / 1024;
+        var found = File.ReadLines($"/proc/{process.Id}/status")
+            .First(each => each.StartsWith(line, StringComparison.Ordinal));
+        return double.Parse(
+                found.Split(' ', StringSplitOptions.RemoveEmptyEntries)[^2],
+                System.Globalization.CultureInfo.InvariantCulture
+            ) / 1024;
     }
 
     private Process Start()
     {
-        var host = Path.GetFullPath(Path.Combine(AppContext.BaseDirectory, "../../../../../src/Wrapper.Server/bin/Release/net10.0/Wrapper.Server.dll"));
+        var host = Path.GetFullPath(
+            Path.Combine(
+                AppContext.BaseDirectory,
+                "../../../../../src/Wrapper.Server/bin/Release/net10.0/Wrapper.Server.dll"
+            )
+        );
         var started = Process.Start(new ProcessStartInfo("dotnet", [host, "--port", $"{Port}", "--data", data]))!;
         for (var tries = 0; tries < 600; tries++)
         {
             try
             {
-                if (Client.GetAsync(new Uri("/api/health", UriKind.Relative)).GetAwaiter().GetResult().IsSuccessStatusCode) return started;
+                if (
+                    Client
+                        .GetAsync(new Uri("/api/health", UriKind.Relative))
+                        .GetAwaiter()
+                        .GetResult()
+                        .IsSuccessStatusCode
+                )
+                    return started;
             }
             catch (HttpRequestException)
             {

@@ -33,28 +33,54 @@ public sealed record Buying(Length Needed, Length Margin, Length Bought, Length 
         {
             var count = (int)((washed.Ticks + article.Ticks - 1) / article.Ticks);
             var bought = count * article;
-            return new Buying(washed, Length.Zero, bought, bought - washed, cloth.PriceFor(bought) * count) { Articles = count };
+            return new Buying(washed, Length.Zero, bought, bought - washed, cloth.PriceFor(bought) * count)
+            {
+                Articles = count,
+            };
         }
         var needed = cloth.BeforeWashing(washed);
-        var toStart = needed.IsPositive && cloth.ForLay.Repeat is { IsStripes: false } repeat ? cloth.BeforeWashing(repeat.Along) : Length.Zero;
+        var toStart =
+            needed.IsPositive && cloth.ForLay.Repeat is { IsStripes: false } repeat
+                ? cloth.BeforeWashing(repeat.Along)
+                : Length.Zero;
         var forSkew = needed.IsPositive ? cloth.Skew : Length.Zero;
         // Where remnants hold everything nothing is bought.
         var whole = needed.IsPositive ? needed + toStart + forSkew + cloth.Margin : Length.Zero;
         var stepped = whole.UpTo(cloth.BuyingStep);
         var least = needed.IsPositive && stepped < cloth.LeastCut;
-        return Priced(new Buying(needed, needed.IsPositive ? cloth.Margin : Length.Zero, Length.Zero, Length.Zero, null) { ToStart = toStart, ForSkew = forSkew, IsLeastCut = least }, least ? cloth.LeastCut.UpTo(cloth.BuyingStep) : stepped, whole, cloth);
+        return Priced(
+            new Buying(needed, needed.IsPositive ? cloth.Margin : Length.Zero, Length.Zero, Length.Zero, null)
+            {
+                ToStart = toStart,
+                ForSkew = forSkew,
+                IsLeastCut = least,
+            },
+            least ? cloth.LeastCut.UpTo(cloth.BuyingStep) : stepped,
+            whole,
+            cloth
+        );
     }
 
     private static Buying Priced(Buying buying, Length bought, Length whole, ClothReading cloth)
     {
         var cost = CostOf(bought, cloth);
-        (Length, decimal)? cheaper = (from step in cloth.PriceSteps
-                                      let more = step.UpTo(cloth.BuyingStep)
-                                      where bought.IsPositive && more > bought && CostOf(more, cloth) < cost
-                                      select (more, CostOf(more, cloth)!.Value)).Select(each => ((Length, decimal)?)each).FirstOrDefault();
+        (Length, decimal)? cheaper = (
+            from step in cloth.PriceSteps
+            let more = step.UpTo(cloth.BuyingStep)
+            where bought.IsPositive && more > bought && CostOf(more, cloth) < cost
+            select (more, CostOf(more, cloth)!.Value)
+        )
+            .Select(each => ((Length, decimal)?)each)
+            .FirstOrDefault();
         return buying with { Bought = bought, LeftOver = bought - whole, Cost = cost, Cheaper = cheaper };
     }
 
     private static decimal? CostOf(Length bought, ClothReading cloth) =>
-        cloth.PriceFor(bought) is { } price ? decimal.Round(price * bought.Ticks / (cloth.Cloth.PricedBy == "m" ? Metre : Yard).Ticks, 2, MidpointRounding.AwayFromZero) : null;
+        cloth.PriceFor(bought) is { } price
+            ? decimal.Round(
+                price * bought.Ticks / (cloth.Cloth.PricedBy == "m" ? Metre : Yard).Ticks,
+                2,
+                MidpointRounding.AwayFromZero
+            )
+            : null;
 }

@@ -8,10 +8,12 @@ namespace Wrapper.Core.Covers;
 public enum MeasureKind
 {
     /// <summary>A length off the tape.</summary>
-    [JsonStringEnumMemberName("length")] Length,
+    [JsonStringEnumMemberName("length")]
+    Length,
 
     /// <summary>A traced outline: points and arcs, or an SVG path (see <see cref="Patterns.OutlineReader"/>).</summary>
-    [JsonStringEnumMemberName("outline")] Outline,
+    [JsonStringEnumMemberName("outline")]
+    Outline,
 }
 
 /// <summary>A measurement that a make-up asks for: its letter on the drawing, what to hold the tape against, and its sane range.</summary>
@@ -30,7 +32,11 @@ public sealed record Measure(string Key, string Name, string HoldTape, LengthLim
     public Length Adjustable { get; init; }
 
     /// <summary>The same measure, asked only while <paramref name="choice"/> has one of these answers.</summary>
-    public Measure When(string choice, params string[] answers) => this with { ShownWhen = new Condition(choice, answers) };
+    public Measure When(string choice, params string[] answers) =>
+        this with
+        {
+            ShownWhen = new Condition(choice, answers),
+        };
 }
 
 /// <summary>What kind of answer a choice takes.</summary>
@@ -38,13 +44,16 @@ public sealed record Measure(string Key, string Name, string HoldTape, LengthLim
 public enum ChoiceKind
 {
     /// <summary>One of the declared options.</summary>
-    [JsonStringEnumMemberName("option")] Option,
+    [JsonStringEnumMemberName("option")]
+    Option,
 
     /// <summary>A length.</summary>
-    [JsonStringEnumMemberName("length")] Length,
+    [JsonStringEnumMemberName("length")]
+    Length,
 
     /// <summary>A whole number.</summary>
-    [JsonStringEnumMemberName("count")] Count,
+    [JsonStringEnumMemberName("count")]
+    Count,
 }
 
 /// <summary>One answer to a choice, and when to take it.</summary>
@@ -96,23 +105,57 @@ public sealed record Choice(string Key, string Name, ChoiceKind Kind)
     public bool OnMeasure { get; init; }
 
     /// <summary>The same choice, shown only while <paramref name="choice"/> has one of these answers.</summary>
-    public Choice When(string choice, params string[] answers) => this with { ShownWhen = new Condition(choice, answers) };
+    public Choice When(string choice, params string[] answers) =>
+        this with
+        {
+            ShownWhen = new Condition(choice, answers),
+        };
 
     /// <summary>A choice of a whole number.</summary>
     public static Choice OfCount(string key, string name, string group, int usual, int min, int max) =>
-        new(key, name, ChoiceKind.Count) { Default = $"{usual}", Min = min, Max = max, Group = group };
+        new(key, name, ChoiceKind.Count)
+        {
+            Default = $"{usual}",
+            Min = min,
+            Max = max,
+            Group = group,
+        };
 
     /// <summary>A choice among options; the first is the default.</summary>
     public static Choice Of(string key, string name, string group, params Option[] options) =>
-        new(key, name, ChoiceKind.Option) { Options = options, Default = options[0].Key, Group = group };
+        new(key, name, ChoiceKind.Option)
+        {
+            Options = options,
+            Default = options[0].Key,
+            Group = group,
+        };
 
     /// <summary>A choice of a length.</summary>
-    public static Choice OfLength(string key, string name, string group, Length inches, decimal millimetres, LengthLimits? limits = null) =>
-        new(key, name, ChoiceKind.Length) { InchDefault = inches, MetricDefault = Length.Millimetres(millimetres), Limits = limits ?? LengthLimits.Allowance, Group = group };
+    public static Choice OfLength(
+        string key,
+        string name,
+        string group,
+        Length inches,
+        decimal millimetres,
+        LengthLimits? limits = null
+    ) =>
+        new(key, name, ChoiceKind.Length)
+        {
+            InchDefault = inches,
+            MetricDefault = Length.Millimetres(millimetres),
+            Limits = limits ?? LengthLimits.Allowance,
+            Group = group,
+        };
 }
 
 /// <summary>An allowance that a make-up uses, by its letter (<c>s</c>, <c>z</c>), with the default of the workroom (handbook §3).</summary>
-public sealed record AllowanceDeclaration(string Symbol, string Name, AllowanceRole Role, Length InchDefault, Length MetricDefault)
+public sealed record AllowanceDeclaration(
+    string Symbol,
+    string Name,
+    AllowanceRole Role,
+    Length InchDefault,
+    Length MetricDefault
+)
 {
     /// <summary>By how much it may be less where that saves cloth; zero where it may not.</summary>
     public Length Adjustable { get; init; }

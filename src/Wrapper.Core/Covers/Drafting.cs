@@ -23,12 +23,16 @@ public sealed class Drafting
     public IReadOnlyList<MakeUp> MakeUps { get; }
 
     /// <summary>Every make-up of this assembly, by rank and key.</summary>
-    public static Drafting Standard(params IEnumerable<MakeUp> more) => new(
-        typeof(MakeUp).Assembly.GetTypes()
-            .Where(type => type.IsSubclassOf(typeof(MakeUp)) && !type.IsAbstract)
-            .Select(type => (MakeUp)Activator.CreateInstance(type)!)
-            .OrderBy(makeUp => makeUp.Rank).ThenBy(makeUp => makeUp.Key, StringComparer.Ordinal)
-            .Concat(more));
+    public static Drafting Standard(params IEnumerable<MakeUp> more) =>
+        new(
+            typeof(MakeUp)
+                .Assembly.GetTypes()
+                .Where(type => type.IsSubclassOf(typeof(MakeUp)) && !type.IsAbstract)
+                .Select(type => (MakeUp)Activator.CreateInstance(type)!)
+                .OrderBy(makeUp => makeUp.Rank)
+                .ThenBy(makeUp => makeUp.Key, StringComparer.Ordinal)
+                .Concat(more)
+        );
 
     /// <summary>The make-up of a key, or null.</summary>
     public MakeUp? Find(string key) => byKey.GetValueOrDefault(key);
@@ -37,12 +41,20 @@ public sealed class Drafting
     public Draft Draft(Item item, JobUnit unit, Func<ClothRole, Working>? usable = null)
     {
         if (Find(item.MakeUp) is not { } makeUp)
-            return new Draft(null, null, null, [new Problem("makeUp", item.MakeUp, 0, "no such make-up", MakeUps[0].Key)]);
+            return new Draft(
+                null,
+                null,
+                null,
+                [new Problem("makeUp", item.MakeUp, 0, "no such make-up", MakeUps[0].Key)]
+            );
         var reading = new Reading(makeUp, item, unit, usable);
-        if (reading.Problems.Count == 0) reading.Problems.AddRange(makeUp.Check(reading));
-        if (reading.Problems.Count > 0) return new Draft(null, null, reading, reading.Problems);
+        if (reading.Problems.Count == 0)
+            reading.Problems.AddRange(makeUp.Check(reading));
+        if (reading.Problems.Count > 0)
+            return new Draft(null, null, reading, reading.Problems);
         var pattern = Filled.With(WidthJoins.Apply(makeUp.Draft(reading), reading), makeUp.Fillings(reading), unit);
-        if (Unsound(pattern, makeUp, reading) is { } unsound) return new Draft(null, null, reading, [unsound]);
+        if (Unsound(pattern, makeUp, reading) is { } unsound)
+            return new Draft(null, null, reading, [unsound]);
         return new Draft(pattern, SeamCheck.Of(pattern, unit), reading, []);
     }
 
@@ -52,11 +64,23 @@ public sealed class Drafting
         foreach (var piece in pattern.Pieces)
         {
             if (OutlineCheck.Fault(piece.Stitch) is { } stitch)
-                return reading.Refuse($"measures.{makeUp.Measures[0].Key}", $"the stitch line of the {piece.Name} {stitch}", "20");
+                return reading.Refuse(
+                    $"measures.{makeUp.Measures[0].Key}",
+                    $"the stitch line of the {piece.Name} {stitch}",
+                    "20"
+                );
             if (OutlineCheck.Swallowed(piece) is { } edge)
-                return reading.Refuse($"allowances.{makeUp.Allowances[0].Symbol}", $"the {piece.Name} is too narrow at its {edge} edge for its allowances", reading.Unit.IsInches() ? "1/4" : "0.6");
+                return reading.Refuse(
+                    $"allowances.{makeUp.Allowances[0].Symbol}",
+                    $"the {piece.Name} is too narrow at its {edge} edge for its allowances",
+                    reading.Unit.IsInches() ? "1/4" : "0.6"
+                );
             if (OutlineCheck.Fault(piece.Cut) is { } cut)
-                return reading.Refuse($"allowances.{makeUp.Allowances[0].Symbol}", $"the cut line of the {piece.Name} {cut}: the allowance does not go round its inside corners", reading.Unit.IsInches() ? "1/4" : "0.6");
+                return reading.Refuse(
+                    $"allowances.{makeUp.Allowances[0].Symbol}",
+                    $"the cut line of the {piece.Name} {cut}: the allowance does not go round its inside corners",
+                    reading.Unit.IsInches() ? "1/4" : "0.6"
+                );
         }
         return null;
     }

@@ -12,12 +12,20 @@ internal static class Filled
     public static Pattern With(Pattern pattern, IEnumerable<Piece> fillings, JobUnit unit)
     {
         List<Piece> pieces = [.. fillings];
-        return pieces.Count == 0 ? pattern : pattern with
-        {
-            Pieces = [.. pattern.Pieces, .. pieces],
-            Uses = [.. pattern.Uses, .. pieces.SelectMany(piece => Usual.Left(EdgeUse.Raw, piece.Key, piece.Quantity, piece.Stitch.Edges.Select(edge => edge.Name)))],
-            Notions = [.. pattern.Notions, .. pieces.Select(piece => Listed(piece, unit))],
-        };
+        return pieces.Count == 0
+            ? pattern
+            : pattern with
+            {
+                Pieces = [.. pattern.Pieces, .. pieces],
+                Uses =
+                [
+                    .. pattern.Uses,
+                    .. pieces.SelectMany(piece =>
+                        Usual.Left(EdgeUse.Raw, piece.Key, piece.Quantity, piece.Stitch.Edges.Select(edge => edge.Name))
+                    ),
+                ],
+                Notions = [.. pattern.Notions, .. pieces.Select(piece => Listed(piece, unit))],
+            };
     }
 
     // The longer side is the one that takes reckoning.
@@ -25,10 +33,17 @@ internal static class Filled
     {
         var (width, height) = (piece.Sizes[0].Working, piece.Sizes[1].Working);
         string Say(Working size) => LengthPrinter.Cut(size.Value, unit).Text;
-        return new Notion(piece.Key, piece.Name, width.Value > height.Value ? width : height, piece.Quantity, piece.Note)
+        return new Notion(
+            piece.Key,
+            piece.Name,
+            width.Value > height.Value ? width : height,
+            piece.Quantity,
+            piece.Note
+        )
         {
             Role = piece.Role,
-            Amount = $"{(piece.Quantity > 1 ? $"{piece.Quantity} of " : "")}{Say(width)} x {Say(height)} {LengthPrinter.Word(unit)}: {Area(piece, unit)}",
+            Amount =
+                $"{(piece.Quantity > 1 ? $"{piece.Quantity} of " : "")}{Say(width)} x {Say(height)} {LengthPrinter.Word(unit)}: {Area(piece, unit)}",
         };
     }
 

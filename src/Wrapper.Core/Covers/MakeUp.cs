@@ -49,21 +49,36 @@ public abstract class MakeUp
     /// <summary>A new item with every default written in; what <paramref name="from"/> holds already is kept.</summary>
     public Item NewItem(string id, string name, JobUnit unit, Item? from = null)
     {
-        var kept = from ?? new Item(id, name, Key, "1", null, new Dictionary<string, Entry>(), new Dictionary<string, Entry>(), new Dictionary<string, Entry>());
+        var kept =
+            from
+            ?? new Item(
+                id,
+                name,
+                Key,
+                "1",
+                null,
+                new Dictionary<string, Entry>(),
+                new Dictionary<string, Entry>(),
+                new Dictionary<string, Entry>()
+            );
         var choices = new Dictionary<string, Entry>(kept.Choices);
         foreach (var choice in Choices)
             if (!choices.TryGetValue(choice.Key, out var entry) || !Takes(choice, entry))
                 choices[choice.Key] = Default(choice, unit);
         var allowances = new Dictionary<string, Entry>(kept.Allowances);
         foreach (var allowance in Allowances)
-            allowances.TryAdd(allowance.Symbol, Entry.Of(unit.IsInches() ? allowance.InchDefault : allowance.MetricDefault, unit));
+            allowances.TryAdd(
+                allowance.Symbol,
+                Entry.Of(unit.IsInches() ? allowance.InchDefault : allowance.MetricDefault, unit)
+            );
         return kept with { MakeUp = Key, Choices = choices, Allowances = allowances };
     }
 
     private static bool Takes(Choice choice, Entry entry) =>
         choice.Kind != ChoiceKind.Option || choice.Options.Any(option => option.Key == entry.Typed);
 
-    private static Entry Default(Choice choice, JobUnit unit) => choice.Kind == ChoiceKind.Length
-        ? Entry.Of(unit.IsInches() ? choice.InchDefault : choice.MetricDefault, unit)
-        : new Entry(choice.Default, unit);
+    private static Entry Default(Choice choice, JobUnit unit) =>
+        choice.Kind == ChoiceKind.Length
+            ? Entry.Of(unit.IsInches() ? choice.InchDefault : choice.MetricDefault, unit)
+            : new Entry(choice.Default, unit);
 }

@@ -49,7 +49,8 @@ public sealed class Reading
     public IReadOnlyDictionary<string, Length> Lengths => lengths;
 
     /// <summary>A measure that was entered, as a working.</summary>
-    public Working Measure(string key) => Working.Of(key, makeUp.Measures.First(m => m.Key == key).Name, lengths[$"measures.{key}"]);
+    public Working Measure(string key) =>
+        Working.Of(key, makeUp.Measures.First(m => m.Key == key).Name, lengths[$"measures.{key}"]);
 
     /// <summary>A measure, or zero when an optional one was left empty.</summary>
     public Working MeasureOrZero(string key) =>
@@ -77,7 +78,8 @@ public sealed class Reading
     public Length Choice(string key) => lengths[$"choices.{key}"];
 
     /// <summary>The key of the option chosen; the usual one where none could be read.</summary>
-    public string Option(string key) => answers.GetValueOrDefault(key) ?? makeUp.Choices.First(choice => choice.Key == key).Default;
+    public string Option(string key) =>
+        answers.GetValueOrDefault(key) ?? makeUp.Choices.First(choice => choice.Key == key).Default;
 
     /// <summary>Whether the make-up has such a choice.</summary>
     public bool Offers(string choice) => makeUp.Choices.Any(each => each.Key == choice);
@@ -94,18 +96,33 @@ public sealed class Reading
 
     /// <summary>The allowance of one edge of one piece: its own where one was entered, else that of <paramref name="symbol"/>.</summary>
     public Working EdgeAllowance(string symbol, string piece, string edge) =>
-        lengths.TryGetValue($"allowances.{piece}/{edge}", out var own) ? new Allowance($"{symbol}({edge})", makeUp.Allowances.First(a => a.Symbol == symbol).Role, own) : Allowance(symbol);
+        lengths.TryGetValue($"allowances.{piece}/{edge}", out var own)
+            ? new Allowance($"{symbol}({edge})", makeUp.Allowances.First(a => a.Symbol == symbol).Role, own)
+            : Allowance(symbol);
 
     /// <summary>The allowance of one edge of one piece where it has one of its own, else the <paramref name="usual"/> one.</summary>
     public Working Own(string piece, string edge, Working usual) =>
-        lengths.TryGetValue($"allowances.{piece}/{edge}", out var own) ? new Allowance(edge, (usual as Allowance)?.Role ?? AllowanceRole.Seam, own) : usual;
+        lengths.TryGetValue($"allowances.{piece}/{edge}", out var own)
+            ? new Allowance(edge, (usual as Allowance)?.Role ?? AllowanceRole.Seam, own)
+            : usual;
 
     /// <summary>A problem with a field that can be read but cannot be made.</summary>
     public Problem Refuse(string field, string reason, string example)
     {
         var dot = field.IndexOf('.', StringComparison.Ordinal);
-        var entries = field[..dot] switch { "measures" => item.Measures, "choices" => item.Choices, _ => item.Allowances };
-        return new Problem(field, entries.TryGetValue(field[(dot + 1)..], out var entry) ? entry.Typed : "", 0, reason, example);
+        var entries = field[..dot] switch
+        {
+            "measures" => item.Measures,
+            "choices" => item.Choices,
+            _ => item.Allowances,
+        };
+        return new Problem(
+            field,
+            entries.TryGetValue(field[(dot + 1)..], out var entry) ? entry.Typed : "",
+            0,
+            reason,
+            example
+        );
     }
 
     /// <summary>A length to the tape's mark with its unit, for reasons and remarks.</summary>
@@ -116,8 +133,10 @@ public sealed class Reading
         foreach (var measure in makeUp.Measures.Where(measure => IsShown(measure.ShownWhen)))
         {
             var entry = item.Measures.GetValueOrDefault(measure.Key);
-            if (measure.Optional && IsEmpty(entry)) continue;
-            if (measure.Kind == MeasureKind.Outline) ReadOutline(measure.Key, entry);
+            if (measure.Optional && IsEmpty(entry))
+                continue;
+            if (measure.Kind == MeasureKind.Outline)
+                ReadOutline(measure.Key, entry);
             else
             {
                 ReadLength($"measures.{measure.Key}", entry, measure.Limits);
@@ -131,20 +150,35 @@ public sealed class Reading
     {
         var (first, again) = ($"measures.{measure.Key}", $"measures.{measure.Key}{SecondReading}");
         var entry = item.Measures.GetValueOrDefault(measure.Key + SecondReading);
-        if (IsEmpty(entry)) return;
+        if (IsEmpty(entry))
+            return;
         ReadLength(again, entry, measure.Limits);
-        if (!lengths.TryGetValue(first, out var one) || !lengths.TryGetValue(again, out var two)) return;
+        if (!lengths.TryGetValue(first, out var one) || !lengths.TryGetValue(again, out var two))
+            return;
         var tolerance = Unit.IsInches() ? Length.Inches(0, 1, 8) : Length.Millimetres(3);
         if ((one - two).Abs() > tolerance)
-            Problems.Add(new Problem(again, entry!.Typed, 0, $"the two readings differ by {Say((one - two).Abs())}, more than {Say(tolerance)}: measure again", LengthPrinter.Finished(one, Unit).Text));
-        else lengths[first] = measure.FitsInside ? Length.Min(one, two) : Length.Max(one, two);
+            Problems.Add(
+                new Problem(
+                    again,
+                    entry!.Typed,
+                    0,
+                    $"the two readings differ by {Say((one - two).Abs())}, more than {Say(tolerance)}: measure again",
+                    LengthPrinter.Finished(one, Unit).Text
+                )
+            );
+        else
+            lengths[first] = measure.FitsInside ? Length.Min(one, two) : Length.Max(one, two);
     }
 
     private void ReadOutline(string key, Entry? entry)
     {
         var (outline, refusal) = OutlineReader.Read(entry?.Typed ?? "", entry?.Unit ?? Unit);
-        if (outline is not null) outlines[key] = outline;
-        else Problems.Add(new Problem($"measures.{key}", refusal!.Given, refusal.Position, refusal.Reason, refusal.Example));
+        if (outline is not null)
+            outlines[key] = outline;
+        else
+            Problems.Add(
+                new Problem($"measures.{key}", refusal!.Given, refusal.Position, refusal.Reason, refusal.Example)
+            );
     }
 
     private static bool IsEmpty(Entry? entry) => entry is null || string.IsNullOrWhiteSpace(entry.Typed);
@@ -161,21 +195,28 @@ public sealed class Reading
                 answers[choice.Key] = choice.Default;
                 lengths[field] = Unit.IsInches() ? choice.InchDefault : choice.MetricDefault;
             }
-            else if (choice.Kind == ChoiceKind.Length) ReadLength(field, entry, choice.Limits);
+            else if (choice.Kind == ChoiceKind.Length)
+                ReadLength(field, entry, choice.Limits);
             // An item from before there was this choice keeps to what was usual then.
-            else if (entry is null) answers[choice.Key] = choice.Default;
-            else if (choice.Kind == ChoiceKind.Count) ReadCount(field, choice, entry);
-            else if (choice.Options.All(option => option.Key != entry.Typed)) Problems.Add(new Problem(field, entry.Typed, 0, "no such option", choice.Options[0].Key));
-            else answers[choice.Key] = entry.Typed;
+            else if (entry is null)
+                answers[choice.Key] = choice.Default;
+            else if (choice.Kind == ChoiceKind.Count)
+                ReadCount(field, choice, entry);
+            else if (choice.Options.All(option => option.Key != entry.Typed))
+                Problems.Add(new Problem(field, entry.Typed, 0, "no such option", choice.Options[0].Key));
+            else
+                answers[choice.Key] = entry.Typed;
         }
     }
 
     // A condition holds only while the choice that it looks at is shown itself.
     private bool IsShown(Condition? condition)
     {
-        if (condition is not { } when) return true;
+        if (condition is not { } when)
+            return true;
         var choice = makeUp.Choices.First(choice => choice.Key == when.Choice);
-        return IsShown(choice.ShownWhen) && when.Answers.Contains(item.Choices.GetValueOrDefault(when.Choice)?.Typed ?? choice.Default);
+        return IsShown(choice.ShownWhen)
+            && when.Answers.Contains(item.Choices.GetValueOrDefault(when.Choice)?.Typed ?? choice.Default);
     }
 
     private void ReadCount(string field, Choice choice, Entry entry)
@@ -186,7 +227,12 @@ public sealed class Reading
 
     private int? ReadWhole(string field, string given, int min, int max, string example)
     {
-        if (int.TryParse(given.Trim(), NumberStyles.None, CultureInfo.InvariantCulture, out var number) && number >= min && number <= max) return number;
+        if (
+            int.TryParse(given.Trim(), NumberStyles.None, CultureInfo.InvariantCulture, out var number)
+            && number >= min
+            && number <= max
+        )
+            return number;
         Problems.Add(new Problem(field, given, 0, $"a whole number from {min} to {max} is needed", example));
         return null;
     }
@@ -194,7 +240,11 @@ public sealed class Reading
     private void ReadAllowances()
     {
         foreach (var (key, entry) in item.Allowances)
-            if (key.Contains('/', StringComparison.Ordinal) ? !string.IsNullOrWhiteSpace(entry.Typed) : makeUp.Allowances.Any(a => a.Symbol == key))
+            if (
+                key.Contains('/', StringComparison.Ordinal)
+                    ? !string.IsNullOrWhiteSpace(entry.Typed)
+                    : makeUp.Allowances.Any(a => a.Symbol == key)
+            )
                 ReadLength($"allowances.{key}", entry, LengthLimits.Allowance);
         foreach (var missing in makeUp.Allowances.Where(a => !item.Allowances.ContainsKey(a.Symbol)))
             ReadLength($"allowances.{missing.Symbol}", null, LengthLimits.Allowance);
@@ -203,7 +253,9 @@ public sealed class Reading
     private void ReadLength(string field, Entry? entry, LengthLimits limits)
     {
         var (length, refusal) = Entry.Read(entry, Unit, limits);
-        if (length is { } value) lengths[field] = value;
-        else Problems.Add(new Problem(field, refusal!.Given, refusal.Position, refusal.Reason, refusal.Example));
+        if (length is { } value)
+            lengths[field] = value;
+        else
+            Problems.Add(new Problem(field, refusal!.Given, refusal.Position, refusal.Reason, refusal.Example));
     }
 }

@@ -14,11 +14,14 @@ public sealed record Entry(string Typed, JobUnit Unit)
     public long? Ticks { get; init; }
 
     /// <summary>An entry of an exact length, as a default, a saving or an offer writes it; it reads back to the same count.</summary>
-    public static Entry Of(Length length, JobUnit unit) => new(LengthPrinter.Exact(length, unit), unit) { Ticks = length.Ticks };
+    public static Entry Of(Length length, JobUnit unit) =>
+        new(LengthPrinter.Exact(length, unit), unit) { Ticks = length.Ticks };
 
     /// <summary>The length that <paramref name="entry"/> says within <paramref name="limits"/>, or why it says none; nothing entered is in <paramref name="unit"/>. Exactly one of the two results is set.</summary>
     public static (Length? Length, Refusal? Refusal) Read(Entry? entry, JobUnit unit, LengthLimits limits) =>
-        entry is { Ticks: >= 0 and var ticks } && ticks <= LengthLimits.Most.Ticks && LengthPrinter.Exact(new Length(ticks), entry.Unit) == entry.Typed
+        entry is { Ticks: >= 0 and var ticks }
+        && ticks <= LengthLimits.Most.Ticks
+        && LengthPrinter.Exact(new Length(ticks), entry.Unit) == entry.Typed
             ? LengthReader.Within(limits, new Length(ticks), entry.Typed, entry.Unit)
             : LengthReader.Read(entry?.Typed, entry?.Unit ?? unit, limits);
 }
@@ -27,7 +30,12 @@ public sealed record Entry(string Typed, JobUnit Unit)
 public sealed record Problem(string Field, string Given, int Position, string Reason, string Example)
 {
     /// <summary>The stage at which it is mended; of an item's own fields, the one that they are entered at.</summary>
-    public Stage Stage { get; init; } = Field.StartsWith("choices.", StringComparison.Ordinal) || Field.StartsWith("allowances.", StringComparison.Ordinal) || Field == "makeUp" ? Stage.MakeUp : Stage.Measure;
+    public Stage Stage { get; init; } =
+        Field.StartsWith("choices.", StringComparison.Ordinal)
+        || Field.StartsWith("allowances.", StringComparison.Ordinal)
+        || Field == "makeUp"
+            ? Stage.MakeUp
+            : Stage.Measure;
 }
 
 /// <summary>The stages of a job, in working order.</summary>
@@ -35,17 +43,22 @@ public sealed record Problem(string Field, string Given, int Position, string Re
 public enum Stage
 {
     /// <summary>Sizes and how many.</summary>
-    [JsonStringEnumMemberName("measure")] Measure,
+    [JsonStringEnumMemberName("measure")]
+    Measure,
 
     /// <summary>How it is to be sewn: choices and allowances.</summary>
-    [JsonStringEnumMemberName("make-up")] MakeUp,
+    [JsonStringEnumMemberName("make-up")]
+    MakeUp,
 
     /// <summary>The pieces and their seams.</summary>
-    [JsonStringEnumMemberName("pieces")] Pieces,
+    [JsonStringEnumMemberName("pieces")]
+    Pieces,
 
     /// <summary>The cloth, and how the pieces lie on it.</summary>
-    [JsonStringEnumMemberName("lay")] Lay,
+    [JsonStringEnumMemberName("lay")]
+    Lay,
 
     /// <summary>What is bought.</summary>
-    [JsonStringEnumMemberName("buy")] Buy,
+    [JsonStringEnumMemberName("buy")]
+    Buy,
 }

@@ -19,26 +19,41 @@ internal static class Following
         var longest = Length.Zero;
         var area = piece.Cut.AreaSquareMetres();
         foreach (var seam in pattern.Seams.Where(seam => seam.Kind is SeamKind.Join or SeamKind.Zip))
-            foreach (var (mine, others) in new[] { (seam.Left, seam.Right), (seam.Right, seam.Left) })
-                foreach (var (own, ownStart, ownEnd) in Stretches(pattern, mine).Where(run => run.Run.Piece == piece.Key && run.Run.Instance == 1))
-                    foreach (var (run, start, end) in Stretches(pattern, others).Where(run => run.Run.Piece != piece.Key))
-                    {
-                        var leader = pattern.Piece(run.Piece);
-                        var (from, to) = (Length.Max(ownStart, start), Length.Min(ownEnd, end));
-                        if (to - from <= longest || leader.Cut.AreaSquareMetres() <= area || !Opposite(piece.Stitch.Curve(own.Edge), leader.Stitch.Curve(run.Edge))) continue;
-                        longest = to - from;
-                        // Sewn edges run against each other: what is first on one is last on the other.
-                        var along = (own.From ?? Length.Zero) + (ownEnd - from);
-                        found = (leader, run.Instance, piece.Stitch.Mark(own.Edge, along, Length.Zero).On, leader.Stitch.Mark(run.Edge, (run.From ?? Length.Zero) + (from - start), Length.Zero).On);
-                    }
+        foreach (var (mine, others) in new[] { (seam.Left, seam.Right), (seam.Right, seam.Left) })
+        foreach (
+            var (own, ownStart, ownEnd) in Stretches(pattern, mine)
+                .Where(run => run.Run.Piece == piece.Key && run.Run.Instance == 1)
+        )
+        foreach (var (run, start, end) in Stretches(pattern, others).Where(run => run.Run.Piece != piece.Key))
+        {
+            var leader = pattern.Piece(run.Piece);
+            var (from, to) = (Length.Max(ownStart, start), Length.Min(ownEnd, end));
+            if (
+                to - from <= longest
+                || leader.Cut.AreaSquareMetres() <= area
+                || !Opposite(piece.Stitch.Curve(own.Edge), leader.Stitch.Curve(run.Edge))
+            )
+                continue;
+            longest = to - from;
+            // Sewn edges run against each other: what is first on one is last on the other.
+            var along = (own.From ?? Length.Zero) + (ownEnd - from);
+            found = (
+                leader,
+                run.Instance,
+                piece.Stitch.Mark(own.Edge, along, Length.Zero).On,
+                leader.Stitch.Mark(run.Edge, (run.From ?? Length.Zero) + (from - start), Length.Zero).On
+            );
+        }
         return found;
     }
 
     private static IEnumerable<(Run Run, Length Start, Length End)> Stretches(Pattern pattern, IReadOnlyList<Run> runs)
     {
         var at = Length.Zero;
-        foreach (var run in runs) yield return (run, at, at += pattern.LengthOf(run));
+        foreach (var run in runs)
+            yield return (run, at, at += pattern.LengthOf(run));
     }
 
-    private static bool Opposite(Curve own, Curve other) => own.Radius is null && other.Radius is null && own.Direction(0).Dot(other.Direction(0)) < -Straight;
+    private static bool Opposite(Curve own, Curve other) =>
+        own.Radius is null && other.Radius is null && own.Direction(0).Dot(other.Direction(0)) < -Straight;
 }

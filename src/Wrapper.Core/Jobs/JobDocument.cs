@@ -13,7 +13,8 @@ public sealed record Item(
     string? Cloth,
     IReadOnlyDictionary<string, Entry> Measures,
     IReadOnlyDictionary<string, Entry> Choices,
-    IReadOnlyDictionary<string, Entry> Allowances)
+    IReadOnlyDictionary<string, Entry> Allowances
+)
 {
     /// <summary>What was seen while measuring: what is in the way, what comes off, which details are kept.</summary>
     public string Notes { get; init; } = "";
@@ -42,7 +43,8 @@ public sealed record JobCloth(
     Entry Margin,
     string Price,
     string PricedBy,
-    string Tone)
+    string Tone
+)
 {
     /// <summary>What washing takes of its width, in per cent, as typed; empty for nothing.</summary>
     public string ShrinksAcross { get; init; } = "";
@@ -114,7 +116,18 @@ public sealed record JobCloth(
     public static JobCloth Usual(string id, string name, JobUnit unit)
     {
         Entry Of(string inches, string metric) => new(unit.IsInches() ? inches : metric, unit);
-        return new JobCloth(id, name, Of("54", "140"), Of("1/2", "1.5"), false, Of("1/8 yd", "10 cm"), Of("0", "0"), "", unit.IsInches() ? "yd" : "m", "#5d7284");
+        return new JobCloth(
+            id,
+            name,
+            Of("54", "140"),
+            Of("1/2", "1.5"),
+            false,
+            Of("1/8 yd", "10 cm"),
+            Of("0", "0"),
+            "",
+            unit.IsInches() ? "yd" : "m",
+            "#5d7284"
+        );
     }
 }
 
@@ -146,7 +159,8 @@ public sealed record JobFlaw(Entry FromEnd, Entry FromSelvedge, Entry Along, Ent
 public sealed record JobPin(string Piece, int Turns, long X, long Y)
 {
     /// <summary>The pin that keeps a piece at <paramref name="place"/> of a lay on <paramref name="cloth"/>.</summary>
-    public static JobPin Of(Placement place, LayCloth cloth) => new(place.Id, place.Turns, place.X.Ticks, (place.Y - cloth.Stock).Ticks);
+    public static JobPin Of(Placement place, LayCloth cloth) =>
+        new(place.Id, place.Turns, place.X.Ticks, (place.Y - cloth.Stock).Ticks);
 
     /// <summary>Where that is in a lay on <paramref name="cloth"/>.</summary>
     internal Placement On(LayCloth cloth) => new(Piece, Turns, new Length(X), new Length(Y) + cloth.Stock);
@@ -166,7 +180,8 @@ public sealed record JobDocument(
     JobUnit Unit,
     string Currency,
     IReadOnlyList<Item> Items,
-    IReadOnlyList<JobCloth> Cloths)
+    IReadOnlyList<JobCloth> Cloths
+)
 {
     /// <summary>The version that this program writes.</summary>
     public const int Current = 1;
@@ -178,15 +193,36 @@ public sealed record JobDocument(
     /// The same document with an id for every remnant, price and flaw that has none. Equal documents get equal ids, so that two readers of one revision call
     /// the same row the same.
     /// </summary>
-    public JobDocument Identified() => this with
-    {
-        Cloths = [.. Cloths.Select(cloth => cloth with
+    public JobDocument Identified() =>
+        this with
         {
-            Stock = [.. cloth.Stock.Select((row, at) => row.Id.Length > 0 ? row : row with { Id = $"r{at + 1}" })],
-            Prices = [.. cloth.Prices.Select((row, at) => row.Id.Length > 0 ? row : row with { Id = $"p{at + 1}" })],
-            Flaws = [.. cloth.Flaws.Select((row, at) => row.Id.Length > 0 ? row : row with { Id = $"f{at + 1}" })],
-        })],
-    };
+            Cloths =
+            [
+                .. Cloths.Select(cloth =>
+                    cloth with
+                    {
+                        Stock =
+                        [
+                            .. cloth.Stock.Select(
+                                (row, at) => row.Id.Length > 0 ? row : row with { Id = $"r{at + 1}" }
+                            ),
+                        ],
+                        Prices =
+                        [
+                            .. cloth.Prices.Select(
+                                (row, at) => row.Id.Length > 0 ? row : row with { Id = $"p{at + 1}" }
+                            ),
+                        ],
+                        Flaws =
+                        [
+                            .. cloth.Flaws.Select(
+                                (row, at) => row.Id.Length > 0 ? row : row with { Id = $"f{at + 1}" }
+                            ),
+                        ],
+                    }
+                ),
+            ],
+        };
 
     /// <summary>An empty job.</summary>
     public static JobDocument Empty(string name, JobUnit unit) => new(Current, name, "", unit, "£", [], []);

@@ -15,7 +15,8 @@ internal sealed class BeamSearch
     private readonly long usable;
     private readonly (int Box, int Way, long Width, long Height)[] ways;
     private readonly int[][] waysOf;
-    private readonly long[] areas, narrowestOf;
+    private readonly long[] areas,
+        narrowestOf;
     private readonly ulong[] marks;
     private readonly long total;
     private readonly int all;
@@ -24,8 +25,16 @@ internal sealed class BeamSearch
     {
         (this.boxes, this.usable) = (boxes, usable);
         // The larger ones first.
-        ways = [.. boxes.SelectMany((box, at) => box.Ways.Select((way, n) => (at, n, way.Width, way.Height))).OrderByDescending(way => way.Item3 * (way.Item4 >> 10))];
-        waysOf = [.. boxes.Select((_, box) => Enumerable.Range(0, ways.Length).Where(n => ways[n].Box == box).ToArray())];
+        ways =
+        [
+            .. boxes
+                .SelectMany((box, at) => box.Ways.Select((way, n) => (at, n, way.Width, way.Height)))
+                .OrderByDescending(way => way.Item3 * (way.Item4 >> 10)),
+        ];
+        waysOf =
+        [
+            .. boxes.Select((_, box) => Enumerable.Range(0, ways.Length).Where(n => ways[n].Box == box).ToArray()),
+        ];
         areas = [.. boxes.Select(box => box.Area)];
         narrowestOf = [.. boxes.Select(box => box.Ways.Min(way => way.Width))];
         total = boxes.Sum(box => box.Count * box.Area);
@@ -40,7 +49,10 @@ internal sealed class BeamSearch
         public required (long X, long Y, long Width)[] Line;
         public required short[] Left;
         public required ulong[] Open;
-        public long Waste, Placed, Reached, Narrowest;
+        public long Waste,
+            Placed,
+            Reached,
+            Narrowest;
         public ulong Left64;
         public Step? Last;
     }
@@ -48,7 +60,14 @@ internal sealed class BeamSearch
     private sealed record Step(Step? Before, Spot Spot);
 
     // A way to go on, before anything is copied.
-    private readonly record struct Choice(State From, (long X, long Y, long Width)[] Line, int At, int Way, bool ToLeft, long Waste);
+    private readonly record struct Choice(
+        State From,
+        (long X, long Y, long Width)[] Line,
+        int At,
+        int Way,
+        bool ToLeft,
+        long Waste
+    );
 
     // The choices of one step; what each is worth is kept negated, so that the best sort first.
     private sealed class Choices
@@ -72,7 +91,8 @@ internal sealed class BeamSearch
 
         public void Shake(Func<long> by)
         {
-            for (var n = 0; n < Count; n++) ranks[n] -= by();
+            for (var n = 0; n < Count; n++)
+                ranks[n] -= by();
         }
 
         public ArraySegment<int> Ranked()
@@ -86,50 +106,84 @@ internal sealed class BeamSearch
     /// A lay of everything no longer than <paramref name="aim"/>, following <paramref name="width"/> lays; null where none was found.
     /// <paramref name="weight"/> is how much worse given up area is than area not yet laid. <paramref name="shake"/>, an area, is added to each rank so that other lays are followed.
     /// </summary>
-    public (List<Spot> Spots, long Reached)? Find(long aim, int width, int weight, CancellationToken stop, Func<long>? shake = null)
+    public (List<Spot> Spots, long Reached)? Find(
+        long aim,
+        int width,
+        int weight,
+        CancellationToken stop,
+        Func<long>? shake = null
+    )
     {
         var spare = aim == long.MaxValue ? long.MaxValue : (usable * (aim >> 10)) + usable - total;
-        if (spare < 0) return null;
-        List<State> states = [Empty()], next = [];
+        if (spare < 0)
+            return null;
+        List<State> states = [Empty()],
+            next = [];
         var seen = new HashSet<ulong>();
         var choices = new Choices();
         for (var laid = 0; laid < all; laid++)
         {
             stop.ThrowIfCancellationRequested();
             choices.Count = 0;
-            foreach (var state in states) Expand(state, state.Line, state.Waste, aim, spare, weight, choices, 0);
-            if (shake is not null) choices.Shake(shake);
+            foreach (var state in states)
+                Expand(state, state.Line, state.Waste, aim, spare, weight, choices, 0);
+            if (shake is not null)
+                choices.Shake(shake);
             seen.Clear();
             next.Clear();
             foreach (var at in choices.Ranked())
             {
                 var grown = Put(choices.All[at]);
-                if (seen.Add(Key(grown))) next.Add(grown);
-                if (next.Count == width) break;
+                if (seen.Add(Key(grown)))
+                    next.Add(grown);
+                if (next.Count == width)
+                    break;
             }
-            if (next.Count == 0) return null;
+            if (next.Count == 0)
+                return null;
             (states, next) = (next, states);
         }
         var best = states.MinBy(state => state.Reached)!;
         var spots = new List<Spot>();
-        for (var step = best.Last; step is not null; step = step.Before) spots.Add(step.Spot);
+        for (var step = best.Last; step is not null; step = step.Before)
+            spots.Add(step.Spot);
         return (spots, best.Reached);
     }
 
     private State Empty()
     {
         var open = new ulong[(ways.Length + 63) / 64];
-        for (var n = 0; n < ways.Length; n++) open[n >> 6] |= 1ul << n;
-        return new() { Line = [(0, 0, usable)], Left = [.. boxes.Select(box => (short)box.Count)], Open = open, Narrowest = ways.Min(way => way.Width) };
+        for (var n = 0; n < ways.Length; n++)
+            open[n >> 6] |= 1ul << n;
+        return new()
+        {
+            Line = [(0, 0, usable)],
+            Left = [.. boxes.Select(box => (short)box.Count)],
+            Open = open,
+            Narrowest = ways.Min(way => way.Width),
+        };
     }
 
-    private void Expand(State state, (long X, long Y, long Width)[] line, long waste, long aim, long spare, int weight, Choices choices, int raised)
+    private void Expand(
+        State state,
+        (long X, long Y, long Width)[] line,
+        long waste,
+        long aim,
+        long spare,
+        int weight,
+        Choices choices,
+        int raised
+    )
     {
         var at = 0;
         for (var n = 1; n < line.Length; n++)
-            if (line[n].Y < line[at].Y) at = n;
+            if (line[n].Y < line[at].Y)
+                at = n;
         var (_, y, hollow) = line[at];
-        var (before, after) = (at == 0 ? long.MaxValue : line[at - 1].Y - y, at == line.Length - 1 ? long.MaxValue : line[at + 1].Y - y);
+        var (before, after) = (
+            at == 0 ? long.MaxValue : line[at - 1].Y - y,
+            at == line.Length - 1 ? long.MaxValue : line[at + 1].Y - y
+        );
         var (high, low) = before >= after ? (before, after) : (after, before);
         // The best few, of equal ones the larger, which come first.
         Span<(int Score, int Way)> best = stackalloc (int, int)[Branches];
@@ -142,31 +196,62 @@ internal sealed class BeamSearch
                 var n = (word << 6) + BitOperations.TrailingZeroCount(bits);
                 ref readonly var way = ref ways[n];
                 var (w, h) = (way.Width, way.Height);
-                if (w > hollow || h > room) continue;
+                if (w > hollow || h > room)
+                    continue;
                 int score;
-                if (w == hollow) score = h == high ? 9 : h == low ? 8 : h > high ? 7 : h > low ? 5 : 4;
-                else if (w > leaves) score = h == high || h == low ? 2 : 0;
-                else score = h == high ? 6 : h == low ? 3 : 1;
-                if (score <= least) continue;
+                if (w == hollow)
+                    score =
+                        h == high ? 9
+                        : h == low ? 8
+                        : h > high ? 7
+                        : h > low ? 5
+                        : 4;
+                else if (w > leaves)
+                    score = h == high || h == low ? 2 : 0;
+                else
+                    score =
+                        h == high ? 6
+                        : h == low ? 3
+                        : 1;
+                if (score <= least)
+                    continue;
                 var place = found < Branches ? found++ : found - 1;
-                for (; place > 0 && best[place - 1].Score < score; place--) best[place] = best[place - 1];
+                for (; place > 0 && best[place - 1].Score < score; place--)
+                    best[place] = best[place - 1];
                 best[place] = (score, n);
-                if (found == Branches) least = best[^1].Score;
+                if (found == Branches)
+                    least = best[^1].Score;
             }
         }
         for (var n = 0; n < found; n++)
         {
             var (box, _, w, h) = ways[best[n].Way];
             var rest = hollow - w;
-            var lost = rest > 0 && rest < state.Narrowest ? rest * (Math.Min(h, low == long.MaxValue ? h : low) >> 10) : 0;
-            if (waste + lost > spare) continue;
-            choices.Add(new Choice(state, line, at, best[n].Way, h == before || (h != after && before >= after), waste), state.Placed + areas[box] - (weight * (waste + lost)) + ((best[n].Score - 5) << 4));
+            var lost =
+                rest > 0 && rest < state.Narrowest ? rest * (Math.Min(h, low == long.MaxValue ? h : low) >> 10) : 0;
+            if (waste + lost > spare)
+                continue;
+            choices.Add(
+                new Choice(state, line, at, best[n].Way, h == before || (h != after && before >= after), waste),
+                state.Placed + areas[box] - (weight * (waste + lost)) + ((best[n].Score - 5) << 4)
+            );
         }
         // Nothing goes in, or only loosely: the hollow may be given up instead.
-        if (raised >= 3 || (found > 0 && best[0].Score > 1) || low == long.MaxValue) return;
+        if (raised >= 3 || (found > 0 && best[0].Score > 1) || low == long.MaxValue)
+            return;
         var by = Math.Min(low, room);
-        if (by <= 0 || waste + (hollow * (by >> 10)) > spare || by != low) return;
-        Expand(state, UpperEdge.Raised(line, at, hollow, by), waste + (hollow * (by >> 10)), aim, spare, weight, choices, raised + 1);
+        if (by <= 0 || waste + (hollow * (by >> 10)) > spare || by != low)
+            return;
+        Expand(
+            state,
+            UpperEdge.Raised(line, at, hollow, by),
+            waste + (hollow * (by >> 10)),
+            aim,
+            spare,
+            weight,
+            choices,
+            raised + 1
+        );
     }
 
     private State Put(in Choice choice)
@@ -179,8 +264,10 @@ internal sealed class BeamSearch
         if (--left[box] == 0)
         {
             open = [.. open];
-            foreach (var each in waysOf[box]) open[each >> 6] &= ~(1ul << each);
-            if (narrowest == narrowestOf[box]) narrowest = Narrowest(open);
+            foreach (var each in waysOf[box])
+                open[each >> 6] &= ~(1ul << each);
+            if (narrowest == narrowestOf[box])
+                narrowest = Narrowest(open);
         }
         return new State
         {
@@ -200,14 +287,16 @@ internal sealed class BeamSearch
     {
         var narrowest = long.MaxValue;
         for (var n = 0; n < ways.Length; n++)
-            if ((open[n >> 6] >> n & 1) != 0 && ways[n].Width < narrowest) narrowest = ways[n].Width;
+            if ((open[n >> 6] >> n & 1) != 0 && ways[n].Width < narrowest)
+                narrowest = ways[n].Width;
         return narrowest;
     }
 
     private static ulong Key(State state)
     {
         var key = state.Left64;
-        foreach (var (x, y, _) in state.Line) key = (key * 0x9E3779B97F4A7C15) ^ (ulong)(x + (y << 20));
+        foreach (var (x, y, _) in state.Line)
+            key = (key * 0x9E3779B97F4A7C15) ^ (ulong)(x + (y << 20));
         return key;
     }
 }

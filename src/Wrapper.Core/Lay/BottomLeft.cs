@@ -16,23 +16,38 @@ internal sealed class BottomLeft
     private readonly long usable;
     private long reached;
     private readonly List<(Region Region, long X, long Y)> laid = [];
-    private long[] from = new long[256], to = new long[256];
+    private long[] from = new long[256],
+        to = new long[256];
 
     private BottomLeft(LayCloth cloth)
     {
         (this.cloth, usable) = (cloth, cloth.Usable.Ticks);
         // Flaws lie there before any piece does, and what a narrow remnant lacks of the width.
-        foreach (var flaw in cloth.Flaws) laid.Add((Region.Rectangle(flaw.Across.Ticks, flaw.Along.Ticks), flaw.FromSelvedge.Ticks, flaw.FromEnd.Ticks));
+        foreach (var flaw in cloth.Flaws)
+            laid.Add(
+                (Region.Rectangle(flaw.Across.Ticks, flaw.Along.Ticks), flaw.FromSelvedge.Ticks, flaw.FromEnd.Ticks)
+            );
         var start = 0L;
         foreach (var stretch in cloth.Stretches)
         {
-            if (stretch.Usable < cloth.Usable) laid.Add((Region.Rectangle((cloth.Usable - stretch.Usable).Ticks, stretch.Length.Ticks), stretch.Usable.Ticks, start));
+            if (stretch.Usable < cloth.Usable)
+                laid.Add(
+                    (
+                        Region.Rectangle((cloth.Usable - stretch.Usable).Ticks, stretch.Length.Ticks),
+                        stretch.Usable.Ticks,
+                        start
+                    )
+                );
             start += stretch.Length.Ticks;
         }
     }
 
     /// <summary>Lays <paramref name="pieces"/> in the order given on <paramref name="cloth"/>; those that are pinned stay where they are.</summary>
-    public static Placed Lay(IEnumerable<(LayPiece Piece, Kind Kind)> pieces, LayCloth cloth, CancellationToken superseded)
+    public static Placed Lay(
+        IEnumerable<(LayPiece Piece, Kind Kind)> pieces,
+        LayCloth cloth,
+        CancellationToken superseded
+    )
     {
         var table = new BottomLeft(cloth);
         var placements = new List<Placement>();
@@ -42,14 +57,16 @@ internal sealed class BottomLeft
             {
                 superseded.ThrowIfCancellationRequested();
                 var region = Region.Of(piece.Cut, pin.Turns, cloth.Gap.Ticks);
-                if (kind.IsRectangle) region = Region.Rectangle(region.Width, region.Height);
+                if (kind.IsRectangle)
+                    region = Region.Rectangle(region.Width, region.Height);
                 placements.Add(pin);
                 table.laid.Add((region, pin.X.Ticks, pin.Y.Ticks));
                 table.reached = Math.Max(table.reached, pin.Y.Ticks + region.Height);
             }
         foreach (var (piece, kind) in pieces)
         {
-            if (pinned.ContainsKey(piece.Id)) continue;
+            if (pinned.ContainsKey(piece.Id))
+                continue;
             superseded.ThrowIfCancellationRequested();
             var spot = table.Best(kind);
             placements.Add(new Placement(piece.Id, spot.Turns, new Length(spot.X), new Length(spot.Y)));
@@ -64,13 +81,14 @@ internal sealed class BottomLeft
         (int Turns, Region Region, long X, long Y) best = default;
         var lowest = (Top: long.MaxValue, Y: long.MaxValue, X: long.MaxValue);
         foreach (var way in kind.Ways)
-            foreach (var x in kind.IsMatched ? Matched(way) : Candidates(way.Region))
-            {
-                var y = LowestFree(kind, way, x, lowest.Top - way.Region.Height);
-                if ((y + way.Region.Height, y, x).CompareTo(lowest) >= 0) continue;
-                lowest = (y + way.Region.Height, y, x);
-                best = (way.Turns, way.Region, x, y);
-            }
+        foreach (var x in kind.IsMatched ? Matched(way) : Candidates(way.Region))
+        {
+            var y = LowestFree(kind, way, x, lowest.Top - way.Region.Height);
+            if ((y + way.Region.Height, y, x).CompareTo(lowest) >= 0)
+                continue;
+            lowest = (y + way.Region.Height, y, x);
+            best = (way.Turns, way.Region, x, y);
+        }
         return best;
     }
 
@@ -83,13 +101,14 @@ internal sealed class BottomLeft
         {
             exact.Add(x + other.Width);
             exact.Add(x - region.Width);
-            if (other.Cells.Length == 1 && region.Cells.Length == 1) continue;
+            if (other.Cells.Length == 1 && region.Cells.Length == 1)
+                continue;
             foreach (var cell in other.Steps)
-                foreach (var own in region.Steps)
-                {
-                    near.TryAdd((x + cell.Right - own.Left) / Closeness, x + cell.Right - own.Left);
-                    near.TryAdd((x + cell.Left - own.Right) / Closeness, x + cell.Left - own.Right);
-                }
+            foreach (var own in region.Steps)
+            {
+                near.TryAdd((x + cell.Right - own.Left) / Closeness, x + cell.Right - own.Left);
+                near.TryAdd((x + cell.Left - own.Right) / Closeness, x + cell.Left - own.Right);
+            }
         }
         exact.UnionWith(near.Values);
         return exact.Where(x => x >= 0 && x <= room).Order();
@@ -99,7 +118,8 @@ internal sealed class BottomLeft
     private IEnumerable<long> Matched(Way way)
     {
         var (room, step) = (usable - way.Region.Width, cloth.Repeat!.Across.Ticks);
-        if (step == 0) return Candidates(way.Region);
+        if (step == 0)
+            return Candidates(way.Region);
         var first = Grid.First(step, way.OriginX);
         return Enumerable.Range(0, (int)((room - first) / step) + 1).Select(n => first + (n * step));
     }
@@ -122,10 +142,12 @@ internal sealed class BottomLeft
             count++;
         }
 
-        foreach (var end in cloth.Ends(reached)) Forbid(end - region.Height, end);
+        foreach (var end in cloth.Ends(reached))
+            Forbid(end - region.Height, end);
         foreach (var (other, left, bottom) in laid)
         {
-            if (left >= x + region.Width || left + other.Width <= x) continue;
+            if (left >= x + region.Width || left + other.Width <= x)
+                continue;
             if (region.Columns is not null || other.Columns is not null)
             {
                 var own = region.Columns ?? (region.Cells.Length == 1 ? region.Cells : null);
@@ -138,19 +160,23 @@ internal sealed class BottomLeft
                 }
             }
             foreach (var own in region.Cells)
-                foreach (var cell in other.Cells)
-                {
-                    if (own.Left + x >= cell.Right + left || cell.Left + left >= own.Right + x) continue;
-                    Forbid(cell.Bottom + bottom - own.Top, cell.Top + bottom - own.Bottom);
-                }
+            foreach (var cell in other.Cells)
+            {
+                if (own.Left + x >= cell.Right + left || cell.Left + left >= own.Right + x)
+                    continue;
+                Forbid(cell.Bottom + bottom - own.Top, cell.Top + bottom - own.Bottom);
+            }
         }
         Array.Sort(from, to, 0, count);
         var y = Grid.UpTo(0, step, phase, cloth);
         for (var at = 0; at < count; at++)
         {
-            if (from[at] >= y) break;
-            if (to[at] > y) y = Grid.UpTo(to[at], step, phase, cloth);
-            if (y > limit) return long.MaxValue - region.Height;
+            if (from[at] >= y)
+                break;
+            if (to[at] > y)
+                y = Grid.UpTo(to[at], step, phase, cloth);
+            if (y > limit)
+                return long.MaxValue - region.Height;
         }
         return y;
     }
@@ -159,7 +185,7 @@ internal sealed class BottomLeft
     private static (long Low, long High) Between(Cell[] own, long x, Cell[] there, long left)
     {
         var (low, high) = (long.MaxValue, long.MinValue);
-        for (int a = 0, b = 0; a < own.Length && b < there.Length;)
+        for (int a = 0, b = 0; a < own.Length && b < there.Length; )
         {
             var (ownRight, itsRight) = (own[a].Right + x, there[b].Right + left);
             if (own[a].Left + x < itsRight && there[b].Left + left < ownRight)
@@ -167,8 +193,10 @@ internal sealed class BottomLeft
                 low = Math.Min(low, there[b].Bottom - own[a].Top);
                 high = Math.Max(high, there[b].Top - own[a].Bottom);
             }
-            if (ownRight <= itsRight) a++;
-            else b++;
+            if (ownRight <= itsRight)
+                a++;
+            else
+                b++;
         }
         return (low, high);
     }

@@ -9,7 +9,8 @@ internal readonly record struct Way(int Turns, Region Region, long OriginX, long
 /// <summary>A piece with the ways in which it may lie on one cloth.</summary>
 internal sealed class Kind
 {
-    private Kind(IReadOnlyList<Way> ways, double area, bool matched, bool unmatched) => (Ways, Area, IsMatched, IsUnmatched) = (ways, area, matched, unmatched);
+    private Kind(IReadOnlyList<Way> ways, double area, bool matched, bool unmatched) =>
+        (Ways, Area, IsMatched, IsUnmatched) = (ways, area, matched, unmatched);
 
     /// <summary>Whether it lies at a certain place of the repeat.</summary>
     public bool IsMatched { get; }
@@ -23,7 +24,13 @@ internal sealed class Kind
     public IReadOnlyList<Way> Ways { get; }
 
     /// <summary>The same piece as the box that holds it.</summary>
-    public Kind Boxed() => new([.. Ways.Select(way => way with { Region = Region.Rectangle(way.Region.Width, way.Region.Height) })], Area, IsMatched, IsUnmatched);
+    public Kind Boxed() =>
+        new(
+            [.. Ways.Select(way => way with { Region = Region.Rectangle(way.Region.Width, way.Region.Height) })],
+            Area,
+            IsMatched,
+            IsUnmatched
+        );
 
     /// <summary>Area of the cut outline in square counts.</summary>
     public double Area { get; }
@@ -46,18 +53,32 @@ internal sealed class Kind
         {
             var region = Region.Of(piece.Cut, turn, cloth.Gap.Ticks);
             var (x, y) = matched ? InBox(piece.Cut, piece.Origin!.Value, turn) : (0, 0);
-            if (matched && piece.OnMotif) (x, y) = (x - cloth.Repeat!.Motif.X.Ticks, y - cloth.Repeat.Motif.Y.Ticks);
+            if (matched && piece.OnMotif)
+                (x, y) = (x - cloth.Repeat!.Motif.X.Ticks, y - cloth.Repeat.Motif.Y.Ticks);
             var way = new Way(turn, region, x, y);
-            if (region.Width > cloth.Usable.Ticks || region.Height > (cloth.Article?.Ticks ?? long.MaxValue)) continue;
-            if (matched && !Matches(way, cloth.Repeat!, cloth)) unmatched = true;
-            else if (!ways.Any(other => other.Region.SameAs(region) && (!matched || Grid.SamePlace(cloth.Repeat!, other, x, y)))) ways.Add(way);
+            if (region.Width > cloth.Usable.Ticks || region.Height > (cloth.Article?.Ticks ?? long.MaxValue))
+                continue;
+            if (matched && !Matches(way, cloth.Repeat!, cloth))
+                unmatched = true;
+            else if (
+                !ways.Any(other =>
+                    other.Region.SameAs(region) && (!matched || Grid.SamePlace(cloth.Repeat!, other, x, y))
+                )
+            )
+                ways.Add(way);
         }
-        return new Kind(ways, piece.Cut.AreaSquareMetres() * 1e6 * Length.TicksPerMillimetre * Length.TicksPerMillimetre, matched, unmatched && ways.Count == 0);
+        return new Kind(
+            ways,
+            piece.Cut.AreaSquareMetres() * 1e6 * Length.TicksPerMillimetre * Length.TicksPerMillimetre,
+            matched,
+            unmatched && ways.Count == 0
+        );
     }
 
     // Whether there is a place of the repeat, from one selvedge and within one article, where it lies inside.
     private static bool Matches(Way way, Repeat repeat, LayCloth cloth) =>
-        Grid.First(repeat.Across.Ticks, way.OriginX) is var x && x <= cloth.Usable.Ticks - way.Region.Width
+        Grid.First(repeat.Across.Ticks, way.OriginX) is var x
+        && x <= cloth.Usable.Ticks - way.Region.Width
         && (cloth.Article is not { } one || Grid.Phase(repeat, way, x) + way.Region.Height <= one.Ticks);
 
     // Where in its box a point of the outline lies after quarter turns to the left.
@@ -66,6 +87,12 @@ internal sealed class Kind
         var (left, bottom, right, top) = cut.Bounds();
         var (x, y) = (of.X - left, of.Y - bottom);
         var (fromRight, fromTop) = (right - of.X, top - of.Y);
-        return turns switch { 1 => (fromTop.Ticks, x.Ticks), 2 => (fromRight.Ticks, fromTop.Ticks), 3 => (y.Ticks, fromRight.Ticks), _ => (x.Ticks, y.Ticks) };
+        return turns switch
+        {
+            1 => (fromTop.Ticks, x.Ticks),
+            2 => (fromRight.Ticks, fromTop.Ticks),
+            3 => (y.Ticks, fromRight.Ticks),
+            _ => (x.Ticks, y.Ticks),
+        };
     }
 }

@@ -25,7 +25,8 @@ public sealed class LayCache(ILayShelf? shelf = null, long most = 24_000_000)
     private const int Rules = 3;
 
     // A placement with its identity, twice in each lay (the best and the hand sum), and what holds it together.
-    private const long BytesOfPlacement = 200, BytesOfLay = 1000;
+    private const long BytesOfPlacement = 200,
+        BytesOfLay = 1000;
 
     private readonly Lock gate = new();
     private readonly Dictionary<string, LinkedListNode<(string Key, ClothLay Lay, long Bytes)>> lays = [];
@@ -44,26 +45,35 @@ public sealed class LayCache(ILayShelf? shelf = null, long most = 24_000_000)
     {
         var key = Key(pieces, cloth);
         var known = Known(key) ?? OnShelf(key, pieces);
-        if (known is not null && !IsBetter(lay, known)) return;
+        if (known is not null && !IsBetter(lay, known))
+            return;
         // The first lay of a search is the one laid at once: it need not be kept beyond this run.
-        if (ReferenceEquals(KeepBetter(key, lay), lay) && known is not null) shelf?.Keep(key, lay);
+        if (ReferenceEquals(KeepBetter(key, lay), lay) && known is not null)
+            shelf?.Keep(key, lay);
     }
 
     // A lay that does not place every one of these pieces, and nothing else, is none of theirs, whatever became of it on the shelf.
     private ClothLay? OnShelf(string key, IReadOnlyList<LayPiece> pieces)
     {
-        if (shelf?.Find(key) is not { } lay) return null;
-        bool Places(Placed placed) => placed.Placements.Count == pieces.Count && placed.Length.Ticks >= 0 && placed.Placements.Select(at => at.Id).ToHashSet().SetEquals(pieces.Select(piece => piece.Id));
+        if (shelf?.Find(key) is not { } lay)
+            return null;
+        bool Places(Placed placed) =>
+            placed.Placements.Count == pieces.Count
+            && placed.Length.Ticks >= 0
+            && placed.Placements.Select(at => at.Id).ToHashSet().SetEquals(pieces.Select(piece => piece.Id));
         return Places(lay.Best) && Places(lay.Hand) ? lay : null;
     }
 
-    private static bool IsBetter(ClothLay lay, ClothLay known) => lay.Best.Length < known.Best.Length || (lay.Best.Length == known.Best.Length && lay.ShortestPossible > known.ShortestPossible);
+    private static bool IsBetter(ClothLay lay, ClothLay known) =>
+        lay.Best.Length < known.Best.Length
+        || (lay.Best.Length == known.Best.Length && lay.ShortestPossible > known.ShortestPossible);
 
     private ClothLay? Known(string key)
     {
         lock (gate)
         {
-            if (!lays.TryGetValue(key, out var node)) return null;
+            if (!lays.TryGetValue(key, out var node))
+                return null;
             byUse.Remove(node);
             byUse.AddLast(node);
             return node.Value.Lay;
@@ -79,7 +89,8 @@ public sealed class LayCache(ILayShelf? shelf = null, long most = 24_000_000)
             {
                 byUse.Remove(known);
                 bytes -= known.Value.Bytes;
-                if (!IsBetter(lay, known.Value.Lay)) lay = known.Value.Lay;
+                if (!IsBetter(lay, known.Value.Lay))
+                    lay = known.Value.Lay;
             }
             var size = BytesOfLay + (BytesOfPlacement * (lay.Best.Placements.Count + lay.Hand.Placements.Count));
             lays[key] = byUse.AddLast((key, lay, size));
@@ -104,7 +115,8 @@ public sealed class LayCache(ILayShelf? shelf = null, long most = 24_000_000)
         void Many(params ReadOnlySpan<long> numbers)
         {
             Span<byte> each = stackalloc byte[8];
-            foreach (var one in numbers) Number(each, one, hash);
+            foreach (var one in numbers)
+                Number(each, one, hash);
         }
         // Names with their length, so that no two run together.
         void Name(string name)
@@ -116,9 +128,11 @@ public sealed class LayCache(ILayShelf? shelf = null, long most = 24_000_000)
 
         Many(cloth.Usable.Ticks, cloth.OneWay ? 1 : 0, cloth.Article?.Ticks ?? -1, cloth.Gap.Ticks, (int)cloth.Spread);
         Many(cloth.Stretches.Count);
-        foreach (var stretch in cloth.Stretches) Many(stretch.Length.Ticks, stretch.Usable.Ticks);
+        foreach (var stretch in cloth.Stretches)
+            Many(stretch.Length.Ticks, stretch.Usable.Ticks);
         Many(cloth.Flaws.Count);
-        foreach (var flaw in cloth.Flaws) Many(flaw.FromEnd.Ticks, flaw.FromSelvedge.Ticks, flaw.Along.Ticks, flaw.Across.Ticks);
+        foreach (var flaw in cloth.Flaws)
+            Many(flaw.FromEnd.Ticks, flaw.FromSelvedge.Ticks, flaw.Along.Ticks, flaw.Across.Ticks);
         Many(cloth.Pins.Count);
         foreach (var pin in cloth.Pins)
         {
@@ -137,7 +151,13 @@ public sealed class LayCache(ILayShelf? shelf = null, long most = 24_000_000)
             Name(piece.Label);
             Many((int)piece.Grain, piece.OnMotif ? 1 : 0, piece.Cut.Edges.Count);
             Place(piece.Origin);
-            foreach (var edge in piece.Cut.Edges) Many(edge.Start.X.Ticks, edge.Start.Y.Ticks, edge.Radius?.Ticks ?? -1, (edge.Outward ? 1 : 0) + (edge.Large ? 2 : 0));
+            foreach (var edge in piece.Cut.Edges)
+                Many(
+                    edge.Start.X.Ticks,
+                    edge.Start.Y.Ticks,
+                    edge.Radius?.Ticks ?? -1,
+                    (edge.Outward ? 1 : 0) + (edge.Large ? 2 : 0)
+                );
         }
         return Convert.ToHexString(hash.GetHashAndReset());
     }

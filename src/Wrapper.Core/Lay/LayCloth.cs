@@ -34,13 +34,16 @@ public sealed record Stretch(Length Length, Length Usable);
 public enum Spread
 {
     /// <summary>One layer, cut along the pieces.</summary>
-    [JsonStringEnumMemberName("single")] Single,
+    [JsonStringEnumMemberName("single")]
+    Single,
 
     /// <summary>Folded lengthwise, right sides together, so that pairs are cut at once; what has no partner is cut from one layer behind them.</summary>
-    [JsonStringEnumMemberName("folded")] Folded,
+    [JsonStringEnumMemberName("folded")]
+    Folded,
 
     /// <summary>Torn from selvedge to selvedge into strips, and those cut apart.</summary>
-    [JsonStringEnumMemberName("torn")] Torn,
+    [JsonStringEnumMemberName("torn")]
+    Torn,
 }
 
 /// <summary>
@@ -77,43 +80,67 @@ public sealed record LayCloth(Length Usable, bool OneWay, Length? Article = null
     public (int Index, Length Start) StretchAt(Length y)
     {
         var (index, start) = (0, Length.Zero);
-        while (index < Stretches.Count && y >= start + Stretches[index].Length) start += Stretches[index++].Length;
-        if (index < Stretches.Count || Article is not { } one || y < start) return (index, start);
+        while (index < Stretches.Count && y >= start + Stretches[index].Length)
+            start += Stretches[index++].Length;
+        if (index < Stretches.Count || Article is not { } one || y < start)
+            return (index, start);
         var articles = (int)((y - start).Ticks / one.Ticks);
         return (index + articles, start + (articles * one));
     }
 
     /// <summary>Whether nothing but its width and direction bears on a lay.</summary>
-    internal bool IsPlain => Article is null && Repeat is null && Flaws.Count == 0 && Pins.Count == 0 && Stretches.Count == 0 && Spread == Spread.Single;
+    internal bool IsPlain =>
+        Article is null
+        && Repeat is null
+        && Flaws.Count == 0
+        && Pins.Count == 0
+        && Stretches.Count == 0
+        && Spread == Spread.Single;
 
     /// <summary>Where stretches and articles end, as far as <paramref name="reached"/> and one further.</summary>
     internal IEnumerable<long> Ends(long reached)
     {
         var end = 0L;
-        foreach (var stretch in Stretches) yield return end += stretch.Length.Ticks;
-        for (var article = Article?.Ticks ?? long.MaxValue; article != long.MaxValue && end <= reached;) yield return end += article;
+        foreach (var stretch in Stretches)
+            yield return end += stretch.Length.Ticks;
+        for (var article = Article?.Ticks ?? long.MaxValue; article != long.MaxValue && end <= reached; )
+            yield return end += article;
     }
 
     /// <summary>
     /// The cloth with the gap added to its width and to each stretch and article: pieces are laid with the gap at their right and upper edges.
     /// </summary>
-    internal LayCloth WithGap() => this with
-    {
-        Usable = Usable + Gap,
-        Article = Article + Gap,
-        Stretches = [.. Stretches.Select(stretch => new Stretch(stretch.Length + Gap, stretch.Usable + Gap))],
-        Pins = [.. Pins.Select(pin => pin with { Y = Widened(pin.Y) })],
-        Flaws = [.. Flaws.Select(flaw => flaw with { FromEnd = Widened(flaw.FromEnd), Along = Widened(flaw.FromEnd + flaw.Along) - Widened(flaw.FromEnd) })],
-    };
+    internal LayCloth WithGap() =>
+        this with
+        {
+            Usable = Usable + Gap,
+            Article = Article + Gap,
+            Stretches = [.. Stretches.Select(stretch => new Stretch(stretch.Length + Gap, stretch.Usable + Gap))],
+            Pins = [.. Pins.Select(pin => pin with { Y = Widened(pin.Y) })],
+            Flaws =
+            [
+                .. Flaws.Select(flaw =>
+                    flaw with
+                    {
+                        FromEnd = Widened(flaw.FromEnd),
+                        Along = Widened(flaw.FromEnd + flaw.Along) - Widened(flaw.FromEnd),
+                    }
+                ),
+            ],
+        };
 
     private Length Widened(Length y) => y + (StretchAt(y).Index * Gap);
 
     /// <summary>The gap taken off a lay on this cloth <see cref="WithGap"/>: the one above the last pieces too.</summary>
     internal Placed WithoutGap(Placed lay)
     {
-        if (!Gap.IsPositive) return lay;
+        if (!Gap.IsPositive)
+            return lay;
         var whole = WithGap();
         Length Off(Length y) => y - (whole.StretchAt(y).Index * Gap);
-        return new Placed([.. lay.Placements.Select(at => at with { Y = Off(at.Y) })], Off(lay.Length.IsPositive ? lay.Length - Gap : Length.Zero));
+        return new Placed(
+            [.. lay.Placements.Select(at => at with { Y = Off(at.Y) })],
+            Off(lay.Length.IsPositive ? lay.Length - Gap : Length.Zero)
+        );
     }
 }

@@ -4,7 +4,15 @@ using Wrapper.Core.Patterns;
 namespace Wrapper.Core.Lay;
 
 /// <summary>One piece to lay: its identity <c>item/piece/instance</c>, what it is called, its cut outline, how it may lie and which of its item's cloths it is cut from.</summary>
-public sealed record LayPiece(string Id, string Item, string Piece, string Label, Outline Cut, Grain Grain, ClothRole Role = ClothRole.Face)
+public sealed record LayPiece(
+    string Id,
+    string Item,
+    string Piece,
+    string Label,
+    Outline Cut,
+    Grain Grain,
+    ClothRole Role = ClothRole.Face
+)
 {
     /// <summary>The point of its cut outline that lies on a point of the cloth's repeat; null where it need not match.</summary>
     public Point? Origin { get; init; }
@@ -13,7 +21,8 @@ public sealed record LayPiece(string Id, string Item, string Piece, string Label
     public bool OnMotif { get; init; }
 
     /// <summary>The piece matched by the lower left of its box: like pieces are cut from the same place of the repeat.</summary>
-    public LayPiece AtSamePlace() => Cut.Bounds() is var (left, bottom, _, _) ? this with { Origin = new Point(left, bottom) } : this;
+    public LayPiece AtSamePlace() =>
+        Cut.Bounds() is var (left, bottom, _, _) ? this with { Origin = new Point(left, bottom) } : this;
 
     /// <summary>How far it reaches across the cloth after so many quarter turns.</summary>
     public Length Across(int turns)
@@ -46,9 +55,19 @@ public sealed record Placed(IReadOnlyList<Placement> Placements, Length Length)
     /// <summary>
     /// The same lay seen from the other side of the cloth: every piece its mirror image, measured from what was the far selvedge. Outlines are to be <see cref="Outline.Mirrored"/> too.
     /// </summary>
-    public Placed TurnedOver(IReadOnlyDictionary<string, LayPiece> pieces, Length usable) => this with
-    {
-        // Turned and then mirrored is mirrored and then turned the other way.
-        Placements = [.. Placements.Select(at => at with { Turns = (4 - at.Turns) % 4, X = usable - at.X - pieces[at.Id].Across(at.Turns) })],
-    };
+    public Placed TurnedOver(IReadOnlyDictionary<string, LayPiece> pieces, Length usable) =>
+        this with
+        {
+            // Turned and then mirrored is mirrored and then turned the other way.
+            Placements =
+            [
+                .. Placements.Select(at =>
+                    at with
+                    {
+                        Turns = (4 - at.Turns) % 4,
+                        X = usable - at.X - pieces[at.Id].Across(at.Turns),
+                    }
+                ),
+            ],
+        };
 }

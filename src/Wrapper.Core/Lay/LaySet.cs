@@ -7,12 +7,15 @@ namespace Wrapper.Core.Lay;
 internal sealed class LaySet
 {
     // Up to so many pieces every lay is tried, and with more pieces than the second number each order is laid by boxes only.
-    private const int FewEnough = 12, TooManyOutlines = 600, MostWays = 300_000;
+    private const int FewEnough = 12,
+        TooManyOutlines = 600,
+        MostWays = 300_000;
 
     // With more rectangles than this to cover all outlines, pieces are laid as the boxes that hold them.
     private const int MostCells = 8000;
 
-    private readonly LayCloth cloth, whole;
+    private readonly LayCloth cloth,
+        whole;
     private readonly List<(LayPiece Piece, Kind Kind)> fit;
     private readonly IReadOnlyList<Misfit> misfits;
     private readonly ILookup<Kind, LayPiece> ofKind;
@@ -25,22 +28,38 @@ internal sealed class LaySet
         (this.cloth, whole) = (cloth, cloth.WithGap());
         // One kind for each outline: the turned-over half of a pair is a kind of its own.
         var known = new Dictionary<(Outline, Grain, Point?, bool), Kind>();
-        var all = pieces.Select(piece =>
-        {
-            stop.ThrowIfCancellationRequested();
-            if (!known.TryGetValue((piece.Cut, piece.Grain, piece.Origin, piece.OnMotif), out var kind)) known[(piece.Cut, piece.Grain, piece.Origin, piece.OnMotif)] = kind = Kind.Of(piece, whole);
-            return (Piece: piece, Kind: kind);
-        }).ToList();
+        var all = pieces
+            .Select(piece =>
+            {
+                stop.ThrowIfCancellationRequested();
+                if (!known.TryGetValue((piece.Cut, piece.Grain, piece.Origin, piece.OnMotif), out var kind))
+                    known[(piece.Cut, piece.Grain, piece.Origin, piece.OnMotif)] = kind = Kind.Of(piece, whole);
+                return (Piece: piece, Kind: kind);
+            })
+            .ToList();
         if (all.Sum(pair => pair.Kind.Ways.Count == 0 ? 0L : pair.Kind.Ways[0].Region.Cells.Length) > MostCells)
         {
             var boxed = known.Values.ToDictionary(kind => kind, kind => kind.Boxed());
             all = [.. all.Select(pair => (pair.Piece, boxed[pair.Kind]))];
         }
-        misfits = [.. all.Where(pair => pair.Kind.Ways.Count == 0).Select(pair => TooLarge(pair.Piece, pair.Kind.IsUnmatched))];
+        misfits =
+        [
+            .. all.Where(pair => pair.Kind.Ways.Count == 0).Select(pair => TooLarge(pair.Piece, pair.Kind.IsUnmatched)),
+        ];
         fit = [.. all.Where(pair => pair.Kind.Ways.Count > 0)];
         ofKind = fit.ToLookup(pair => pair.Kind, pair => pair.Piece);
         kinds = [.. ofKind.Select(group => group.Key)];
-        boxes = [.. kinds.Select(kind => new Box([.. kind.Ways.Select((way, at) => (at, way.Region.Width, way.Region.Height)).DistinctBy(way => (way.Width, way.Height))], ofKind[kind].Count()))];
+        boxes =
+        [
+            .. kinds.Select(kind => new Box(
+                [
+                    .. kind
+                        .Ways.Select((way, at) => (at, way.Region.Width, way.Region.Height))
+                        .DistinctBy(way => (way.Width, way.Height)),
+                ],
+                ofKind[kind].Count()
+            )),
+        ];
         hand = new(() => Rows.Lay(fit, whole));
     }
 
@@ -63,7 +82,8 @@ internal sealed class LaySet
     /// <summary>Lays by the outlines themselves, each in an order in which good ones are found; small pieces slip into the cut-outs of large ones.</summary>
     public IEnumerable<Func<Placed?>> Outlined(CancellationToken stop)
     {
-        if (fit.Count == 0 || fit.Count > TooManyOutlines || (IsRectangles && cloth.IsPlain)) return [];
+        if (fit.Count == 0 || fit.Count > TooManyOutlines || (IsRectangles && cloth.IsPlain))
+            return [];
         Func<Kind, long>[] keys =
         [
             kind => kind.Ways[0].Region.Height,
@@ -75,38 +95,70 @@ internal sealed class LaySet
         ];
         // What an order costs grows with the rectangles that pieces are covered by: slants and curves have many.
         var (few, some) = (fit.Count <= 80 && Cells <= 300, fit.Count <= 200 && Cells <= 1200);
-        var orders = keys.Take(cloth.IsPlain ? (few ? 3 : some ? 1 : 0) : few ? keys.Length : some ? 3 : 1)
-            .Select(key => fit.OrderByDescending(pair => key(pair.Kind)).ThenByDescending(pair => pair.Kind.Area)).ToList();
+        var orders = keys.Take(
+                cloth.IsPlain
+                    ? (
+                        few ? 3
+                        : some ? 1
+                        : 0
+                    )
+                : few ? keys.Length
+                : some ? 3
+                : 1
+            )
+            .Select(key => fit.OrderByDescending(pair => key(pair.Kind)).ThenByDescending(pair => pair.Kind.Area))
+            .ToList();
         // Where a repeat leaves strips between matched pieces, what need not match may come first.
-        if (cloth.Repeat is not null && some) orders.AddRange(keys.Take(2).Select(key => fit.OrderByDescending(pair => key(pair.Kind)).ThenBy(pair => pair.Kind.IsMatched)));
+        if (cloth.Repeat is not null && some)
+            orders.AddRange(
+                keys.Take(2)
+                    .Select(key => fit.OrderByDescending(pair => key(pair.Kind)).ThenBy(pair => pair.Kind.IsMatched))
+            );
         return orders.Select(order => (Func<Placed?>)(() => BottomLeft.Lay(order, whole, stop)));
     }
 
     /// <summary>Lays by the outlines in an order by size that is shaken a little: each a quarter larger or smaller at most.</summary>
     public Placed? Shaken(int seed, CancellationToken stop)
     {
-        if (fit.Count == 0 || fit.Count > TooManyOutlines) return null;
+        if (fit.Count == 0 || fit.Count > TooManyOutlines)
+            return null;
         var random = new Random(seed);
-        return BottomLeft.Lay(fit.OrderByDescending(pair => (seed % 2 == 0 ? pair.Kind.Area : pair.Kind.Ways[0].Region.Height) * (0.75 + (random.NextDouble() / 2))), whole, stop);
+        return BottomLeft.Lay(
+            fit.OrderByDescending(pair =>
+                (seed % 2 == 0 ? pair.Kind.Area : pair.Kind.Ways[0].Region.Height) * (0.75 + (random.NextDouble() / 2))
+            ),
+            whole,
+            stop
+        );
     }
 
     /// <summary>Lays by boxes, following so many side by side; with <paramref name="shake"/> others than those that look best, by up to the area of an average box.</summary>
-    public Placed? Followed(int width, CancellationToken stop, long aim = long.MaxValue, int weight = 10, Random? shake = null)
+    public Placed? Followed(
+        int width,
+        CancellationToken stop,
+        long aim = long.MaxValue,
+        int weight = 10,
+        Random? shake = null
+    )
     {
-        if (fit.Count == 0) return null;
+        if (fit.Count == 0)
+            return null;
         Func<long>? by = null;
         if (shake is not null)
         {
             var most = boxes.Average(box => (double)box.Area) * shake.NextDouble();
             by = () => (long)(shake.NextDouble() * most);
         }
-        return new BeamSearch(boxes, whole.Usable.Ticks).Find(aim, width, weight, stop, by) is { } found ? Laid(found.Spots, found.Reached) : null;
+        return new BeamSearch(boxes, whole.Usable.Ticks).Find(aim, width, weight, stop, by) is { } found
+            ? Laid(found.Spots, found.Reached)
+            : null;
     }
 
     /// <summary>Lays by boxes, bettered by exchanges in their order.</summary>
     public Placed? Exchanged(int seed, int rounds, int steps, CancellationToken stop)
     {
-        if (fit.Count == 0) return null;
+        if (fit.Count == 0)
+            return null;
         var search = new OrderSearch(boxes, whole.Usable.Ticks, seed);
         search.Run(rounds, steps, Bound, stop);
         return Laid(search.Spots(), search.Length);
@@ -118,26 +170,56 @@ internal sealed class LaySet
         var shortest = Bound;
         if (fit.Count is > 0 and <= FewEnough && IsRectangles && cloth.IsPlain && best.Length.Ticks > shortest)
         {
-            var (spots, length, proven) = new ExactLay(boxes, whole.Usable.Ticks).Find(best.Length.Ticks, shortest, MostWays, stop);
-            if (spots is not null) best = Laid(spots, length);
-            if (proven) shortest = best.Length.Ticks;
+            var (spots, length, proven) = new ExactLay(boxes, whole.Usable.Ticks).Find(
+                best.Length.Ticks,
+                shortest,
+                MostWays,
+                stop
+            );
+            if (spots is not null)
+                best = Laid(spots, length);
+            if (proven)
+                shortest = best.Length.Ticks;
         }
-        return new ClothLay(cloth.WithoutGap(best), cloth.WithoutGap(Hand), cloth.WithoutGap(new Placed([], new Length(shortest))).Length, misfits) { Stock = cloth.Stock };
+        return new ClothLay(
+            cloth.WithoutGap(best),
+            cloth.WithoutGap(Hand),
+            cloth.WithoutGap(new Placed([], new Length(shortest))).Length,
+            misfits
+        )
+        {
+            Stock = cloth.Stock,
+        };
     }
 
     /// <summary>The same lay closed up where boxes are more than their outline: what lies lowest is laid first, by its outline.</summary>
     public Placed Nested(Placed laid, CancellationToken stop)
     {
-        if (IsRectangles || fit.Count > TooManyOutlines || laid.Placements.Count < fit.Count) return laid;
+        if (IsRectangles || fit.Count > TooManyOutlines || laid.Placements.Count < fit.Count)
+            return laid;
         var at = laid.Placements.ToDictionary(placement => placement.Id);
-        var nested = BottomLeft.Lay(fit.OrderBy(pair => at[pair.Piece.Id].Y).ThenBy(pair => at[pair.Piece.Id].X), whole, stop);
+        var nested = BottomLeft.Lay(
+            fit.OrderBy(pair => at[pair.Piece.Id].Y).ThenBy(pair => at[pair.Piece.Id].X),
+            whole,
+            stop
+        );
         return nested.Length < laid.Length ? nested : laid;
     }
 
     private Placed Laid(List<Spot> spots, long reached)
     {
         var waiting = kinds.Select(kind => new Queue<LayPiece>(ofKind[kind])).ToList();
-        return new Placed([.. spots.Select(spot => new Placement(waiting[spot.Box].Dequeue().Id, kinds[spot.Box].Ways[boxes[spot.Box].Ways[spot.Way].At].Turns, new Length(spot.X), new Length(spot.Y)))], new Length(reached));
+        return new Placed(
+            [
+                .. spots.Select(spot => new Placement(
+                    waiting[spot.Box].Dequeue().Id,
+                    kinds[spot.Box].Ways[boxes[spot.Box].Ways[spot.Way].At].Turns,
+                    new Length(spot.X),
+                    new Length(spot.Y)
+                )),
+            ],
+            new Length(reached)
+        );
     }
 
     private static Misfit TooLarge(LayPiece piece, bool unmatched)

@@ -22,7 +22,11 @@ public sealed record ClothLay(Placed Best, Placed Hand, Length ShortestPossible,
     public bool IsProven => Best.Length <= ShortestPossible || !Length.IsPositive;
 
     /// <summary>By how many per cent, rounded up, it may be longer than the shortest; null where the shortest is nothing.</summary>
-    public int? Over => IsProven ? 0 : Off(ShortestPossible) is { IsPositive: true } shortest ? (int)Math.Ceiling(100m * (Length - shortest).Ticks / shortest.Ticks) : null;
+    public int? Over =>
+        IsProven ? 0
+        : Off(ShortestPossible) is { IsPositive: true } shortest
+            ? (int)Math.Ceiling(100m * (Length - shortest).Ticks / shortest.Ticks)
+        : null;
 
     /// <summary>How much of a length lies beyond the stock.</summary>
     public Length Off(Length length) => Length.Max(Length.Zero, length - Stock);
@@ -38,8 +42,10 @@ public static class LayTable
     /// </summary>
     public static ClothLay Of(IReadOnlyList<LayPiece> pieces, LayCloth cloth, CancellationToken superseded = default)
     {
-        if (cloth.Spread == Spread.Torn) return TornLay.Of(pieces, cloth, superseded);
-        if (cloth.Spread == Spread.Folded) return FoldedLay.Of(pieces, cloth, (some, on) => Of(some, on, superseded));
+        if (cloth.Spread == Spread.Torn)
+            return TornLay.Of(pieces, cloth, superseded);
+        if (cloth.Spread == Spread.Folded)
+            return FoldedLay.Of(pieces, cloth, (some, on) => Of(some, on, superseded));
         var table = new LaySet(pieces, cloth, superseded);
         var ways = new List<Func<Placed?>> { () => table.Hand };
         ways.AddRange(table.Outlined(superseded));
@@ -48,43 +54,84 @@ public static class LayTable
             // In a few dozen milliseconds: many lays followed side by side, and one bettered by exchanges.
             ways.Add(() => table.Followed(BeamWidth(table.Count), superseded));
             ways.Add(() => TornLay.Plain(table, cloth, superseded));
-            ways.Add(() => table.Exchanged(seed: 1, rounds: 8, steps: 40_000 / Math.Max(1, 8 * table.Count), superseded));
+            ways.Add(() =>
+                table.Exchanged(seed: 1, rounds: 8, steps: 40_000 / Math.Max(1, 8 * table.Count), superseded)
+            );
         }
         var found = SideBySide.Laid(ways, superseded).ToList();
         var kept = found.Where((lay, at) => at > 0 || (cloth.Flaws.Count == 0 && cloth.Pins.Count == 0)).ToList();
         var best = kept.Count > 0 ? Simplest(kept, pieces, cloth, superseded) : table.Hand;
-        return BehindStock(table.Finished(cloth.IsPlain ? table.Nested(best, superseded) : best, superseded), pieces, cloth, superseded);
+        return BehindStock(
+            table.Finished(cloth.IsPlain ? table.Nested(best, superseded) : best, superseded),
+            pieces,
+            cloth,
+            superseded
+        );
     }
 
     // The shortest; of several the simplest to cut.
-    private static Placed Simplest(List<Placed> lays, IReadOnlyList<LayPiece> pieces, LayCloth cloth, CancellationToken superseded)
+    private static Placed Simplest(
+        List<Placed> lays,
+        IReadOnlyList<LayPiece> pieces,
+        LayCloth cloth,
+        CancellationToken superseded
+    )
     {
         var shortest = lays.Min(lay => lay.Length.Ticks);
         lays.RemoveAll(lay => lay.Length.Ticks > shortest);
-        if (lays.Count == 1) return lays[0];
+        if (lays.Count == 1)
+            return lays[0];
         var byId = pieces.ToDictionary(piece => piece.Id);
         var ranked = lays.GroupBy(lay => Simplicity.Of(lay, byId)).MinBy(alike => alike.Key)!.ToList();
         // Of equally simple ones the one with the largest remnant: one piece of some use rather than slivers.
-        return ranked.Count == 1 ? ranked[0] : ranked.MaxBy(lay => Remnants.Of(lay, byId, cloth, lay.Length, superseded) is [var largest, ..] ? (double)largest.Along.Ticks * largest.Across.Ticks : 0)!;
+        return ranked.Count == 1
+            ? ranked[0]
+            : ranked.MaxBy(lay =>
+                Remnants.Of(lay, byId, cloth, lay.Length, superseded) is [var largest, ..]
+                    ? (double)largest.Along.Ticks * largest.Across.Ticks
+                    : 0
+            )!;
     }
 
     // What the remnants did not hold is laid on the roll as any other cloth would be.
-    private static ClothLay BehindStock(ClothLay lay, IReadOnlyList<LayPiece> pieces, LayCloth cloth, CancellationToken superseded)
+    private static ClothLay BehindStock(
+        ClothLay lay,
+        IReadOnlyList<LayPiece> pieces,
+        LayCloth cloth,
+        CancellationToken superseded
+    )
     {
-        if (cloth.Stretches.Count == 0 || !lay.Length.IsPositive || !(cloth with { Stretches = [] }).IsPlain) return lay;
+        if (cloth.Stretches.Count == 0 || !lay.Length.IsPositive || !(cloth with { Stretches = [] }).IsPlain)
+            return lay;
         var onStock = lay.Best.Placements.Where(at => at.Y < cloth.Stock).ToList();
         var taken = onStock.Select(at => at.Id).Concat(lay.Misfits.Select(misfit => misfit.Id)).ToHashSet();
-        var rest = Of([.. pieces.Where(piece => !taken.Contains(piece.Id))], cloth with { Stretches = [] }, superseded).Best;
-        return rest.Length >= lay.Length ? lay
-            : lay with { Best = new Placed([.. onStock, .. rest.Placements.Select(at => at with { Y = at.Y + cloth.Stock })], rest.Length + cloth.Stock) };
+        var rest = Of(
+            [.. pieces.Where(piece => !taken.Contains(piece.Id))],
+            cloth with
+            {
+                Stretches = [],
+            },
+            superseded
+        ).Best;
+        return rest.Length >= lay.Length
+            ? lay
+            : lay with
+            {
+                Best = new Placed(
+                    [.. onStock, .. rest.Placements.Select(at => at with { Y = at.Y + cloth.Stock })],
+                    rest.Length + cloth.Stock
+                ),
+            };
     }
 
     /// <summary>A length that no lay of these pieces is under.</summary>
-    internal static Length Bound(IReadOnlyList<LayPiece> pieces, LayCloth cloth) => cloth.WithoutGap(new Placed([], new Length(new LaySet(pieces, cloth).Bound))).Length;
+    internal static Length Bound(IReadOnlyList<LayPiece> pieces, LayCloth cloth) =>
+        cloth.WithoutGap(new Placed([], new Length(new LaySet(pieces, cloth).Bound))).Length;
 
     /// <summary>The hand sum alone: rows of each kind (handbook §10). Pieces that the cloth cannot take are left out.</summary>
     public static Length ByHand(IReadOnlyList<LayPiece> pieces, LayCloth cloth) => new LaySet(pieces, cloth).HandLength;
 
     // Work grows with the square of the pieces.
-    private static int BeamWidth(int pieces) => Math.Max(2, (int)(240 * Math.Min(1, 127.0 / pieces * (127.0 / pieces))));
+    private static int BeamWidth(int pieces) =>
+        Math.Max(2, (int)(240 * Math.Min(1, 127.0 / pieces * (127.0 / pieces))));
 }

@@ -12,25 +12,61 @@ internal static class LowerBound
     /// <summary>The bound for pieces of these kinds, one for each piece, on <paramref name="cloth"/>, its gap included in both.</summary>
     public static long Of(IReadOnlyList<Kind> kinds, LayCloth cloth)
     {
-        if (kinds.Count == 0) return 0;
+        if (kinds.Count == 0)
+            return 0;
         var usable = cloth.Usable.Ticks;
         var stock = cloth.Stretches.Sum(stretch => (double)stretch.Length.Ticks * stretch.Usable.Ticks);
         var area = kinds.Sum(kind => kind.Area);
         if (stock > 0)
         {
             // Behind the remnants lies what their area cannot hold, and what goes on none of them; where they may hold all, nothing is said.
-            List<Kind> behind = [.. kinds.Where(kind => !kind.Ways.Any(way => cloth.Stretches.Any(stretch => way.Region.Width <= stretch.Usable.Ticks && way.Region.Height <= stretch.Length.Ticks)))];
+            List<Kind> behind =
+            [
+                .. kinds.Where(kind =>
+                    !kind.Ways.Any(way =>
+                        cloth.Stretches.Any(stretch =>
+                            way.Region.Width <= stretch.Usable.Ticks && way.Region.Height <= stretch.Length.Ticks
+                        )
+                    )
+                ),
+            ];
             var over = Math.Max((long)Math.Floor((area - stock) / usable), Of(behind, cloth with { Stretches = [] }));
             return over > 0 ? cloth.Stock.Ticks + over : 0;
         }
-        var bound = Math.Max((long)Math.Floor(area / usable), kinds.Max(kind => kind.Ways.Min(way => way.Region.Height)));
+        var bound = Math.Max(
+            (long)Math.Floor(area / usable),
+            kinds.Max(kind => kind.Ways.Min(way => way.Region.Height))
+        );
         // A piece with cut-outs may let others reach into them, but not into a rectangle within it: the widest, or one from end to end.
-        bound = Math.Max(bound, Math.Max(ByWidths(Within(kinds, region => region.Cells.MaxBy(cell => (cell.Right - cell.Left, cell.Top - cell.Bottom))), usable), ByWidths(Within(kinds, FromEndToEnd), usable)));
+        bound = Math.Max(
+            bound,
+            Math.Max(
+                ByWidths(
+                    Within(
+                        kinds,
+                        region => region.Cells.MaxBy(cell => (cell.Right - cell.Left, cell.Top - cell.Bottom))
+                    ),
+                    usable
+                ),
+                ByWidths(Within(kinds, FromEndToEnd), usable)
+            )
+        );
         return Math.Max(bound, ByRepeats([.. kinds.Where(kind => kind.IsMatched && kind.IsRectangle)], cloth));
     }
 
     private static List<(long Width, long Height)[]> Within(IEnumerable<Kind> kinds, Func<Region, Cell> rectangle) =>
-        [.. kinds.Where(kind => kind.Ways.All(way => way.Region.IsStraight)).Select(kind => kind.Ways.Select(way => rectangle(way.Region) is var cell ? (cell.Right - cell.Left, cell.Top - cell.Bottom) : default).ToArray())];
+        [
+            .. kinds
+                .Where(kind => kind.Ways.All(way => way.Region.IsStraight))
+                .Select(kind =>
+                    kind.Ways.Select(way =>
+                            rectangle(way.Region) is var cell
+                                ? (cell.Right - cell.Left, cell.Top - cell.Bottom)
+                                : default
+                        )
+                        .ToArray()
+                ),
+        ];
 
     // What all cells have in common across; of cells side by side there is nothing.
     private static Cell FromEndToEnd(Region region)
@@ -42,20 +78,39 @@ internal static class LowerBound
     // Matched pieces above one another start whole repeats apart (half ones with half-drop), so each but the last takes whole repeats of the length.
     private static long ByRepeats(List<Kind> matched, LayCloth cloth)
     {
-        if (cloth.Repeat is not { } repeat || matched.Count == 0 || cloth.Article is not null) return 0;
+        if (cloth.Repeat is not { } repeat || matched.Count == 0 || cloth.Article is not null)
+            return 0;
         var step = repeat.HalfDrop ? repeat.Along.Over(2).Ticks : repeat.Along.Ticks;
-        if (step == 0 || matched.SelectMany(kind => kind.Ways).Select(way => Grid.UpTo(0, step, way.OriginY)).Distinct().Count() > 1) return 0;
-        var rounded = matched.Select(kind => kind.Ways.Select(way => (way.Region.Width, Height: Grid.UpTo(way.Region.Height, step, 0))).ToArray()).ToList();
+        if (
+            step == 0
+            || matched.SelectMany(kind => kind.Ways).Select(way => Grid.UpTo(0, step, way.OriginY)).Distinct().Count()
+                > 1
+        )
+            return 0;
+        var rounded = matched
+            .Select(kind =>
+                kind.Ways.Select(way => (way.Region.Width, Height: Grid.UpTo(way.Region.Height, step, 0))).ToArray()
+            )
+            .ToList();
         var last = matched.Max(kind => kind.Ways.Max(way => Grid.UpTo(way.Region.Height, step, 0) - way.Region.Height));
         return ByWidths(rounded, cloth.Usable.Ticks) - last;
     }
 
     private static long ByWidths(List<(long Width, long Height)[]> boxes, long usable)
     {
-        if (boxes.Count == 0) return 0;
+        if (boxes.Count == 0)
+            return 0;
         var bound = 0L;
-        var widths = boxes.SelectMany(box => box.Select(way => way.Width)).Distinct().Where(width => 2 * width <= usable).Append(0).Distinct().Order().ToList();
-        foreach (var small in widths) bound = Math.Max(bound, Spread(boxes, usable, width => Trimmed(width, usable, small)));
+        var widths = boxes
+            .SelectMany(box => box.Select(way => way.Width))
+            .Distinct()
+            .Where(width => 2 * width <= usable)
+            .Append(0)
+            .Distinct()
+            .Order()
+            .ToList();
+        foreach (var small in widths)
+            bound = Math.Max(bound, Spread(boxes, usable, width => Trimmed(width, usable, small)));
         for (var parts = 1; parts <= 6; parts++)
         {
             var k = parts;
@@ -69,8 +124,12 @@ internal static class LowerBound
         (long)Math.Ceiling((boxes.Sum(box => box.Min(way => changed(way.Width) * way.Height)) / usable) - 1e-3);
 
     // Pieces under a size count nothing, those that leave less than it beside them count as the whole width.
-    private static double Trimmed(long width, long usable, long small) => width < small ? 0 : width > usable - small ? usable : width;
+    private static double Trimmed(long width, long usable, long small) =>
+        width < small ? 0
+        : width > usable - small ? usable
+        : width;
 
     // Of shares of 1 / (k + 1) of the width a piece takes whole ones only; k of those are the width.
-    private static double Shared(long width, long usable, int k) => (k + 1) * width % usable == 0 ? width : Math.Floor((double)(k + 1) * width / usable) * usable / k;
+    private static double Shared(long width, long usable, int k) =>
+        (k + 1) * width % usable == 0 ? width : Math.Floor((double)(k + 1) * width / usable) * usable / k;
 }

@@ -16,14 +16,22 @@ internal sealed class OrderSearch
         this.boxes = boxes;
         skyline = new Skyline(boxes, usable);
         random = new Random(seed);
-        Func<Box, long>[] keys = [box => box.Area, box => box.Ways[0].Height, box => box.Ways[0].Width, box => box.Ways[0].Width + box.Ways[0].Height, box => Math.Max(box.Ways[0].Width, box.Ways[0].Height)];
+        Func<Box, long>[] keys =
+        [
+            box => box.Area,
+            box => box.Ways[0].Height,
+            box => box.Ways[0].Width,
+            box => box.Ways[0].Width + box.Ways[0].Height,
+            box => Math.Max(box.Ways[0].Width, box.Ways[0].Height),
+        ];
         Best = [];
         Length = long.MaxValue;
         foreach (var key in keys)
         {
             int[] order = [.. Enumerable.Range(0, boxes.Count).OrderByDescending(box => key(boxes[box]))];
             skyline.Lay(order);
-            if (skyline.Reached < Length) (Best, Length, Limit) = (order, skyline.Reached, long.MaxValue);
+            if (skyline.Reached < Length)
+                (Best, Length, Limit) = (order, skyline.Reached, long.MaxValue);
         }
     }
 
@@ -46,12 +54,15 @@ internal sealed class OrderSearch
     /// <summary>Tries <paramref name="rounds"/> aims, each with <paramref name="steps"/> exchanges; ends early at <paramref name="bound"/>, below which nothing can be.</summary>
     public void Run(int rounds, int steps, long bound, CancellationToken stop)
     {
-        if (boxes.Count < 2) return;
+        if (boxes.Count < 2)
+            return;
         var aim = bound;
         for (var round = 0; round < rounds && Length > bound; round++)
         {
-            if (Reach(aim, steps, stop)) aim = Math.Max(bound, Length - ((Length - bound) / 2) - 1);
-            else aim = Math.Min(Length - 1, aim + ((Length - aim) / 2));
+            if (Reach(aim, steps, stop))
+                aim = Math.Max(bound, Length - ((Length - bound) / 2) - 1);
+            else
+                aim = Math.Min(Length - 1, aim + ((Length - aim) / 2));
         }
     }
 
@@ -67,16 +78,20 @@ internal sealed class OrderSearch
                 (Best, Length, Limit) = (order, skyline.Reached, aim);
                 return true;
             }
-            if ((step & 63) == 0) stop.ThrowIfCancellationRequested();
+            if ((step & 63) == 0)
+                stop.ThrowIfCancellationRequested();
             var temperature = warm * Math.Pow(0.02, (double)step / steps);
             var (a, b) = (random.Next(order.Length), random.Next(order.Length - 1));
-            if (b >= a) b++;
+            if (b >= a)
+                b++;
             (order[a], order[b]) = (order[b], order[a]);
             // A worse order is taken with a chance that falls with what it loses; past that limit it need not be laid to its end.
             var most = current + (long)(-temperature * Math.Log(1 - random.NextDouble()));
             var area = skyline.Lay(order, aim, most);
-            if (area > most) (order[a], order[b]) = (order[b], order[a]);
-            else current = area;
+            if (area > most)
+                (order[a], order[b]) = (order[b], order[a]);
+            else
+                current = area;
         }
         return false;
     }

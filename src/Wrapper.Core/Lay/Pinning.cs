@@ -11,40 +11,77 @@ public static class Pinning
     /// <summary>
     /// Why a pin cannot be kept; null where it can: the piece must lie on the cloth, in a way that it may lie, off every flaw, and clear of what is pinned by <paramref name="others"/>.
     /// </summary>
-    public static string? Refusal(Placement pin, IReadOnlyDictionary<string, LayPiece> pieces, LayCloth cloth, IEnumerable<Placement> others) =>
-        Refusal(pin, pieces, cloth, others, new Covered(cloth.Gap.Ticks));
+    public static string? Refusal(
+        Placement pin,
+        IReadOnlyDictionary<string, LayPiece> pieces,
+        LayCloth cloth,
+        IEnumerable<Placement> others
+    ) => Refusal(pin, pieces, cloth, others, new Covered(cloth.Gap.Ticks));
 
     // What outlines cover, reckoned once for each way of lying: many pins are compared with many others.
     private sealed class Covered(long gap)
     {
         private readonly Dictionary<(Patterns.Outline, int), Region> known = [];
 
-        public Region By(LayPiece piece, int turns) => known.TryGetValue((piece.Cut, turns), out var region) ? region : known[(piece.Cut, turns)] = Region.Of(piece.Cut, turns, gap);
+        public Region By(LayPiece piece, int turns) =>
+            known.TryGetValue((piece.Cut, turns), out var region)
+                ? region
+                : known[(piece.Cut, turns)] = Region.Of(piece.Cut, turns, gap);
     }
 
-    private static string? Refusal(Placement pin, IReadOnlyDictionary<string, LayPiece> pieces, LayCloth cloth, IEnumerable<Placement> others, Covered covered)
+    private static string? Refusal(
+        Placement pin,
+        IReadOnlyDictionary<string, LayPiece> pieces,
+        LayCloth cloth,
+        IEnumerable<Placement> others,
+        Covered covered
+    )
     {
-        if (!pieces.TryGetValue(pin.Id, out var piece)) return "there is no such piece any more";
-        if (cloth.Spread != Spread.Single) return "pieces are pinned on a single layer only, not on folded or torn cloth";
+        if (!pieces.TryGetValue(pin.Id, out var piece))
+            return "there is no such piece any more";
+        if (cloth.Spread != Spread.Single)
+            return "pieces are pinned on a single layer only, not on folded or torn cloth";
         var whole = cloth.WithGap();
         // A way that looks the same is one way among those of its kind.
-        if (MayLie(piece, pin.Turns, cloth) is not { } way) return "the grain or the cloth's direction does not let it lie so";
+        if (MayLie(piece, pin.Turns, cloth) is not { } way)
+            return "the grain or the cloth's direction does not let it lie so";
         var own = covered.By(piece, pin.Turns);
-        if (pin.X < Length.Zero || pin.Y < Length.Zero || pin.X.Ticks + own.Width > whole.Usable.Ticks) return "it would lie over the edge of the cloth";
+        if (pin.X < Length.Zero || pin.Y < Length.Zero || pin.X.Ticks + own.Width > whole.Usable.Ticks)
+            return "it would lie over the edge of the cloth";
         var (stretch, start) = cloth.StretchAt(pin.Y);
         var end = pin.Y + piece.Along(pin.Turns);
-        if (stretch < cloth.Stretches.Count && (end > start + cloth.Stretches[stretch].Length || pin.X + piece.Across(pin.Turns) > cloth.Stretches[stretch].Usable)) return "it would reach over the edge of a remnant";
-        if (stretch >= cloth.Stretches.Count && cloth.Article is { } one && end > start + one) return "it would reach over the end of an article";
-        if (piece.Origin is not null && cloth.Repeat is { } repeat && !Grid.IsOn(repeat, way, pin.X.Ticks, pin.Y.Ticks, start.Ticks)) return "it would not match the repeat there";
+        if (
+            stretch < cloth.Stretches.Count
+            && (
+                end > start + cloth.Stretches[stretch].Length
+                || pin.X + piece.Across(pin.Turns) > cloth.Stretches[stretch].Usable
+            )
+        )
+            return "it would reach over the edge of a remnant";
+        if (stretch >= cloth.Stretches.Count && cloth.Article is { } one && end > start + one)
+            return "it would reach over the end of an article";
+        if (
+            piece.Origin is not null
+            && cloth.Repeat is { } repeat
+            && !Grid.IsOn(repeat, way, pin.X.Ticks, pin.Y.Ticks, start.Ticks)
+        )
+            return "it would not match the repeat there";
         foreach (var flaw in cloth.Flaws)
-            if (Meet(own, pin, Region.Rectangle(flaw.Across.Ticks, flaw.Along.Ticks), flaw.FromSelvedge, flaw.FromEnd)) return "it would lie on a flaw";
+            if (Meet(own, pin, Region.Rectangle(flaw.Across.Ticks, flaw.Along.Ticks), flaw.FromSelvedge, flaw.FromEnd))
+                return "it would lie on a flaw";
         foreach (var other in others.Where(other => other.Id != pin.Id && pieces.ContainsKey(other.Id)))
-            if (Meet(own, pin, covered.By(pieces[other.Id], other.Turns), other.X, other.Y)) return $"it would lie on {pieces[other.Id].Label}, which is pinned";
+            if (Meet(own, pin, covered.By(pieces[other.Id], other.Turns), other.X, other.Y))
+                return $"it would lie on {pieces[other.Id].Label}, which is pinned";
         return null;
     }
 
     /// <summary>The pins that can be kept, in their order, and the others with the reason.</summary>
-    public static (IReadOnlyList<Placement> Kept, IReadOnlyList<(Placement Pin, string Reason)> Refused) Sort(IEnumerable<Placement> pins, IReadOnlyList<LayPiece> pieces, LayCloth cloth, CancellationToken superseded = default)
+    public static (IReadOnlyList<Placement> Kept, IReadOnlyList<(Placement Pin, string Reason)> Refused) Sort(
+        IEnumerable<Placement> pins,
+        IReadOnlyList<LayPiece> pieces,
+        LayCloth cloth,
+        CancellationToken superseded = default
+    )
     {
         var byId = pieces.ToDictionary(piece => piece.Id);
         List<Placement> kept = [];
@@ -53,22 +90,43 @@ public static class Pinning
         foreach (var pin in pins)
         {
             superseded.ThrowIfCancellationRequested();
-            if (Refusal(pin, byId, cloth, kept, covered) is { } reason) refused.Add((pin, reason));
-            else kept.Add(pin);
+            if (Refusal(pin, byId, cloth, kept, covered) is { } reason)
+                refused.Add((pin, reason));
+            else
+                kept.Add(pin);
         }
         return (kept, refused);
     }
 
     /// <summary>Where a piece let go at (<paramref name="x"/>, <paramref name="y"/>) comes to rest: against a selvedge, the squared end or another piece if it is near one, exactly.</summary>
-    public static Placement Snapped(LayPiece piece, int turns, Length x, Length y, IReadOnlyDictionary<string, LayPiece> pieces, LayCloth cloth, IEnumerable<Placement> laid)
+    public static Placement Snapped(
+        LayPiece piece,
+        int turns,
+        Length x,
+        Length y,
+        IReadOnlyDictionary<string, LayPiece> pieces,
+        LayCloth cloth,
+        IEnumerable<Placement> laid
+    )
     {
         var (wide, high) = (piece.Across(turns), piece.Along(turns));
-        List<Length> across = [Length.Zero, cloth.Usable - wide], along = [Length.Zero];
+        List<Length> across = [Length.Zero, cloth.Usable - wide],
+            along = [Length.Zero];
         foreach (var other in laid.Where(other => other.Id != piece.Id))
         {
             var marks = pieces[other.Id].MarksAt(other);
-            across.AddRange([marks.FromSelvedge, marks.ToSelvedge + cloth.Gap, marks.FromSelvedge - cloth.Gap - wide, marks.ToSelvedge - wide]);
-            along.AddRange([marks.FromEnd, marks.ToEnd + cloth.Gap, marks.FromEnd - cloth.Gap - high, marks.ToEnd - high]);
+            across.AddRange([
+                marks.FromSelvedge,
+                marks.ToSelvedge + cloth.Gap,
+                marks.FromSelvedge - cloth.Gap - wide,
+                marks.ToSelvedge - wide,
+            ]);
+            along.AddRange([
+                marks.FromEnd,
+                marks.ToEnd + cloth.Gap,
+                marks.FromEnd - cloth.Gap - high,
+                marks.ToEnd - high,
+            ]);
         }
         var (restsX, restsY) = (Nearest(across, x), Nearest(along, y));
         if (piece.Origin is not null && cloth.Repeat is { } repeat && MayLie(piece, turns, cloth) is { } way)
@@ -79,20 +137,36 @@ public static class Pinning
         return new Placement(piece.Id, turns, restsX, restsY);
     }
 
-    private static Length Nearest(List<Length> edges, Length at) => edges.Where(edge => (edge - at).Abs() <= Near && edge >= Length.Zero).OrderBy(edge => (edge - at).Abs()).FirstOrDefault(at);
+    private static Length Nearest(List<Length> edges, Length at) =>
+        edges
+            .Where(edge => (edge - at).Abs() <= Near && edge >= Length.Zero)
+            .OrderBy(edge => (edge - at).Abs())
+            .FirstOrDefault(at);
 
     private static Way? MayLie(LayPiece piece, int turns, LayCloth cloth)
     {
-        if (turns is < 0 or > 3) return null;
+        if (turns is < 0 or > 3)
+            return null;
         var region = Region.Of(piece.Cut, turns);
         var ways = Kind.Of(piece, cloth with { Gap = Length.Zero }).Ways;
-        return ways.Where(way => way.Turns == turns).Concat(ways.Where(way => way.Region.SameAs(region))).Select(way => (Way?)way).FirstOrDefault();
+        return ways.Where(way => way.Turns == turns)
+            .Concat(ways.Where(way => way.Region.SameAs(region)))
+            .Select(way => (Way?)way)
+            .FirstOrDefault();
     }
 
     private static bool Meet(Region a, Placement at, Region b, Length x, Length y)
     {
         var (dx, dy) = (at.X.Ticks - x.Ticks, at.Y.Ticks - y.Ticks);
         var boxesMeet = dx < b.Width && -dx < a.Width && dy < b.Height && -dy < a.Height;
-        return boxesMeet && a.Cells.Any(own => b.Cells.Any(other => own.Left + dx < other.Right && other.Left < own.Right + dx && own.Bottom + dy < other.Top && other.Bottom < own.Top + dy));
+        return boxesMeet
+            && a.Cells.Any(own =>
+                b.Cells.Any(other =>
+                    own.Left + dx < other.Right
+                    && other.Left < own.Right + dx
+                    && own.Bottom + dy < other.Top
+                    && other.Bottom < own.Top + dy
+                )
+            );
     }
 }

@@ -54,14 +54,23 @@ internal sealed class Region
     {
         var points = Polygon(cut).Select(p => Turn(p, turns)).ToArray();
         var (left, bottom) = (points.Min(p => p.X), points.Min(p => p.Y));
-        return new Region([.. Merge(Slices([.. points.Select(p => (p.X - left, p.Y - bottom))])).Select(cell => cell with { Right = cell.Right + gap, Top = cell.Top + gap })], points.Zip(points.Skip(1).Append(points[0])).All(side => side.First.X == side.Second.X || side.First.Y == side.Second.Y));
+        return new Region(
+            [
+                .. Merge(Slices([.. points.Select(p => (p.X - left, p.Y - bottom))]))
+                    .Select(cell => cell with { Right = cell.Right + gap, Top = cell.Top + gap }),
+            ],
+            points
+                .Zip(points.Skip(1).Append(points[0]))
+                .All(side => side.First.X == side.Second.X || side.First.Y == side.Second.Y)
+        );
     }
 
     /// <summary>A plain rectangle.</summary>
     public static Region Rectangle(long width, long height) => new([new Cell(0, 0, width, height)]);
 
     /// <summary>Whether the other region is this one, but for the rounding of slants.</summary>
-    public bool SameAs(Region other) => Cells.Length == other.Cells.Length && Cells.Zip(other.Cells).All(pair => Near(pair.First, pair.Second));
+    public bool SameAs(Region other) =>
+        Cells.Length == other.Cells.Length && Cells.Zip(other.Cells).All(pair => Near(pair.First, pair.Second));
 
     private static Cell[]? Upright(Cell[] cells)
     {
@@ -74,12 +83,17 @@ internal sealed class Region
             var (bottom, top) = (0L, -1L);
             foreach (var cell in upward)
             {
-                if (cell.Left > left || cell.Right < right) continue;
-                if (top < 0) (bottom, top) = (cell.Bottom, cell.Top);
-                else if (cell.Bottom > top) return null;
-                else top = Math.Max(top, cell.Top);
+                if (cell.Left > left || cell.Right < right)
+                    continue;
+                if (top < 0)
+                    (bottom, top) = (cell.Bottom, cell.Top);
+                else if (cell.Bottom > top)
+                    return null;
+                else
+                    top = Math.Max(top, cell.Top);
             }
-            if (top < 0) return null;
+            if (top < 0)
+                return null;
             columns[at] = new Cell(left, bottom, right, top);
         }
         return columns;
@@ -88,38 +102,53 @@ internal sealed class Region
     private static bool Near(Cell a, Cell b)
     {
         const long rounding = 4;
-        return Math.Abs(a.Left - b.Left) <= rounding && Math.Abs(a.Right - b.Right) <= rounding
-            && Math.Abs(a.Bottom - b.Bottom) <= rounding && Math.Abs(a.Top - b.Top) <= rounding;
+        return Math.Abs(a.Left - b.Left) <= rounding
+            && Math.Abs(a.Right - b.Right) <= rounding
+            && Math.Abs(a.Bottom - b.Bottom) <= rounding
+            && Math.Abs(a.Top - b.Top) <= rounding;
     }
 
     private static IEnumerable<(long X, long Y)> Polygon(Outline cut) =>
-        Enumerable.Range(0, cut.Edges.Count)
+        Enumerable
+            .Range(0, cut.Edges.Count)
             .SelectMany(at => cut.Curve(at).FlattenedOutward(ArcTolerance))
             .Select(v => (Length.Snap(v.X).Ticks, Length.Snap(v.Y).Ticks));
 
-    private static (long X, long Y) Turn((long X, long Y) p, int turns) => (turns & 3) switch
-    {
-        1 => (-p.Y, p.X),
-        2 => (-p.X, -p.Y),
-        3 => (p.Y, -p.X),
-        _ => p,
-    };
+    private static (long X, long Y) Turn((long X, long Y) p, int turns) =>
+        (turns & 3) switch
+        {
+            1 => (-p.Y, p.X),
+            2 => (-p.X, -p.Y),
+            3 => (p.Y, -p.X),
+            _ => p,
+        };
 
     private static IEnumerable<Cell> Slices((long X, long Y)[] points)
     {
-        var sides = points.Select((p, at) => (A: p, B: points[(at + 1) % points.Length])).Where(side => side.A.Y != side.B.Y)
-            .Select(side => side.A.Y < side.B.Y ? side : (A: side.B, B: side.A)).ToArray();
+        var sides = points
+            .Select((p, at) => (A: p, B: points[(at + 1) % points.Length]))
+            .Where(side => side.A.Y != side.B.Y)
+            .Select(side => side.A.Y < side.B.Y ? side : (A: side.B, B: side.A))
+            .ToArray();
         var levels = Levels(points, sides);
         for (var at = 0; at + 1 < levels.Count; at++)
         {
             var (low, high) = (levels[at], levels[at + 1]);
             // Every side that reaches into the slice spans it: no corner lies between two levels.
-            var crossing = sides.Where(side => side.A.Y <= low && side.B.Y >= high)
-                .Select(side => (Low: At(side, low), High: At(side, high))).OrderBy(side => side.Low + side.High).ToArray();
+            var crossing = sides
+                .Where(side => side.A.Y <= low && side.B.Y >= high)
+                .Select(side => (Low: At(side, low), High: At(side, high)))
+                .OrderBy(side => side.Low + side.High)
+                .ToArray();
             for (var pair = 0; pair + 1 < crossing.Length; pair += 2)
             {
                 var (from, to) = (crossing[pair], crossing[pair + 1]);
-                yield return new Cell((long)Math.Floor(Math.Min(from.Low, from.High)), low, (long)Math.Ceiling(Math.Max(to.Low, to.High)), high);
+                yield return new Cell(
+                    (long)Math.Floor(Math.Min(from.Low, from.High)),
+                    low,
+                    (long)Math.Ceiling(Math.Max(to.Low, to.High)),
+                    high
+                );
             }
         }
     }
@@ -131,7 +160,8 @@ internal sealed class Region
         foreach (var (a, b) in sides)
         {
             var parts = Math.Min(Math.Abs(a.X - b.X), b.Y - a.Y) / SlantSlice;
-            for (var i = 1L; i < parts; i++) levels.Add(a.Y + ((b.Y - a.Y) * i / parts));
+            for (var i = 1L; i < parts; i++)
+                levels.Add(a.Y + ((b.Y - a.Y) * i / parts));
         }
         return [.. levels];
     }
@@ -146,8 +176,10 @@ internal sealed class Region
         foreach (var cell in cells)
         {
             var below = merged.FindIndex(m => m.Top == cell.Bottom && m.Left == cell.Left && m.Right == cell.Right);
-            if (below < 0) merged.Add(cell);
-            else merged[below] = merged[below] with { Top = cell.Top };
+            if (below < 0)
+                merged.Add(cell);
+            else
+                merged[below] = merged[below] with { Top = cell.Top };
         }
         return merged;
     }

@@ -14,31 +14,97 @@ public static class Remnants
     private static readonly long Closeness = Length.Inches(0, 1, 8).Ticks;
 
     /// <summary>The remnants of <paramref name="lay"/> on cloth that is <paramref name="length"/> long, its stock included.</summary>
-    public static IReadOnlyList<Patch> Of(Placed lay, IReadOnlyDictionary<string, LayPiece> pieces, LayCloth cloth, Length length, CancellationToken superseded = default)
+    public static IReadOnlyList<Patch> Of(
+        Placed lay,
+        IReadOnlyDictionary<string, LayPiece> pieces,
+        LayCloth cloth,
+        Length length,
+        CancellationToken superseded = default
+    )
     {
-        List<Cell> taken = [.. cloth.Flaws.Select(flaw => new Cell(flaw.FromSelvedge.Ticks, flaw.FromEnd.Ticks, (flaw.FromSelvedge + flaw.Across).Ticks, (flaw.FromEnd + flaw.Along).Ticks))];
+        List<Cell> taken =
+        [
+            .. cloth.Flaws.Select(flaw => new Cell(
+                flaw.FromSelvedge.Ticks,
+                flaw.FromEnd.Ticks,
+                (flaw.FromSelvedge + flaw.Across).Ticks,
+                (flaw.FromEnd + flaw.Along).Ticks
+            )),
+        ];
         foreach (var at in lay.Placements)
         {
             superseded.ThrowIfCancellationRequested();
-            taken.AddRange(Region.Of(pieces[at.Id].Cut, at.Turns).Cells.Select(cell => new Cell(Down(cell.Left + at.X.Ticks), Down(cell.Bottom + at.Y.Ticks), Up(cell.Right + at.X.Ticks), Up(cell.Top + at.Y.Ticks))));
+            taken.AddRange(
+                Region
+                    .Of(pieces[at.Id].Cut, at.Turns)
+                    .Cells.Select(cell => new Cell(
+                        Down(cell.Left + at.X.Ticks),
+                        Down(cell.Bottom + at.Y.Ticks),
+                        Up(cell.Right + at.X.Ticks),
+                        Up(cell.Top + at.Y.Ticks)
+                    ))
+            );
         }
         List<Cell> found = [];
         var from = 0L;
         foreach (var end in cloth.Ends(length.Ticks).Append(long.MaxValue).Select(end => Math.Min(end, length.Ticks)))
         {
-            if (end <= from) continue;
-            var usable = cloth.StretchAt(new Length(from)) is var (index, _) && index < cloth.Stretches.Count ? cloth.Stretches[index].Usable : cloth.Usable;
-            found.AddRange(Within(new Cell(0, from, usable.Ticks, end), [.. taken.Where(cell => cell.Top > from && cell.Bottom < end && cell.Left < usable.Ticks && cell.Right > 0)], superseded));
+            if (end <= from)
+                continue;
+            var usable =
+                cloth.StretchAt(new Length(from)) is var (index, _) && index < cloth.Stretches.Count
+                    ? cloth.Stretches[index].Usable
+                    : cloth.Usable;
+            found.AddRange(
+                Within(
+                    new Cell(0, from, usable.Ticks, end),
+                    [
+                        .. taken.Where(cell =>
+                            cell.Top > from && cell.Bottom < end && cell.Left < usable.Ticks && cell.Right > 0
+                        ),
+                    ],
+                    superseded
+                )
+            );
             from = end;
         }
-        return [.. found.OrderByDescending(Area).Take(Most).Select(cell => new Patch(new Length(cell.Bottom), new Length(cell.Left), new Length(cell.Top - cell.Bottom), new Length(cell.Right - cell.Left)))];
+        return
+        [
+            .. found
+                .OrderByDescending(Area)
+                .Take(Most)
+                .Select(cell => new Patch(
+                    new Length(cell.Bottom),
+                    new Length(cell.Left),
+                    new Length(cell.Top - cell.Bottom),
+                    new Length(cell.Right - cell.Left)
+                )),
+        ];
     }
 
     // Columns between all left and right edges, rows between all lower and upper ones.
     private static IEnumerable<Cell> Within(Cell all, List<Cell> taken, CancellationToken superseded)
     {
-        long[] xs = [.. taken.SelectMany(cell => new[] { cell.Left, cell.Right }).Where(x => x > all.Left && x < all.Right).Append(all.Left).Append(all.Right).Distinct().Order()];
-        long[] ys = [.. taken.SelectMany(cell => new[] { cell.Bottom, cell.Top }).Where(y => y > all.Bottom && y < all.Top).Append(all.Bottom).Append(all.Top).Distinct().Order()];
+        long[] xs =
+        [
+            .. taken
+                .SelectMany(cell => new[] { cell.Left, cell.Right })
+                .Where(x => x > all.Left && x < all.Right)
+                .Append(all.Left)
+                .Append(all.Right)
+                .Distinct()
+                .Order(),
+        ];
+        long[] ys =
+        [
+            .. taken
+                .SelectMany(cell => new[] { cell.Bottom, cell.Top })
+                .Where(y => y > all.Bottom && y < all.Top)
+                .Append(all.Bottom)
+                .Append(all.Top)
+                .Distinct()
+                .Order(),
+        ];
         // A bit for each: long cloth full of curves has millions.
         var covered = new ulong[ys.Length - 1, (xs.Length + 62) / 64];
         void Cover(Cell cell)
@@ -46,9 +112,11 @@ public static class Remnants
             superseded.ThrowIfCancellationRequested();
             var (left, right) = (At(xs, Math.Max(cell.Left, all.Left)), At(xs, Math.Min(cell.Right, all.Right)));
             for (var row = At(ys, Math.Max(cell.Bottom, all.Bottom)); row < At(ys, Math.Min(cell.Top, all.Top)); row++)
-                for (var column = left; column < right; column++) covered[row, column >> 6] |= 1ul << column;
+            for (var column = left; column < right; column++)
+                covered[row, column >> 6] |= 1ul << column;
         }
-        foreach (var cell in taken) Cover(cell);
+        foreach (var cell in taken)
+            Cover(cell);
         for (var n = 0; n < Most && Largest(xs, ys, covered, superseded) is { } cell; n++)
         {
             yield return cell;
@@ -67,7 +135,8 @@ public static class Remnants
         {
             superseded.ThrowIfCancellationRequested();
             for (var column = 0; column < floor.Length; column++)
-                if ((covered[row, column >> 6] >> column & 1) != 0) floor[column] = ys[row + 1];
+                if ((covered[row, column >> 6] >> column & 1) != 0)
+                    floor[column] = ys[row + 1];
             var open = new Stack<(int From, long Floor)>();
             for (var column = 0; column <= floor.Length; column++)
             {
@@ -77,9 +146,15 @@ public static class Remnants
                     var (begun, bottom) = open.Pop();
                     start = begun;
                     var cell = new Cell(xs[begun], bottom, xs[column], ys[row + 1]);
-                    if (cell.Right - cell.Left >= Least.Ticks && cell.Top - cell.Bottom >= Least.Ticks && (best is not { } other || Area(cell) > Area(other))) best = cell;
+                    if (
+                        cell.Right - cell.Left >= Least.Ticks
+                        && cell.Top - cell.Bottom >= Least.Ticks
+                        && (best is not { } other || Area(cell) > Area(other))
+                    )
+                        best = cell;
                 }
-                if (column < floor.Length && (open.Count == 0 || open.Peek().Floor > now)) open.Push((start, now));
+                if (column < floor.Length && (open.Count == 0 || open.Peek().Floor > now))
+                    open.Push((start, now));
             }
         }
         return best;

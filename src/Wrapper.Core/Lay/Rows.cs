@@ -17,16 +17,36 @@ internal static class Rows
         {
             var repeat = kind.Key.IsMatched ? cloth.Repeat : null;
             // With half-drop every second repeat across stands level.
-            var (along, across) = (repeat?.Along.Ticks ?? 0, (repeat?.Across.Ticks ?? 0) * (repeat?.HalfDrop == true ? 2 : 1));
+            var (along, across) = (
+                repeat?.Along.Ticks ?? 0,
+                (repeat?.Across.Ticks ?? 0) * (repeat?.HalfDrop == true ? 2 : 1)
+            );
             var count = kind.Count();
             long First(Way way) => Grid.First(repeat?.Across.Ticks ?? 0, way.OriginX);
-            int Abreast(Way way) => (int)Math.Min(int.MaxValue, ((cloth.Usable.Ticks - First(way) - way.Region.Width) / UpTo(way.Region.Width, across)) + 1);
-            var way = kind.Key.Ways.MinBy(way => ((count + Abreast(way) - 1L) / Abreast(way)) * UpTo(way.Region.Height, along));
+            int Abreast(Way way) =>
+                (int)
+                    Math.Min(
+                        int.MaxValue,
+                        ((cloth.Usable.Ticks - First(way) - way.Region.Width) / UpTo(way.Region.Width, across)) + 1
+                    );
+            var way = kind.Key.Ways.MinBy(way =>
+                ((count + Abreast(way) - 1L) / Abreast(way)) * UpTo(way.Region.Height, along)
+            );
             var (width, height) = (way.Region.Width, way.Region.Height);
             foreach (var row in kind.Chunk(Abreast(way)))
             {
                 y = Start(y, height, cloth, along, repeat is null ? 0 : Grid.Phase(repeat, way, First(way)));
-                placements.AddRange(row.Select((pair, at) => new Placement(pair.Piece.Id, way.Turns, new Length(First(way) + (at * UpTo(width, across))), new Length(y))));
+                placements.AddRange(
+                    row.Select(
+                        (pair, at) =>
+                            new Placement(
+                                pair.Piece.Id,
+                                way.Turns,
+                                new Length(First(way) + (at * UpTo(width, across))),
+                                new Length(y)
+                            )
+                    )
+                );
                 end = Math.Max(end, y + height);
                 y += height;
             }
@@ -40,7 +60,8 @@ internal static class Rows
         for (; ; y = cloth.StretchAt(new Length(y)).Start.Ticks + cloth.Article!.Value.Ticks)
         {
             y = Grid.UpTo(y, along, phase, cloth);
-            if (cloth.Article is not { } one || y + height <= cloth.StretchAt(new Length(y)).Start.Ticks + one.Ticks) return y;
+            if (cloth.Article is not { } one || y + height <= cloth.StretchAt(new Length(y)).Start.Ticks + one.Ticks)
+                return y;
         }
     }
 

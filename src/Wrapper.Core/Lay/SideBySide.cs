@@ -11,7 +11,17 @@ internal static class SideBySide
     {
         var laid = new Placed?[ways.Count];
         // On the threads that the caller was given for it, so that laying never takes those that answer everybody else.
-        Parallel.For(0, ways.Count, new ParallelOptions { CancellationToken = stop, TaskScheduler = TaskScheduler.Current, MaxDegreeOfParallelism = Math.Max(2, Environment.ProcessorCount) }, n => laid[n] = ways[n]());
+        Parallel.For(
+            0,
+            ways.Count,
+            new ParallelOptions
+            {
+                CancellationToken = stop,
+                TaskScheduler = TaskScheduler.Current,
+                MaxDegreeOfParallelism = Math.Max(2, Environment.ProcessorCount),
+            },
+            n => laid[n] = ways[n]()
+        );
         return laid.OfType<Placed>();
     }
 }

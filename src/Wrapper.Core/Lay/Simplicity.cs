@@ -16,7 +16,8 @@ internal static class Simplicity
             var marks = pieces[at.Id].MarksAt(at);
             across.UnionWith([marks.FromEnd.Ticks, marks.ToEnd.Ticks]);
             along.UnionWith([marks.FromSelvedge.Ticks, marks.ToSelvedge.Ticks]);
-            if (pieces[at.Id].Item != before) (changes, before) = (changes + 1, pieces[at.Id].Item);
+            if (pieces[at.Id].Item != before)
+                (changes, before) = (changes + 1, pieces[at.Id].Item);
         }
         return (across.Count + along.Count, changes);
     }

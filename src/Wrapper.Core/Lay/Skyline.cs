@@ -35,11 +35,18 @@ internal sealed class Skyline
         (this.boxes, this.usable) = (boxes, usable);
         left = new int[boxes.Count];
         live = new (int, int, long, long)[boxes.Sum(box => box.Ways.Count)];
-        widthsOf = [.. boxes.Select(box => box.Ways.Select(way =>
-        {
-            if (!widths.TryGetValue(way.Width, out var at)) widths[way.Width] = at = widths.Count;
-            return at;
-        }).ToArray())];
+        widthsOf =
+        [
+            .. boxes.Select(box =>
+                box.Ways.Select(way =>
+                    {
+                        if (!widths.TryGetValue(way.Width, out var at))
+                            widths[way.Width] = at = widths.Count;
+                        return at;
+                    })
+                    .ToArray()
+            ),
+        ];
         ofWidth = new int[widths.Count];
     }
 
@@ -75,13 +82,18 @@ internal sealed class Skyline
         {
             var at = Lowest();
             var (x, y, width) = line[at];
-            if (y >= limit) break;
-            var (before, after) = (at == 0 ? long.MaxValue : line[at - 1].Y - y, at == segments - 1 ? long.MaxValue : line[at + 1].Y - y);
+            if (y >= limit)
+                break;
+            var (before, after) = (
+                at == 0 ? long.MaxValue : line[at - 1].Y - y,
+                at == segments - 1 ? long.MaxValue : line[at + 1].Y - y
+            );
             var best = Best(width, before, after, limit - y);
             if (best < 0)
             {
                 var by = Math.Min(Math.Min(before, after), limit - y);
-                if (spare != long.MaxValue && -(spare -= width * (by >> 10)) > most) return long.MaxValue;
+                if (spare != long.MaxValue && -(spare -= width * (by >> 10)) > most)
+                    return long.MaxValue;
                 line[at].Y += by;
                 Merge(at);
                 continue;
@@ -102,7 +114,8 @@ internal sealed class Skyline
     {
         var lowest = 0;
         for (var at = 1; at < segments; at++)
-            if (line[at].Y < line[lowest].Y) lowest = at;
+            if (line[at].Y < line[lowest].Y)
+                lowest = at;
         return lowest;
     }
 
@@ -114,49 +127,72 @@ internal sealed class Skyline
         {
             ref var one = ref live[at];
             var h = one.Height;
-            if (one.Width > width || h > room) continue;
+            if (one.Width > width || h > room)
+                continue;
             int own;
-            if (one.Width == width) own = h == high ? 9 : h == low ? 8 : h > high ? 7 : h > low ? 5 : 3;
-            else if (h == high) own = 6;
-            else if (h == low) own = 4;
-            else if (score >= 1 || ++looked > Lookahead) continue;
-            else own = widths.TryGetValue(width - one.Width, out var rest) && ofWidth[rest] > 0 ? 1 : 0;
-            if (own <= score) continue;
+            if (one.Width == width)
+                own =
+                    h == high ? 9
+                    : h == low ? 8
+                    : h > high ? 7
+                    : h > low ? 5
+                    : 3;
+            else if (h == high)
+                own = 6;
+            else if (h == low)
+                own = 4;
+            else if (score >= 1 || ++looked > Lookahead)
+                continue;
+            else
+                own = widths.TryGetValue(width - one.Width, out var rest) && ofWidth[rest] > 0 ? 1 : 0;
+            if (own <= score)
+                continue;
             (best, score) = (at, own);
-            if (own == 9) break;
+            if (own == 9)
+                break;
         }
         return best;
     }
 
     private void Take(int box)
     {
-        foreach (var at in widthsOf[box]) ofWidth[at]--;
-        if (--left[box] > 0) return;
+        foreach (var at in widthsOf[box])
+            ofWidth[at]--;
+        if (--left[box] > 0)
+            return;
         var to = 0;
         for (var from = 0; from < count; from++)
-            if (live[from].Box != box) live[to++] = live[from];
+            if (live[from].Box != box)
+                live[to++] = live[from];
         count = to;
     }
 
     private void Put(int at, long w, long h, bool toLeft)
     {
         var (x, y, width) = line[at];
-        if (w == width) line[at] = (x, y + h, width);
+        if (w == width)
+            line[at] = (x, y + h, width);
         else
         {
-            if (segments == line.Length) Array.Resize(ref line, 2 * segments);
+            if (segments == line.Length)
+                Array.Resize(ref line, 2 * segments);
             Array.Copy(line, at, line, at + 1, segments - at);
             segments++;
-            (line[at], line[at + 1]) = toLeft ? ((x, y + h, w), (x + w, y, width - w)) : ((x, y, width - w), (x + width - w, y + h, w));
-            if (!toLeft) at++;
+            (line[at], line[at + 1]) = toLeft
+                ? ((x, y + h, w), (x + w, y, width - w))
+                : ((x, y, width - w), (x + width - w, y + h, w));
+            if (!toLeft)
+                at++;
         }
         Merge(at);
     }
 
     private void Merge(int at)
     {
-        if (at + 1 < segments && line[at + 1].Y == line[at].Y) Join(at);
-        if (at > 0 && line[at - 1].Y == line[at].Y) Join(at - 1);
+        if (at + 1 < segments && line[at + 1].Y == line[at].Y)
+            Join(at);
+        if (at > 0 && line[at - 1].Y == line[at].Y)
+            Join(at - 1);
     }
 
     private void Join(int at)

@@ -9,13 +9,15 @@ namespace Wrapper.Core.Lay;
 internal static class TornLay
 {
     // Orders tried beside the plain ones: each longer or shorter by a quarter at most.
-    private const int Shaken = 200, MostOrdered = 400;
+    private const int Shaken = 200,
+        MostOrdered = 400;
 
     private sealed class Strip(long start)
     {
         public List<(LayPiece Piece, Way Way, long X)> Laid { get; } = [];
         public long Start => start;
-        public long Height, Right;
+        public long Height,
+            Right;
     }
 
     public static ClothLay Of(IReadOnlyList<LayPiece> pieces, LayCloth cloth, CancellationToken superseded)
@@ -27,21 +29,29 @@ internal static class TornLay
         foreach (var order in Orders(set.Fit))
         {
             var lay = Torn(order, whole, superseded);
-            if (best is null || lay.Length < best.Length) best = lay;
+            if (best is null || lay.Length < best.Length)
+                best = lay;
         }
         return set.Finished(best!, superseded);
     }
 
     /// <summary>The strips of the plain order, as one of several ways on cloth that is not torn: no longer than another way they are the simplest to cut.</summary>
-    public static Placed? Plain(LaySet set, LayCloth cloth, CancellationToken superseded) => set.Count is 0 or > MostOrdered ? null : Torn(Orders(set.Fit).First(), cloth.WithGap(), superseded);
+    public static Placed? Plain(LaySet set, LayCloth cloth, CancellationToken superseded) =>
+        set.Count is 0 or > MostOrdered ? null : Torn(Orders(set.Fit).First(), cloth.WithGap(), superseded);
 
-    private static IEnumerable<List<(LayPiece Piece, Kind Kind)>> Orders(IReadOnlyList<(LayPiece Piece, Kind Kind)> pieces)
+    private static IEnumerable<List<(LayPiece Piece, Kind Kind)>> Orders(
+        IReadOnlyList<(LayPiece Piece, Kind Kind)> pieces
+    )
     {
         static long Height((LayPiece, Kind Kind) pair) => pair.Kind.Ways.Min(way => way.Region.Height);
         yield return [.. pieces.OrderByDescending(Height).ThenByDescending(pair => pair.Kind.Area)];
-        yield return [.. pieces.OrderByDescending(pair => pair.Kind.Ways.Max(way => way.Region.Width)).ThenByDescending(Height)];
+        yield return
+        [
+            .. pieces.OrderByDescending(pair => pair.Kind.Ways.Max(way => way.Region.Width)).ThenByDescending(Height),
+        ];
         var random = new Random(1);
-        for (var n = 0; n < Shaken && pieces.Count <= MostOrdered; n++) yield return [.. pieces.OrderByDescending(pair => Height(pair) * (0.75 + (random.NextDouble() / 2)))];
+        for (var n = 0; n < Shaken && pieces.Count <= MostOrdered; n++)
+            yield return [.. pieces.OrderByDescending(pair => Height(pair) * (0.75 + (random.NextDouble() / 2)))];
     }
 
     private static Placed Torn(List<(LayPiece Piece, Kind Kind)> order, LayCloth cloth, CancellationToken superseded)
@@ -57,7 +67,9 @@ internal static class TornLay
                 from each in kind.Ways
                 let place = Place(strip, kind, each, cloth)
                 let longer = Math.Max(0, each.Region.Height - strip.Height)
-                where place >= 0 && (longer == 0 || (strip == strips[^1] && Above(strip.Start, each.Region.Height, cloth) is null))
+                where
+                    place >= 0
+                    && (longer == 0 || (strip == strips[^1] && Above(strip.Start, each.Region.Height, cloth) is null))
                 orderby longer, cloth.Usable.Ticks - place - each.Region.Width
                 select (Strip: strip, Way: each, X: place);
             var (at, way, x) = choices.FirstOrDefault();
@@ -71,14 +83,28 @@ internal static class TornLay
             (at.Height, at.Right) = (Math.Max(at.Height, way.Region.Height), x + way.Region.Width);
             end = Math.Max(end, at.Start + at.Height);
         }
-        return new Placed([.. strips.SelectMany(strip => strip.Laid.Select(laid => new Placement(laid.Piece.Id, laid.Way.Turns, new Length(laid.X), new Length(strip.Start))))], new Length(end));
+        return new Placed(
+            [
+                .. strips.SelectMany(strip =>
+                    strip.Laid.Select(laid => new Placement(
+                        laid.Piece.Id,
+                        laid.Way.Turns,
+                        new Length(laid.X),
+                        new Length(strip.Start)
+                    ))
+                ),
+            ],
+            new Length(end)
+        );
     }
 
     private static long Start(long y, Kind kind, Way way, long x, LayCloth cloth)
     {
-        long OnGrid(long from) => kind.IsMatched ? Grid.UpTo(from, cloth.Repeat!.Along.Ticks, Grid.Phase(cloth.Repeat, way, x), cloth) : from;
+        long OnGrid(long from) =>
+            kind.IsMatched ? Grid.UpTo(from, cloth.Repeat!.Along.Ticks, Grid.Phase(cloth.Repeat, way, x), cloth) : from;
         y = OnGrid(y);
-        while (Above(y, way.Region.Height, cloth) is { } above) y = OnGrid(above);
+        while (Above(y, way.Region.Height, cloth) is { } above)
+            y = OnGrid(above);
         return y;
     }
 
@@ -89,7 +115,10 @@ internal static class TornLay
         if (kind.IsMatched)
         {
             x = Grid.UpTo(x, cloth.Repeat!.Across.Ticks, -way.OriginX);
-            if (Grid.UpTo(strip.Start, cloth.Repeat.Along.Ticks, Grid.Phase(cloth.Repeat, way, x), cloth) != strip.Start) return -1;
+            if (
+                Grid.UpTo(strip.Start, cloth.Repeat.Along.Ticks, Grid.Phase(cloth.Repeat, way, x), cloth) != strip.Start
+            )
+                return -1;
         }
         return x + way.Region.Width <= cloth.Usable.Ticks ? x : -1;
     }
@@ -98,7 +127,10 @@ internal static class TornLay
     private static long? Above(long start, long height, LayCloth cloth)
     {
         foreach (var flaw in cloth.Flaws)
-            if (flaw.FromEnd.Ticks < start + height && (flaw.FromEnd + flaw.Along).Ticks > start) return (flaw.FromEnd + flaw.Along).Ticks;
-        return cloth.Article is { } one && (start % one.Ticks) + height > one.Ticks ? (start / one.Ticks + 1) * one.Ticks : null;
+            if (flaw.FromEnd.Ticks < start + height && (flaw.FromEnd + flaw.Along).Ticks > start)
+                return (flaw.FromEnd + flaw.Along).Ticks;
+        return cloth.Article is { } one && (start % one.Ticks) + height > one.Ticks
+            ? (start / one.Ticks + 1) * one.Ticks
+            : null;
     }
 }

@@ -6,7 +6,13 @@ internal static class UpperEdge
     /// <summary>
     /// The edge with <paramref name="w"/> of its stretch <paramref name="at"/> raised by <paramref name="h"/>, at the left end or at the right; what comes to stand level is joined.
     /// </summary>
-    public static (long X, long Y, long Width)[] Raised((long X, long Y, long Width)[] line, int at, long w, long h, bool toLeft = true)
+    public static (long X, long Y, long Width)[] Raised(
+        (long X, long Y, long Width)[] line,
+        int at,
+        long w,
+        long h,
+        bool toLeft = true
+    )
     {
         var (x, y, hollow) = line[at];
         var rest = hollow - w;
@@ -25,9 +31,11 @@ internal static class UpperEdge
         var next = new (long, long, long)[line.Length - (to - from) + (rest > 0 ? 2 : 1)];
         Array.Copy(line, next, from);
         var end = from;
-        if (rest > 0 && !toLeft) next[end++] = (x, y, rest);
+        if (rest > 0 && !toLeft)
+            next[end++] = (x, y, rest);
         next[end++] = raised;
-        if (rest > 0 && toLeft) next[end++] = (x + w, y, rest);
+        if (rest > 0 && toLeft)
+            next[end++] = (x + w, y, rest);
         Array.Copy(line, to, next, end, line.Length - to);
         return next;
     }

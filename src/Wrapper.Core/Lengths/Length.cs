@@ -51,9 +51,11 @@ public readonly record struct Length(long Ticks) : IComparable<Length>
     /// <summary>The next whole multiple of <paramref name="step"/> at or above this length. The step must be over zero.</summary>
     public Length UpTo(Length step)
     {
-        if (!step.IsPositive) throw new ArgumentOutOfRangeException(nameof(step), "a step to round up to must be over zero");
+        if (!step.IsPositive)
+            throw new ArgumentOutOfRangeException(nameof(step), "a step to round up to must be over zero");
         var steps = Ticks / step.Ticks;
-        if (Ticks % step.Ticks > 0) steps++;
+        if (Ticks % step.Ticks > 0)
+            steps++;
         return new Length(steps * step.Ticks);
     }
 

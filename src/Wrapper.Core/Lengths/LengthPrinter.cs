@@ -9,12 +9,13 @@ public readonly record struct TapeReading(string Text, string Residue);
 public static class LengthPrinter
 {
     /// <summary>The finest mark of the tape: 1/16 in, 1/8 in or 1 mm.</summary>
-    public static Length Mark(JobUnit unit) => unit switch
-    {
-        JobUnit.Inch => Length.Inches(0, 1, 16),
-        JobUnit.InchEighths => Length.Inches(0, 1, 8),
-        _ => Length.Millimetres(1),
-    };
+    public static Length Mark(JobUnit unit) =>
+        unit switch
+        {
+            JobUnit.Inch => Length.Inches(0, 1, 16),
+            JobUnit.InchEighths => Length.Inches(0, 1, 8),
+            _ => Length.Millimetres(1),
+        };
 
     /// <summary>A finished length to the nearest tape mark, half away from zero.</summary>
     public static TapeReading Finished(Length length, JobUnit unit)
@@ -35,24 +36,26 @@ public static class LengthPrinter
     /// <summary>The whole value: fractions to 1/64 where they hold, else four decimals in inches; cm to four decimals. No unit word.</summary>
     public static string Exact(Length length, JobUnit unit)
     {
-        if (unit == JobUnit.Centimetre) return Decimal(length, 10 * Length.TicksPerMillimetre, "0.####");
+        if (unit == JobUnit.Centimetre)
+            return Decimal(length, 10 * Length.TicksPerMillimetre, "0.####");
         return length.Ticks % (Length.TicksPerInch / 64) == 0
             ? Fraction(length, 64)
             : Decimal(length, Length.TicksPerInch, "0.####");
     }
 
     /// <summary>The value in one style with its unit word; fractions to the nearest 1/64, decimals to four places.</summary>
-    public static string Print(Length length, LengthStyle style) => style switch
-    {
-        LengthStyle.InchFraction => Fraction(length, 64) + " in",
-        LengthStyle.InchDecimal => Decimal(length, Length.TicksPerInch, "0.####") + " in",
-        LengthStyle.FeetAndInches => FeetAndInches(length),
-        LengthStyle.Centimetres => Decimal(length, 10 * Length.TicksPerMillimetre, "0.###") + " cm",
-        LengthStyle.Millimetres => Decimal(length, Length.TicksPerMillimetre, "0.##") + " mm",
-        LengthStyle.Metres => Decimal(length, 1000 * Length.TicksPerMillimetre, "0.####") + " m",
-        LengthStyle.Yards => Decimal(length, 36 * Length.TicksPerInch, "0.####") + " yd",
-        _ => throw new ArgumentOutOfRangeException(nameof(style)),
-    };
+    public static string Print(Length length, LengthStyle style) =>
+        style switch
+        {
+            LengthStyle.InchFraction => Fraction(length, 64) + " in",
+            LengthStyle.InchDecimal => Decimal(length, Length.TicksPerInch, "0.####") + " in",
+            LengthStyle.FeetAndInches => FeetAndInches(length),
+            LengthStyle.Centimetres => Decimal(length, 10 * Length.TicksPerMillimetre, "0.###") + " cm",
+            LengthStyle.Millimetres => Decimal(length, Length.TicksPerMillimetre, "0.##") + " mm",
+            LengthStyle.Metres => Decimal(length, 1000 * Length.TicksPerMillimetre, "0.####") + " m",
+            LengthStyle.Yards => Decimal(length, 36 * Length.TicksPerInch, "0.####") + " yd",
+            _ => throw new ArgumentOutOfRangeException(nameof(style)),
+        };
 
     /// <summary>A cloth length: yards or metres to two decimals, rounded up so that a printed need is never short; what is left over goes <paramref name="down"/>.</summary>
     public static string ClothLength(Length length, JobUnit unit, bool down = false)
@@ -84,11 +87,14 @@ public static class LengthPrinter
 
     private static string Residue(Length over, JobUnit unit)
     {
-        if (over == Length.Zero) return "";
+        if (over == Length.Zero)
+            return "";
         var side = over.IsPositive ? "over" : "under";
         var size = over.Abs();
         if (unit == JobUnit.Centimetre)
-            return size < Length.Millimetres(0.1m) ? $"a thread {side}" : Decimal(size, Length.TicksPerMillimetre, "0.0") + $" mm {side}";
+            return size < Length.Millimetres(0.1m)
+                ? $"a thread {side}"
+                : Decimal(size, Length.TicksPerMillimetre, "0.0") + $" mm {side}";
         return size <= Length.Inches(0, 1, 64) ? $"a thread {side}" : $"{Fraction(size, 64)} {side}";
     }
 
@@ -97,7 +103,8 @@ public static class LengthPrinter
         var parts = Length.DivideRounded(Math.Abs(length.Ticks) * denominator, Length.TicksPerInch);
         var sign = length.Ticks < 0 && parts > 0 ? "-" : "";
         var (whole, numerator) = Math.DivRem(parts, denominator);
-        if (numerator == 0) return $"{sign}{whole}";
+        if (numerator == 0)
+            return $"{sign}{whole}";
         while (numerator % 2 == 0)
         {
             numerator /= 2;

@@ -7,13 +7,16 @@ namespace Wrapper.Core.Lengths;
 public enum JobUnit
 {
     /// <summary>Inches, marked in sixteenths; cloth in yards.</summary>
-    [JsonStringEnumMemberName("in")] Inch,
+    [JsonStringEnumMemberName("in")]
+    Inch,
 
     /// <summary>Inches, marked in eighths; cloth in yards.</summary>
-    [JsonStringEnumMemberName("in8")] InchEighths,
+    [JsonStringEnumMemberName("in8")]
+    InchEighths,
 
     /// <summary>Centimetres, to the millimetre; cloth in metres.</summary>
-    [JsonStringEnumMemberName("cm")] Centimetre,
+    [JsonStringEnumMemberName("cm")]
+    Centimetre,
 }
 
 /// <summary>What the tapes have in common.</summary>

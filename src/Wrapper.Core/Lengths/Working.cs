@@ -49,18 +49,22 @@ public abstract record Working
     /// </summary>
     public Working Replace(Func<Working, Working?> change)
     {
-        if (change(this) is { } other) return other;
+        if (change(this) is { } other)
+            return other;
         return Terms.Count == 0 ? this : Over([.. Terms.Select(term => term.Replace(change))]);
     }
 
     /// <summary>The same sum with the leaf or intermediate called <paramref name="symbol"/> taken as <paramref name="value"/>.</summary>
-    public Working With(string symbol, Length value) => Replace(node => node switch
-    {
-        Measured m when m.Symbol == symbol => m with { Size = value },
-        Allowance a when a.Symbol == symbol => a with { Size = value },
-        Named n when n.Symbol == symbol => new Named(n.Symbol, n.Name, new Measured(n.Symbol, n.Name, value)),
-        _ => null,
-    });
+    public Working With(string symbol, Length value) =>
+        Replace(node =>
+            node switch
+            {
+                Measured m when m.Symbol == symbol => m with { Size = value },
+                Allowance a when a.Symbol == symbol => a with { Size = value },
+                Named n when n.Symbol == symbol => new Named(n.Symbol, n.Name, new Measured(n.Symbol, n.Name, value)),
+                _ => null,
+            }
+        );
 
     /// <summary>A measured length.</summary>
     public static Working Of(string symbol, string name, Length value) => new Measured(symbol, name, value);
@@ -157,10 +161,13 @@ public sealed record Sum : Working
         foreach (var part in parts.SelectMany(p => p is Sum sum ? sum.Terms : [p]))
         {
             var (count, term) = part is Times times ? (times.Count, times.Inner) : (1, part);
-            if (term is Allowance && term.Value == Length.Zero) continue;
+            if (term is Allowance && term.Value == Length.Zero)
+                continue;
             var at = counted.FindIndex(c => c.Term.Equals(term));
-            if (at < 0) counted.Add((count, term));
-            else counted[at] = (counted[at].Count + count, term);
+            if (at < 0)
+                counted.Add((count, term));
+            else
+                counted[at] = (counted[at].Count + count, term);
         }
         return counted.Count switch
         {
@@ -233,7 +240,8 @@ public enum Irrational
 public sealed record Scaled(Irrational Factor, Working Inner) : Working
 {
     /// <inheritdoc/>
-    public override Length Value => Inner.Value.Scaled(Factor == Irrational.Pi ? 3.14159265358979323846m : 1.41421356237309504880m);
+    public override Length Value =>
+        Inner.Value.Scaled(Factor == Irrational.Pi ? 3.14159265358979323846m : 1.41421356237309504880m);
 
     /// <inheritdoc/>
     public override IReadOnlyList<Working> Terms => [Inner];
@@ -246,7 +254,8 @@ public sealed record Scaled(Irrational Factor, Working Inner) : Working
 public sealed record Extreme(bool Larger, Working First, Working Second) : Working
 {
     /// <inheritdoc/>
-    public override Length Value => Larger ? Length.Max(First.Value, Second.Value) : Length.Min(First.Value, Second.Value);
+    public override Length Value =>
+        Larger ? Length.Max(First.Value, Second.Value) : Length.Min(First.Value, Second.Value);
 
     /// <inheritdoc/>
     public override IReadOnlyList<Working> Terms => [First, Second];
@@ -300,7 +309,8 @@ public sealed record Geometric(Bend Kind, Working First, Working Second) : Worki
         get
         {
             var (a, b) = (First.Value.ToMillimetres(), Second.Value.ToMillimetres());
-            if (Kind == Bend.Slant) return Length.Snap(Math.Sqrt((a * a) + (b * b)));
+            if (Kind == Bend.Slant)
+                return Length.Snap(Math.Sqrt((a * a) + (b * b)));
             // Radius (c²/4 + h²) / 2h, swept through 4 atan(2h / c).
             return b == 0 ? First.Value : Length.Snap(((a * a / 4) + (b * b)) / (2 * b) * 4 * Math.Atan(2 * b / a));
         }

@@ -9,7 +9,10 @@ namespace Wrapper.Core.Lengths;
 public static class WorkingText
 {
     // How tightly an operation binds; a term that binds less tightly than its place needs brackets.
-    private const int Loose = 0, Additive = 1, Multiplicative = 2, Tight = 3;
+    private const int Loose = 0,
+        Additive = 1,
+        Multiplicative = 2,
+        Tight = 3;
 
     /// <summary>The lines of <paramref name="working"/>, the last one for <paramref name="title"/>; figures in <paramref name="unit"/>, without a unit word.</summary>
     public static IReadOnlyList<string> Lines(Working working, string title, JobUnit unit)
@@ -25,8 +28,10 @@ public static class WorkingText
 
     private static void Tell(Working node, List<string> lines, HashSet<string> told, JobUnit unit)
     {
-        foreach (var term in node.Terms) Tell(term, lines, told, unit);
-        if (node is Named named && told.Add(named.Symbol)) lines.Add(Line(named.Symbol, named.Inner, unit));
+        foreach (var term in node.Terms)
+            Tell(term, lines, told, unit);
+        if (node is Named named && told.Add(named.Symbol))
+            lines.Add(Line(named.Symbol, named.Inner, unit));
     }
 
     private static string Line(string title, Working working, JobUnit unit)
@@ -34,7 +39,10 @@ public static class WorkingText
         var symbols = Write(working, Loose, _ => null, unit);
         var figures = Write(working, Loose, node => Figure(node, unit), unit);
         var result = LengthPrinter.Exact(working.Value, unit);
-        string[] parts = symbols == title ? [title, result] : figures == result ? [title, symbols, result] : [title, symbols, figures, result];
+        string[] parts =
+            symbols == title ? [title, result]
+            : figures == result ? [title, symbols, result]
+            : [title, symbols, figures, result];
         return string.Join(" = ", parts);
     }
 
@@ -43,7 +51,8 @@ public static class WorkingText
 
     private static string Write(Working node, int place, Func<Working, string?> figure, JobUnit unit)
     {
-        if (figure(node) is { } text) return text;
+        if (figure(node) is { } text)
+            return text;
         string Term(Working term, int at) => Write(term, at, figure, unit);
         var (written, binding) = node switch
         {
@@ -55,9 +64,18 @@ public static class WorkingText
             Times t => ($"{t.Count} × {Term(t.Inner, Tight)}", Multiplicative),
             Quotient q => ($"{Term(q.Inner, Tight)} ÷ {q.Divisor}", Multiplicative),
             Scaled s => ($"{(s.Factor == Irrational.Pi ? "pi" : "root 2")} × {Term(s.Inner, Tight)}", Multiplicative),
-            Percentage p => ($"{p.Percent.ToString("0.###", CultureInfo.InvariantCulture)} % × {Term(p.Inner, Tight)}", Multiplicative),
-            Extreme e => ($"the {(e.Larger ? "larger" : "smaller")} of ({Term(e.First, Loose)}; {Term(e.Second, Loose)})", Tight),
-            Geometric g => ($"the {(g.Kind == Bend.Slant ? "slant across" : "arc over")} ({Term(g.First, Loose)}; {Term(g.Second, Loose)})", Tight),
+            Percentage p => (
+                $"{p.Percent.ToString("0.###", CultureInfo.InvariantCulture)} % × {Term(p.Inner, Tight)}",
+                Multiplicative
+            ),
+            Extreme e => (
+                $"the {(e.Larger ? "larger" : "smaller")} of ({Term(e.First, Loose)}; {Term(e.Second, Loose)})",
+                Tight
+            ),
+            Geometric g => (
+                $"the {(g.Kind == Bend.Slant ? "slant across" : "arc over")} ({Term(g.First, Loose)}; {Term(g.Second, Loose)})",
+                Tight
+            ),
             RoundedUp r => ($"{Term(r.Inner, Additive)}, up to the next {LengthPrinter.Exact(r.Step, unit)}", Loose),
             _ => throw new ArgumentOutOfRangeException(nameof(node), node.GetType().Name),
         };

@@ -11,7 +11,13 @@ public static class LooseFilling
     public static Notion Of(Outline outline, Length depth, int density, bool knifeEdge)
     {
         var cubicMetres = outline.AreaSquareMetres() * depth.ToMillimetres() / 1000 * (knifeEdge ? 0.7 : 1);
-        var (litres, kilograms) = ((cubicMetres * 1000).ToString("0.0", CultureInfo.InvariantCulture), (cubicMetres * density).ToString("0.00", CultureInfo.InvariantCulture));
-        return new Notion("filling", "loose filling", null, Note: $"at {density} kg in a cubic metre") { Amount = $"{litres} litres, {kilograms} kg" };
+        var (litres, kilograms) = (
+            (cubicMetres * 1000).ToString("0.0", CultureInfo.InvariantCulture),
+            (cubicMetres * density).ToString("0.00", CultureInfo.InvariantCulture)
+        );
+        return new Notion("filling", "loose filling", null, Note: $"at {density} kg in a cubic metre")
+        {
+            Amount = $"{litres} litres, {kilograms} kg",
+        };
     }
 }

@@ -8,7 +8,12 @@ namespace Wrapper.Core.Making;
 /// </summary>
 public static class Minutes
 {
-    private const decimal CutAPiece = 4, SewAMetre = 4, ZipAMetre = 14, ZipToSet = 8, CordAMetre = 9, EndToMatch = 1;
+    private const decimal CutAPiece = 4,
+        SewAMetre = 4,
+        ZipAMetre = 14,
+        ZipToSet = 8,
+        CordAMetre = 9,
+        EndToMatch = 1;
 
     /// <summary>Whole minutes for one cover, cutting included.</summary>
     public static int Of(Pattern pattern)
@@ -17,13 +22,16 @@ public static class Minutes
         foreach (var seam in pattern.Seams)
         {
             var metres = seam.Drafted.Value.Ticks / 3_840_000m;
-            minutes += EndToMatch + seam.Kind switch
-            {
-                SeamKind.Zip => ZipToSet + (ZipAMetre * metres),
-                SeamKind.Opening => 0,
-                _ => SewAMetre * metres,
-            };
-            if (seam.Corded) minutes += CordAMetre * metres;
+            minutes +=
+                EndToMatch
+                + seam.Kind switch
+                {
+                    SeamKind.Zip => ZipToSet + (ZipAMetre * metres),
+                    SeamKind.Opening => 0,
+                    _ => SewAMetre * metres,
+                };
+            if (seam.Corded)
+                minutes += CordAMetre * metres;
         }
         return (int)decimal.Round(minutes, MidpointRounding.AwayFromZero);
     }

@@ -14,7 +14,10 @@ public static class Thread
     }
 
     /// <summary>The length of all seams that are stitched; a zip is stitched down on both sides.</summary>
-    public static Working Stitched(IEnumerable<Seam> seams) => Sum.Of(
-        seams.Where(seam => seam.Kind is not (SeamKind.Lap or SeamKind.Opening))
-            .Select(seam => seam.Kind == SeamKind.Zip ? 2 * seam.Drafted : seam.Drafted));
+    public static Working Stitched(IEnumerable<Seam> seams) =>
+        Sum.Of(
+            seams
+                .Where(seam => seam.Kind is not (SeamKind.Lap or SeamKind.Opening))
+                .Select(seam => seam.Kind == SeamKind.Zip ? 2 * seam.Drafted : seam.Drafted)
+        );
 }

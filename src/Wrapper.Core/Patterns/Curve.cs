@@ -6,11 +6,17 @@ namespace Wrapper.Core.Patterns;
 internal readonly record struct Vec(double X, double Y)
 {
     public static Vec operator +(Vec a, Vec b) => new(a.X + b.X, a.Y + b.Y);
+
     public static Vec operator -(Vec a, Vec b) => new(a.X - b.X, a.Y - b.Y);
+
     public static Vec operator *(double k, Vec a) => new(k * a.X, k * a.Y);
+
     public double Size => Math.Sqrt((X * X) + (Y * Y));
+
     public double Cross(Vec b) => (X * b.Y) - (Y * b.X);
+
     public double Dot(Vec b) => (X * b.X) + (Y * b.Y);
+
     public Vec Unit() => 1 / Size * this;
 
     /// <summary>A quarter turn to the right: outward of an anticlockwise ring.</summary>
@@ -45,7 +51,8 @@ internal readonly record struct Curve(Vec A, Vec B, double? Radius, bool Outward
     /// <summary>The point at a fraction 0..1 of the way.</summary>
     public Vec At(double share)
     {
-        if (Radius is null) return A + (share * (B - A));
+        if (Radius is null)
+            return A + (share * (B - A));
         var centre = Centre();
         var from = A - centre;
         var angle = Turn * Sweep() * share;
@@ -56,7 +63,8 @@ internal readonly record struct Curve(Vec A, Vec B, double? Radius, bool Outward
     /// <summary>The direction of travel at a fraction 0..1 of the way.</summary>
     public Vec Direction(double share)
     {
-        if (Radius is null) return (B - A).Unit();
+        if (Radius is null)
+            return (B - A).Unit();
         var spoke = (At(share) - Centre()).Unit();
         return Turn * new Vec(-spoke.Y, spoke.X);
     }
@@ -64,7 +72,8 @@ internal readonly record struct Curve(Vec A, Vec B, double? Radius, bool Outward
     public double TwiceAreaUnder()
     {
         var chord = A.Cross(B);
-        if (Radius is not { } r) return chord;
+        if (Radius is not { } r)
+            return chord;
         var sweep = Sweep();
         return chord + (Turn * r * r * (sweep - Math.Sin(sweep)));
     }
@@ -74,7 +83,8 @@ internal readonly record struct Curve(Vec A, Vec B, double? Radius, bool Outward
     {
         yield return A;
         yield return B;
-        foreach (var share in Turnings()) yield return At(share);
+        foreach (var share in Turnings())
+            yield return At(share);
     }
 
     /// <summary>
@@ -85,31 +95,40 @@ internal readonly record struct Curve(Vec A, Vec B, double? Radius, bool Outward
     public IEnumerable<Vec> FlattenedOutward(double tolerance)
     {
         yield return A;
-        if (Radius is not { } r) yield break;
+        if (Radius is not { } r)
+            yield break;
         double[] stops = [0, .. Turnings().Where(share => share is > 1e-9 and < 1 - 1e-9).Order(), 1];
         var centre = Centre();
         for (var part = 0; part + 1 < stops.Length; part++)
         {
             var (from, share) = (stops[part], stops[part + 1] - stops[part]);
-            var steps = Math.Max(1, (int)Math.Ceiling(Sweep() * share / (2 * Math.Acos(Math.Max(0.5, 1 - (tolerance / r))))));
+            var steps = Math.Max(
+                1,
+                (int)Math.Ceiling(Sweep() * share / (2 * Math.Acos(Math.Max(0.5, 1 - (tolerance / r)))))
+            );
             // Tangent corners: midway between two touching points, pushed out to where their tangents meet.
             var push = 1 / Math.Cos(Sweep() * share / steps / 2);
             for (var i = 0; i < steps; i++)
-                if (Outward) yield return centre + (push * (At(from + (share * (i + 0.5) / steps)) - centre));
-                else if (part + i > 0) yield return At(from + (share * i / steps));
+                if (Outward)
+                    yield return centre + (push * (At(from + (share * (i + 0.5) / steps)) - centre));
+                else if (part + i > 0)
+                    yield return At(from + (share * i / steps));
         }
     }
 
     // Where along the arc, 0..1, its circle is furthest right, up, left or down.
     private IEnumerable<double> Turnings()
     {
-        if (Radius is not { } r) yield break;
+        if (Radius is not { } r)
+            yield break;
         var from = A - Centre();
         foreach (var spoke in (Vec[])[new(r, 0), new(0, r), new(-r, 0), new(0, -r)])
         {
             var angle = Turn * Math.Atan2(from.Cross(spoke), from.Dot(spoke));
-            if (angle < -1e-12) angle += 2 * Math.PI;
-            if (angle <= Sweep()) yield return angle / Sweep();
+            if (angle < -1e-12)
+                angle += 2 * Math.PI;
+            if (angle <= Sweep())
+                yield return angle / Sweep();
         }
     }
 }

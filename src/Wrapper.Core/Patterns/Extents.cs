@@ -12,7 +12,14 @@ internal static class Extents
     /// The piece with its extents listed from its finished <paramref name="width"/> and <paramref name="length"/>: each cut size is the finished
     /// one plus the allowances of the edges that reach out furthest, or is read off the drawing where a slant's mitre reaches further.
     /// </summary>
-    public static Piece Measured(this Piece piece, Working width, Working length, string across = "width", string up = "length", params IEnumerable<Size> more)
+    public static Piece Measured(
+        this Piece piece,
+        Working width,
+        Working length,
+        string across = "width",
+        string up = "length",
+        params IEnumerable<Size> more
+    )
     {
         var (left, bottom, right, top) = piece.Stitch.Bounds();
         var cut = piece.Cut.Bounds();
@@ -32,17 +39,32 @@ internal static class Extents
         };
     }
 
-    private static Working Sum(Piece piece, Working finished, Length drawn, Func<Point, Length> along, Length low, Length high)
+    private static Working Sum(
+        Piece piece,
+        Working finished,
+        Length drawn,
+        Func<Point, Length> along,
+        Length low,
+        Length high
+    )
     {
         var sum = finished + Furthest(piece, along, low) + Furthest(piece, along, high);
-        return (sum.Value - drawn).Abs().Ticks <= Rounding ? sum : Working.Of("as drawn", "extent of the cut line as drawn", drawn);
+        return (sum.Value - drawn).Abs().Ticks <= Rounding
+            ? sum
+            : Working.Of("as drawn", "extent of the cut line as drawn", drawn);
     }
 
     // The widest allowance of the edges that reach the extreme.
     private static Working Furthest(Piece piece, Func<Point, Length> along, Length extreme)
     {
-        var reaching = Enumerable.Range(0, piece.Stitch.Edges.Count)
-            .Where(at => piece.Stitch.Curve(at).Extremes().Any(v => (along(new(Length.Snap(v.X), Length.Snap(v.Y))) - extreme).Abs().Ticks <= Rounding))
+        var reaching = Enumerable
+            .Range(0, piece.Stitch.Edges.Count)
+            .Where(at =>
+                piece
+                    .Stitch.Curve(at)
+                    .Extremes()
+                    .Any(v => (along(new(Length.Snap(v.X), Length.Snap(v.Y))) - extreme).Abs().Ticks <= Rounding)
+            )
             .Where(at => Reaches(piece.Stitch, at, along, extreme))
             .Select(at => piece.Allowances.GetValueOrDefault(piece.Stitch.Edges[at].Name))
             .OfType<Working>();
@@ -55,6 +77,8 @@ internal static class Extents
         var (start, end) = (outline.Edges[at].Start, outline.Edges[(at + 1) % outline.Edges.Count].Start);
         bool Touches(Point p) => (along(p) - extreme).Abs().Ticks <= Rounding;
         // An arc reaches it where it turns there, not where it only ends.
-        return outline.Edges[at].Radius is null ? Touches(start) && Touches(end) : outline.Curve(at).Extremes().Skip(2).Any(v => Touches(new(Length.Snap(v.X), Length.Snap(v.Y))));
+        return outline.Edges[at].Radius is null
+            ? Touches(start) && Touches(end)
+            : outline.Curve(at).Extremes().Skip(2).Any(v => Touches(new(Length.Snap(v.X), Length.Snap(v.Y))));
     }
 }

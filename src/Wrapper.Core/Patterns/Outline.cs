@@ -30,14 +30,23 @@ public sealed class Outline
     public Outline(IReadOnlyList<Edge> edges)
     {
         Edges = edges;
-        index = edges.Select((edge, at) => (edge.Name, at)).ToDictionary(pair => pair.Name, pair => pair.at, StringComparer.Ordinal);
+        index = edges
+            .Select((edge, at) => (edge.Name, at))
+            .ToDictionary(pair => pair.Name, pair => pair.at, StringComparer.Ordinal);
     }
 
     /// <summary>The edges in order round the ring.</summary>
     public IReadOnlyList<Edge> Edges { get; }
 
     /// <summary>A rectangle from (0, 0), with edges named bottom, right, top and left.</summary>
-    public static Outline Rectangle(Length width, Length height, string bottom = "bottom", string right = "right", string top = "top", string left = "left") =>
+    public static Outline Rectangle(
+        Length width,
+        Length height,
+        string bottom = "bottom",
+        string right = "right",
+        string top = "top",
+        string left = "left"
+    ) =>
         new([
             new(bottom, new(Length.Zero, Length.Zero)),
             new(right, new(width, Length.Zero)),
@@ -50,11 +59,16 @@ public sealed class Outline
     {
         // Walked backwards: each edge now starts where it ended.
         var count = Edges.Count;
-        return new Outline([.. Enumerable.Range(0, count).Select(n => count - 1 - n).Select(at =>
-        {
-            var end = Edges[(at + 1) % count].Start;
-            return Edges[at] with { Start = new Point(-end.X, end.Y) };
-        })]);
+        return new Outline([
+            .. Enumerable
+                .Range(0, count)
+                .Select(n => count - 1 - n)
+                .Select(at =>
+                {
+                    var end = Edges[(at + 1) % count].Start;
+                    return Edges[at] with { Start = new Point(-end.X, end.Y) };
+                }),
+        ]);
     }
 
     /// <summary>Whether there is an edge of this name.</summary>
@@ -64,7 +78,8 @@ public sealed class Outline
     public Length LengthOf(string name) => Curve(index[name]).Length();
 
     /// <summary>The straight way between the starts of two edges.</summary>
-    public Length Between(string from, string to) => Length.Snap((Edges[index[to]].Start.Mm - Edges[index[from]].Start.Mm).Size);
+    public Length Between(string from, string to) =>
+        Length.Snap((Edges[index[to]].Start.Mm - Edges[index[from]].Start.Mm).Size);
 
     /// <summary>How far an edge's start lies from the first corner, across and up.</summary>
     public Point FromFirst(string name) => Edges[index[name]].Start.Moved(-Edges[0].Start.X, -Edges[0].Start.Y);
@@ -76,7 +91,8 @@ public sealed class Outline
     public double AreaSquareMetres()
     {
         var twice = 0.0;
-        for (var at = 0; at < Edges.Count; at++) twice += Curve(at).TwiceAreaUnder();
+        for (var at = 0; at < Edges.Count; at++)
+            twice += Curve(at).TwiceAreaUnder();
         return twice / 2 / 1e6;
     }
 
@@ -84,7 +100,12 @@ public sealed class Outline
     public (Length Left, Length Bottom, Length Right, Length Top) Bounds()
     {
         var points = Enumerable.Range(0, Edges.Count).SelectMany(at => Curve(at).Extremes()).ToList();
-        return (Length.Snap(points.Min(p => p.X)), Length.Snap(points.Min(p => p.Y)), Length.Snap(points.Max(p => p.X)), Length.Snap(points.Max(p => p.Y)));
+        return (
+            Length.Snap(points.Min(p => p.X)),
+            Length.Snap(points.Min(p => p.Y)),
+            Length.Snap(points.Max(p => p.X)),
+            Length.Snap(points.Max(p => p.Y))
+        );
     }
 
     /// <summary>The point <paramref name="along"/> an edge from its start, and the one <paramref name="outward"/> of it, square to the line.</summary>
@@ -101,7 +122,13 @@ public sealed class Outline
     internal Curve Curve(int at)
     {
         var edge = Edges[at];
-        return new Curve(edge.Start.Mm, Edges[(at + 1) % Edges.Count].Start.Mm, edge.Radius?.ToMillimetres(), edge.Outward, edge.Large);
+        return new Curve(
+            edge.Start.Mm,
+            Edges[(at + 1) % Edges.Count].Start.Mm,
+            edge.Radius?.ToMillimetres(),
+            edge.Outward,
+            edge.Large
+        );
     }
 
     internal Curve Curve(string name) => Curve(index[name]);

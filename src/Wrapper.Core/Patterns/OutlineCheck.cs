@@ -5,24 +5,31 @@ namespace Wrapper.Core.Patterns;
 /// <summary>Whether an outline can be cut: it must not touch or cross itself, and its allowances must leave every edge its direction.</summary>
 internal static class OutlineCheck
 {
-    private const double Flatness = 0.5, Least = 0.05; // mm
+    private const double Flatness = 0.5,
+        Least = 0.05; // mm
 
     /// <summary>What is wrong with an outline ("crosses itself between …"); null when it is sound.</summary>
     public static string? Fault(Outline outline)
     {
         for (var at = 0; at < outline.Edges.Count; at++)
-            if (outline.Curve(at) is var curve && (curve.B - curve.A).Size < Least) return $"leaves nothing of {outline.Edges[at].Name}";
-        if (IsConvex(outline)) return null;
-        var sides = Enumerable.Range(0, outline.Edges.Count).SelectMany(at =>
-        {
-            var curve = outline.Curve(at);
-            List<Vec> points = [.. Inside(curve), curve.B];
-            return points.Zip(points.Skip(1), (a, b) => (Edge: outline.Edges[at].Name, A: a, B: b));
-        }).Where(side => (side.B - side.A).Size > 1e-9).ToArray();
+            if (outline.Curve(at) is var curve && (curve.B - curve.A).Size < Least)
+                return $"leaves nothing of {outline.Edges[at].Name}";
+        if (IsConvex(outline))
+            return null;
+        var sides = Enumerable
+            .Range(0, outline.Edges.Count)
+            .SelectMany(at =>
+            {
+                var curve = outline.Curve(at);
+                List<Vec> points = [.. Inside(curve), curve.B];
+                return points.Zip(points.Skip(1), (a, b) => (Edge: outline.Edges[at].Name, A: a, B: b));
+            })
+            .Where(side => (side.B - side.A).Size > 1e-9)
+            .ToArray();
         for (var i = 0; i < sides.Length; i++)
-            for (var j = i + 2; j < sides.Length; j++)
-                if ((i > 0 || j < sides.Length - 1) && Cross(sides[i].A, sides[i].B, sides[j].A, sides[j].B))
-                    return $"crosses itself between {sides[i].Edge} and {sides[j].Edge}";
+        for (var j = i + 2; j < sides.Length; j++)
+            if ((i > 0 || j < sides.Length - 1) && Cross(sides[i].A, sides[i].B, sides[j].A, sides[j].B))
+                return $"crosses itself between {sides[i].Edge} and {sides[j].Edge}";
         return null;
     }
 
@@ -32,9 +39,11 @@ internal static class OutlineCheck
         for (var at = 0; at < piece.Stitch.Edges.Count; at++)
         {
             var name = piece.Stitch.Edges[at].Name;
-            if (!piece.Cut.Has(name)) continue;
+            if (!piece.Cut.Has(name))
+                continue;
             var (stitch, cut) = (piece.Stitch.Curve(at), piece.Cut.Curve(name));
-            if ((stitch.B - stitch.A).Dot(cut.B - cut.A) <= 0 || cut.Radius is <= 0) return name;
+            if ((stitch.B - stitch.A).Dot(cut.B - cut.A) <= 0 || cut.Radius is <= 0)
+                return name;
         }
         return null;
     }
@@ -42,7 +51,8 @@ internal static class OutlineCheck
     // Points on the curve itself; the tangent corners of an outward arc would make neighbours of one circle cross.
     private static IEnumerable<Vec> Inside(Curve curve)
     {
-        if (curve.Radius is not { } r) return [curve.A];
+        if (curve.Radius is not { } r)
+            return [curve.A];
         var steps = Math.Max(2, (int)Math.Ceiling(curve.Sweep() / (2 * Math.Acos(Math.Max(0.5, 1 - (Flatness / r))))));
         return Enumerable.Range(0, steps).Select(i => curve.At((double)i / steps));
     }
@@ -54,10 +64,12 @@ internal static class OutlineCheck
         for (var at = 0; at < outline.Edges.Count; at++)
         {
             var (curve, next) = (outline.Curve(at), outline.Curve((at + 1) % outline.Edges.Count));
-            if (curve.Radius is not null && !curve.Outward) return false;
+            if (curve.Radius is not null && !curve.Outward)
+                return false;
             var (into, from) = (curve.Direction(1), next.Direction(0));
             var turn = Math.Atan2(into.Cross(from), into.Dot(from));
-            if (turn < -1e-3) return false;
+            if (turn < -1e-3)
+                return false;
             turned += turn + (curve.Radius is null ? 0 : curve.Sweep());
         }
         return turned < 3 * Math.PI;
@@ -67,11 +79,19 @@ internal static class OutlineCheck
     {
         double Side(Vec p, Vec q, Vec r) => (q - p).Cross(r - p);
         var (ab, cd) = ((b - a).Size, (d - c).Size);
-        if (Math.Max(a.X, b.X) < Math.Min(c.X, d.X) - 1e-6 || Math.Max(c.X, d.X) < Math.Min(a.X, b.X) - 1e-6
-            || Math.Max(a.Y, b.Y) < Math.Min(c.Y, d.Y) - 1e-6 || Math.Max(c.Y, d.Y) < Math.Min(a.Y, b.Y) - 1e-6) return false;
+        if (
+            Math.Max(a.X, b.X) < Math.Min(c.X, d.X) - 1e-6
+            || Math.Max(c.X, d.X) < Math.Min(a.X, b.X) - 1e-6
+            || Math.Max(a.Y, b.Y) < Math.Min(c.Y, d.Y) - 1e-6
+            || Math.Max(c.Y, d.Y) < Math.Min(a.Y, b.Y) - 1e-6
+        )
+            return false;
         // Touching counts, to a hundredth of a millimetre.
         var (p, q, r, s) = (Side(a, b, c) / ab, Side(a, b, d) / ab, Side(c, d, a) / cd, Side(c, d, b) / cd);
         const double touch = 0.01;
-        return Math.Min(p, q) <= touch && Math.Max(p, q) >= -touch && Math.Min(r, s) <= touch && Math.Max(r, s) >= -touch;
+        return Math.Min(p, q) <= touch
+            && Math.Max(p, q) >= -touch
+            && Math.Min(r, s) <= touch
+            && Math.Max(r, s) >= -touch;
     }
 }

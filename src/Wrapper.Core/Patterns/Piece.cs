@@ -8,13 +8,16 @@ namespace Wrapper.Core.Patterns;
 public enum Grain
 {
     /// <summary>Its upright runs up the roll.</summary>
-    [JsonStringEnumMemberName("along")] Along,
+    [JsonStringEnumMemberName("along")]
+    Along,
 
     /// <summary>Its upright runs across the roll (railroaded).</summary>
-    [JsonStringEnumMemberName("across")] Across,
+    [JsonStringEnumMemberName("across")]
+    Across,
 
     /// <summary>Either way, where the cloth itself does not forbid it.</summary>
-    [JsonStringEnumMemberName("either")] Either,
+    [JsonStringEnumMemberName("either")]
+    Either,
 }
 
 /// <summary>Whether a size is measured along the stitch line or along the raw edge.</summary>
@@ -22,10 +25,12 @@ public enum Grain
 public enum SizeKind
 {
     /// <summary>Along the stitch line.</summary>
-    [JsonStringEnumMemberName("finished")] Finished,
+    [JsonStringEnumMemberName("finished")]
+    Finished,
 
     /// <summary>Along the raw edge.</summary>
-    [JsonStringEnumMemberName("cut")] Cut,
+    [JsonStringEnumMemberName("cut")]
+    Cut,
 }
 
 /// <summary>A size of a piece with its working, and the line on the drawing that it belongs to.</summary>
@@ -46,7 +51,13 @@ public sealed record Piece
     private readonly Lazy<(Outline Stitch, Outline Cut)> drawn;
 
     /// <summary>A piece drawn by <paramref name="shape"/> from <paramref name="dimensions"/>.</summary>
-    public Piece(string key, string name, int quantity, IReadOnlyDictionary<string, Working> dimensions, Func<Dimensions, Outline> shape)
+    public Piece(
+        string key,
+        string name,
+        int quantity,
+        IReadOnlyDictionary<string, Working> dimensions,
+        Func<Dimensions, Outline> shape
+    )
     {
         (Key, Name, Quantity, Dimensions, Shape) = (key, name, quantity, dimensions, shape);
         drawn = new(Draw);
@@ -55,8 +66,20 @@ public sealed record Piece
     // A changed copy draws itself anew.
     private Piece(Piece other)
     {
-        (Key, Name, Quantity, Dimensions, Shape) = (other.Key, other.Name, other.Quantity, other.Dimensions, other.Shape);
-        (Allowances, UncutShape, Notches, Lines, Sizes) = (other.Allowances, other.UncutShape, other.Notches, other.Lines, other.Sizes);
+        (Key, Name, Quantity, Dimensions, Shape) = (
+            other.Key,
+            other.Name,
+            other.Quantity,
+            other.Dimensions,
+            other.Shape
+        );
+        (Allowances, UncutShape, Notches, Lines, Sizes) = (
+            other.Allowances,
+            other.UncutShape,
+            other.Notches,
+            other.Lines,
+            other.Sizes
+        );
         (Grain, TurnedOver, Note, Corners) = (other.Grain, other.TurnedOver, other.Note, other.Corners);
         (Role, Meeting, MayBeJoined) = (other.Role, other.Meeting, other.MayBeJoined);
         drawn = new(Draw);
@@ -135,7 +158,13 @@ public sealed record Piece
         var dimensions = new Dimensions(Dimensions);
         var stitch = Shape(dimensions);
         var basis = UncutShape is null ? stitch : UncutShape(dimensions);
-        return (stitch, Offset.Outward(basis, edge => Allowances.TryGetValue(edge, out var allowance) ? allowance.Value : Length.Zero));
+        return (
+            stitch,
+            Offset.Outward(
+                basis,
+                edge => Allowances.TryGetValue(edge, out var allowance) ? allowance.Value : Length.Zero
+            )
+        );
     }
 }
 

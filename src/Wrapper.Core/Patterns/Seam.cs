@@ -8,28 +8,36 @@ namespace Wrapper.Core.Patterns;
 public enum SeamKind
 {
     /// <summary>Sewn edge to edge.</summary>
-    [JsonStringEnumMemberName("join")] Join,
+    [JsonStringEnumMemberName("join")]
+    Join,
 
     /// <summary>Edge to edge with a zip between.</summary>
-    [JsonStringEnumMemberName("zip")] Zip,
+    [JsonStringEnumMemberName("zip")]
+    Zip,
 
     /// <summary>Both sides on one piece.</summary>
-    [JsonStringEnumMemberName("dart")] Dart,
+    [JsonStringEnumMemberName("dart")]
+    Dart,
 
     /// <summary>The left side is gathered to the right.</summary>
-    [JsonStringEnumMemberName("gather")] Gather,
+    [JsonStringEnumMemberName("gather")]
+    Gather,
 
     /// <summary>The left side is eased to the right.</summary>
-    [JsonStringEnumMemberName("ease")] Ease,
+    [JsonStringEnumMemberName("ease")]
+    Ease,
 
     /// <summary>The left side loses a declared length in pleats.</summary>
-    [JsonStringEnumMemberName("pleat")] Pleat,
+    [JsonStringEnumMemberName("pleat")]
+    Pleat,
 
     /// <summary>A tuck: one side of the fold on the other.</summary>
-    [JsonStringEnumMemberName("lap")] Lap,
+    [JsonStringEnumMemberName("lap")]
+    Lap,
 
     /// <summary>Edge to edge, left open.</summary>
-    [JsonStringEnumMemberName("opening")] Opening,
+    [JsonStringEnumMemberName("opening")]
+    Opening,
 }
 
 /// <summary>How a stretch of stitch line that is in no seam is finished.</summary>
@@ -37,19 +45,24 @@ public enum SeamKind
 public enum EdgeUse
 {
     /// <summary>Hemmed.</summary>
-    [JsonStringEnumMemberName("hem")] Hem,
+    [JsonStringEnumMemberName("hem")]
+    Hem,
 
     /// <summary>On a fold.</summary>
-    [JsonStringEnumMemberName("fold")] Fold,
+    [JsonStringEnumMemberName("fold")]
+    Fold,
 
     /// <summary>Left open.</summary>
-    [JsonStringEnumMemberName("opening")] Opening,
+    [JsonStringEnumMemberName("opening")]
+    Opening,
 
     /// <summary>Caught in a seam, behind the pieces that it joins.</summary>
-    [JsonStringEnumMemberName("caught")] Caught,
+    [JsonStringEnumMemberName("caught")]
+    Caught,
 
     /// <summary>Left raw.</summary>
-    [JsonStringEnumMemberName("raw")] Raw,
+    [JsonStringEnumMemberName("raw")]
+    Raw,
 }
 
 /// <summary>
@@ -66,7 +79,13 @@ public sealed record Run(string Piece, int Instance, string Edge, Length? From =
 /// Two chains of runs that meet. <paramref name="Drafted"/> is the length that the draft reckons the seam to have;
 /// <see cref="Swallowed"/> is what the left side loses in pleats, gathers or ease, zero otherwise.
 /// </summary>
-public sealed record Seam(string Name, SeamKind Kind, IReadOnlyList<Run> Left, IReadOnlyList<Run> Right, Working Drafted)
+public sealed record Seam(
+    string Name,
+    SeamKind Kind,
+    IReadOnlyList<Run> Left,
+    IReadOnlyList<Run> Right,
+    Working Drafted
+)
 {
     /// <summary>Declared difference of the sides.</summary>
     public Length Swallowed { get; init; }

@@ -10,7 +10,8 @@ internal sealed class Slabs
 {
     private sealed record Atom(Edge Edge, Point End, Stretch Stretch);
 
-    private Slabs(IReadOnlyList<Outline> parts, IReadOnlyList<Stretch> stretches) => (Parts, Stretches) = (parts, stretches);
+    private Slabs(IReadOnlyList<Outline> parts, IReadOnlyList<Stretch> stretches) =>
+        (Parts, Stretches) = (parts, stretches);
 
     /// <summary>The slabs.</summary>
     public IReadOnlyList<Outline> Parts { get; }
@@ -26,7 +27,13 @@ internal sealed class Slabs
         for (var slab = 0; slab <= at.Count; slab++)
         {
             var own = atoms.Where(atom => atom.Stretch.Slab == slab).ToList();
-            if (own.Count == 0 || Closed(own, slab == 0 ? null : at[slab - 1]) is not { } edges || edges.Count(edge => edge.Name == "left join") > 1 || edges.Count(edge => edge.Name == "right join") > 1) return null;
+            if (
+                own.Count == 0
+                || Closed(own, slab == 0 ? null : at[slab - 1]) is not { } edges
+                || edges.Count(edge => edge.Name == "left join") > 1
+                || edges.Count(edge => edge.Name == "right join") > 1
+            )
+                return null;
             parts.Add(new Outline(edges));
         }
         return new Slabs(parts, [.. atoms.Select(atom => atom.Stretch)]);
@@ -49,7 +56,18 @@ internal sealed class Slabs
                 // A rounded side can leave a slab and come back.
                 var before = atoms.Count(atom => atom.Stretch.Slab == slab && atom.Stretch.Edge == edge.Name);
                 var name = before == 0 ? edge.Name : $"{edge.Name}, part {before + 1}";
-                atoms.Add(new Atom(edge with { Name = name, Start = Place(curve, from, at), Large = large }, Place(curve, to, at), new Stretch(edge.Name, name, slab, length.Scaled((decimal)from), length.Scaled((decimal)to))));
+                atoms.Add(
+                    new Atom(
+                        edge with
+                        {
+                            Name = name,
+                            Start = Place(curve, from, at),
+                            Large = large,
+                        },
+                        Place(curve, to, at),
+                        new Stretch(edge.Name, name, slab, length.Scaled((decimal)from), length.Scaled((decimal)to))
+                    )
+                );
             }
         }
         return atoms;
@@ -73,7 +91,9 @@ internal sealed class Slabs
         }
         // Between neighbouring turnings of its circle an arc runs one way; there the crossing is found by halving.
         var steps = Math.Max(8, (int)(curve.Sweep() * 16));
-        return Enumerable.Range(0, steps).Select(n => (From: (double)n / steps, To: (n + 1.0) / steps))
+        return Enumerable
+            .Range(0, steps)
+            .Select(n => (From: (double)n / steps, To: (n + 1.0) / steps))
             .Where(step => (curve.At(step.From).X < x) != (curve.At(step.To).X < x))
             .Select(step =>
             {
@@ -82,11 +102,14 @@ internal sealed class Slabs
                 for (var n = 0; n < 60; n++)
                 {
                     var middle = (from + to) / 2;
-                    if ((curve.At(middle).X < x) == rises) from = middle;
-                    else to = middle;
+                    if ((curve.At(middle).X < x) == rises)
+                        from = middle;
+                    else
+                        to = middle;
                 }
                 return from;
-            }).Where(share => share is > end and < 1 - end);
+            })
+            .Where(share => share is > end and < 1 - end);
     }
 
     // Walks the stretches of one slab; where they part, a join runs straight to the next.
@@ -97,8 +120,10 @@ internal sealed class Slabs
         {
             var (atom, next) = (own[n], own[(n + 1) % own.Count]);
             edges.Add(atom.Edge);
-            if (atom.End == next.Edge.Start) continue;
-            if (atom.End.X != next.Edge.Start.X) return null;
+            if (atom.End == next.Edge.Start)
+                continue;
+            if (atom.End.X != next.Edge.Start.X)
+                return null;
             edges.Add(new Edge(atom.End.X == left ? "left join" : "right join", atom.End));
         }
         return edges;

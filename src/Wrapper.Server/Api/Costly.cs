@@ -9,14 +9,28 @@ public sealed record WaitingView(int Place);
 internal static class Costly
 {
     /// <summary>The answer of <paramref name="work"/> when its turn in the <paramref name="queue"/> comes, or what is <paramref name="refused"/>.</summary>
-    public static Task<IResult> Answer(WorkQueue queue, HttpContext context, IEnumerable<Problem> refused, Func<CancellationToken, IResult> work) =>
-        Closing(queue, context, refused, turn => work(turn.Superseded));
+    public static Task<IResult> Answer(
+        WorkQueue queue,
+        HttpContext context,
+        IEnumerable<Problem> refused,
+        Func<CancellationToken, IResult> work
+    ) => Closing(queue, context, refused, turn => work(turn.Superseded));
 
     /// <summary>The same for work that can tell what it has found when its time runs out.</summary>
-    public static async Task<IResult> Closing(WorkQueue queue, HttpContext context, IEnumerable<Problem> refused, Func<Turn, IResult> work) =>
-        refused.ToList() is { Count: > 0 } problems ? Problems.Fields(problems) : await queue.Run(context, work);
+    public static async Task<IResult> Closing(
+        WorkQueue queue,
+        HttpContext context,
+        IEnumerable<Problem> refused,
+        Func<Turn, IResult> work
+    ) => refused.ToList() is { Count: > 0 } problems ? Problems.Fields(problems) : await queue.Run(context, work);
 
     public static void Map(RouteGroupBuilder api) =>
-        api.MapGet("/waiting/{call}", (string call, LayQueue lays, DraftQueue drafts) => new WaitingView(Math.Max(lays.Place(call), drafts.Place(call))))
-            .Produces<WaitingView>().WithName("waiting").WithSummary("The place in line of a call that carries this in its header X-Call.");
+        api.MapGet(
+                "/waiting/{call}",
+                (string call, LayQueue lays, DraftQueue drafts) =>
+                    new WaitingView(Math.Max(lays.Place(call), drafts.Place(call)))
+            )
+            .Produces<WaitingView>()
+            .WithName("waiting")
+            .WithSummary("The place in line of a call that carries this in its header X-Call.");
 }

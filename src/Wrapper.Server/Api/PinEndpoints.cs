@@ -17,20 +17,64 @@ public sealed record MoveView(JobPin? Pin, string? Refused);
 internal static class PinEndpoints
 {
     public static void Map(RouteGroupBuilder api) =>
-        api.MapPost("/moves", (MoveRequest request, Drafting drafting, LayCache kept, LayQueue queue, HttpContext context) => Costly.Answer(queue, context, JobLimits.Check(request.Job).Concat(OffTheTable(request)), superseded =>
-            {
-                var cloth = Planning.Of(request.Job, drafting, lay: true, kept, superseded).Cloths.FirstOrDefault(each => each.Reading.Cloth.Id == request.Cloth);
-                if (cloth?.Lay is not { } lay) return Problems.Fields([new Problem("cloth", request.Cloth, 0, "no lay of such a cloth", request.Job.Cloths is [var first, ..] ? first.Id : "")]);
-                var pieces = cloth.Pieces.ToDictionary(piece => piece.Id);
-                if (!pieces.TryGetValue(request.Piece, out var piece)) return Problems.Fields([new Problem("piece", request.Piece, 0, "no such piece is cut from this cloth", cloth.Pieces.Count > 0 ? cloth.Pieces[0].Id : "")]);
-                // Snapped to what is pinned first of all, then to what lies there now.
-                Length Of(long hundredths) => Length.Millimetres(hundredths / 100m);
-                var pin = Pinning.Snapped(piece, request.Turns, Of(request.Across), Of(request.Along), pieces, cloth.ForLay, cloth.ForLay.Pins.Count > 0 ? [.. cloth.ForLay.Pins, .. lay.Best.Placements] : lay.Best.Placements);
-                return Results.Ok(Pinning.Refusal(pin, pieces, cloth.ForLay, cloth.ForLay.Pins) is { } reason
-                    ? new MoveView(null, reason)
-                    : new MoveView(JobPin.Of(pin, cloth.ForLay), null));
-            }))
-            .Produces<MoveView>().ProducesProblem(422).WithName("move").WithSummary("Where a piece that is moved by hand comes to rest, or why it cannot lie there.");
+        api.MapPost(
+                "/moves",
+                (MoveRequest request, Drafting drafting, LayCache kept, LayQueue queue, HttpContext context) =>
+                    Costly.Answer(
+                        queue,
+                        context,
+                        JobLimits.Check(request.Job).Concat(OffTheTable(request)),
+                        superseded =>
+                        {
+                            var cloth = Planning
+                                .Of(request.Job, drafting, lay: true, kept, superseded)
+                                .Cloths.FirstOrDefault(each => each.Reading.Cloth.Id == request.Cloth);
+                            if (cloth?.Lay is not { } lay)
+                                return Problems.Fields([
+                                    new Problem(
+                                        "cloth",
+                                        request.Cloth,
+                                        0,
+                                        "no lay of such a cloth",
+                                        request.Job.Cloths is [var first, ..] ? first.Id : ""
+                                    ),
+                                ]);
+                            var pieces = cloth.Pieces.ToDictionary(piece => piece.Id);
+                            if (!pieces.TryGetValue(request.Piece, out var piece))
+                                return Problems.Fields([
+                                    new Problem(
+                                        "piece",
+                                        request.Piece,
+                                        0,
+                                        "no such piece is cut from this cloth",
+                                        cloth.Pieces.Count > 0 ? cloth.Pieces[0].Id : ""
+                                    ),
+                                ]);
+                            // Snapped to what is pinned first of all, then to what lies there now.
+                            Length Of(long hundredths) => Length.Millimetres(hundredths / 100m);
+                            var pin = Pinning.Snapped(
+                                piece,
+                                request.Turns,
+                                Of(request.Across),
+                                Of(request.Along),
+                                pieces,
+                                cloth.ForLay,
+                                cloth.ForLay.Pins.Count > 0
+                                    ? [.. cloth.ForLay.Pins, .. lay.Best.Placements]
+                                    : lay.Best.Placements
+                            );
+                            return Results.Ok(
+                                Pinning.Refusal(pin, pieces, cloth.ForLay, cloth.ForLay.Pins) is { } reason
+                                    ? new MoveView(null, reason)
+                                    : new MoveView(JobPin.Of(pin, cloth.ForLay), null)
+                            );
+                        }
+                    )
+            )
+            .Produces<MoveView>()
+            .ProducesProblem(422)
+            .WithName("move")
+            .WithSummary("Where a piece that is moved by hand comes to rest, or why it cannot lie there.");
 
     // A kilometre, in hundredths of a millimetre.
     private const long Farthest = 100_000_000;
@@ -38,5 +82,11 @@ internal static class PinEndpoints
     private static IEnumerable<Problem> OffTheTable(MoveRequest request) =>
         from place in new[] { (Field: "along", At: request.Along), (Field: "across", At: request.Across) }
         where place.At is < -Farthest or > Farthest
-        select new Problem(place.Field, $"{place.At}", 0, "farther than a kilometre from the cloth, in hundredths of a millimetre", "25400");
+        select new Problem(
+            place.Field,
+            $"{place.At}",
+            0,
+            "farther than a kilometre from the cloth, in hundredths of a millimetre",
+            "25400"
+        );
 }

@@ -29,63 +29,192 @@ internal static class PlanEndpoints
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapPost("/draft", (DraftRequest request, Drafting drafting, DraftQueue queue, HttpContext context) =>
-            {
-                var job = JobDocument.Empty("draft", request.Unit) with { Items = [request.Item], Cloths = request.Cloths };
-                return Costly.Answer(queue, context, JobLimits.Check(job), _ =>
+        api.MapPost(
+                "/draft",
+                (DraftRequest request, Drafting drafting, DraftQueue queue, HttpContext context) =>
                 {
-                    var plan = Planning.Item(request.Item, 1, drafting, job);
-                    return plan.Draft.Problems.Count > 0 ? Problems.Fields(plan.Draft.Problems) : Results.Ok(DraftView.Of(plan, drafting, request.Unit));
-                });
-            })
-            .Produces<DraftView>().ProducesProblem(422).WithName("draft").WithSummary("An item drafted: pattern, workings, seam check, notions and steps.");
+                    var job = JobDocument.Empty("draft", request.Unit) with
+                    {
+                        Items = [request.Item],
+                        Cloths = request.Cloths,
+                    };
+                    return Costly.Answer(
+                        queue,
+                        context,
+                        JobLimits.Check(job),
+                        _ =>
+                        {
+                            var plan = Planning.Item(request.Item, 1, drafting, job);
+                            return plan.Draft.Problems.Count > 0
+                                ? Problems.Fields(plan.Draft.Problems)
+                                : Results.Ok(DraftView.Of(plan, drafting, request.Unit));
+                        }
+                    );
+                }
+            )
+            .Produces<DraftView>()
+            .ProducesProblem(422)
+            .WithName("draft")
+            .WithSummary("An item drafted: pattern, workings, seam check, notions and steps.");
 
-        api.MapPost("/outlines", (SvgDrawing drawing) =>
-            {
-                var (path, reason) = SvgOutline.Read(drawing.Svg);
-                return path is not null
-                    ? Results.Ok(new TracedPath(path))
-                    : Problems.Fields([new Problem("svg", drawing.Svg.Length > 60 ? drawing.Svg[..60] : drawing.Svg, 0, reason!, "<svg><path d=\"M0 0 H18 V14 H0 Z\"/></svg>")]);
-            })
-            .Produces<TracedPath>().ProducesProblem(422).WithName("readOutline").WithSummary("The first path of an SVG drawing, to be entered as a traced outline.");
-
-        api.MapPost("/plan", (JobDocument job, Drafting drafting, LayCache kept, LayQueue lays, DraftQueue drafts, string? lay, string? side, long? before, HttpContext context) =>
-            {
-                List<Problem> refused = [.. JobLimits.Check(job)];
-                if (lay is not (null or "none" or "instant"))
-                    refused.Add(new Problem("lay", lay, 0, "none or instant is needed", "instant"));
-                if (side is not (null or "right" or "wrong"))
-                    refused.Add(new Problem("side", side, 0, "right or wrong is needed: which side of the cloth lies up", "right"));
-                if (before is < 0 or > MostBought) refused.Add(new Problem("before", $"{before}", 0, "what was bought before is a count of 1/3840 mm from 0 to 10^12", "3511296"));
-                return Costly.Answer(lay is "none" ? drafts : lays, context, refused, superseded =>
-                    Results.Ok(PlanView.Of(Planning.Of(job, drafting, lay is not "none", kept, superseded), job, drafting, before, side is "wrong", superseded)));
-            })
-            .Produces<PlanView>().ProducesProblem(422).WithName("plan").WithSummary("A whole job: drafts, lays, purchases and totals. Items in doubt carry their problems; the rest is planned.");
-
-        api.MapPost("/savings", (JobDocument job, Drafting drafting, LayCache kept, LayQueue queue, HttpContext context) =>
-                Costly.Closing(queue, context, JobLimits.Check(job), turn =>
+        api.MapPost(
+                "/outlines",
+                (SvgDrawing drawing) =>
                 {
-                    var found = Savings.Of(job, drafting, kept, turn.Superseded, turn.Closing);
-                    // Asked again it goes on where it ended, since what was laid is kept.
-                    if (!found.IsWhole) context.Response.Headers["X-Looked-At"] = $"{found.Looked} of {found.Sizes}";
-                    return Results.Ok(found.Savings.Select(saving => SavingView.Of(saving, job)).ToList());
-                }))
-            .Produces<IEnumerable<SavingView>>().ProducesProblem(422).WithName("savings").WithSummary("Sizes that could be a little less and so take less cloth, found by drafting and laying anew. Where that takes too long, the header X-Looked-At says how many were looked at; asked again it goes on.");
+                    var (path, reason) = SvgOutline.Read(drawing.Svg);
+                    return path is not null
+                        ? Results.Ok(new TracedPath(path))
+                        : Problems.Fields([
+                            new Problem(
+                                "svg",
+                                drawing.Svg.Length > 60 ? drawing.Svg[..60] : drawing.Svg,
+                                0,
+                                reason!,
+                                "<svg><path d=\"M0 0 H18 V14 H0 Z\"/></svg>"
+                            ),
+                        ]);
+                }
+            )
+            .Produces<TracedPath>()
+            .ProducesProblem(422)
+            .WithName("readOutline")
+            .WithSummary("The first path of an SVG drawing, to be entered as a traced outline.");
 
-        api.MapPost("/compare", (CompareRequest request, Drafting drafting, LayQueue queue, HttpContext context) => Costly.Answer(queue, context, JobLimits.Check(request.Job), superseded =>
-            {
-                var item = request.Job.Items.FirstOrDefault(i => i.Id == request.Item);
-                if (item is null || drafting.Find(item.MakeUp) is not { } current)
-                    return Problems.Fields([new Problem("item", request.Item, 0, "this job has no such item", request.Job.Items is [var first, ..] ? first.Id : "")]);
-                // Schools that fit the item come first; the others say why they do not.
-                return Results.Ok(drafting.MakeUps.Where(makeUp => makeUp.Family == current.Family).Select(makeUp =>
+        api.MapPost(
+                "/plan",
+                (
+                    JobDocument job,
+                    Drafting drafting,
+                    LayCache kept,
+                    LayQueue lays,
+                    DraftQueue drafts,
+                    string? lay,
+                    string? side,
+                    long? before,
+                    HttpContext context
+                ) =>
                 {
-                    superseded.ThrowIfCancellationRequested();
-                    var tried = makeUp.Key == current.Key ? item : makeUp.NewItem(item.Id, item.Name, request.Job.Unit, item);
-                    var plan = Planning.Item(tried, 1, drafting, request.Job);
-                    return ComparisonView.Of(makeUp, makeUp.Key == current.Key, plan, Planning.Alone(plan, request.Job, superseded), request.Job.Unit);
-                }).OrderBy(school => school.Problems.Count > 0).ToList());
-            }))
-            .Produces<IEnumerable<ComparisonView>>().ProducesProblem(422).WithName("compare").WithSummary("The make-ups of an item's family side by side, each drafted and laid alone.");
+                    List<Problem> refused = [.. JobLimits.Check(job)];
+                    if (lay is not (null or "none" or "instant"))
+                        refused.Add(new Problem("lay", lay, 0, "none or instant is needed", "instant"));
+                    if (side is not (null or "right" or "wrong"))
+                        refused.Add(
+                            new Problem(
+                                "side",
+                                side,
+                                0,
+                                "right or wrong is needed: which side of the cloth lies up",
+                                "right"
+                            )
+                        );
+                    if (before is < 0 or > MostBought)
+                        refused.Add(
+                            new Problem(
+                                "before",
+                                $"{before}",
+                                0,
+                                "what was bought before is a count of 1/3840 mm from 0 to 10^12",
+                                "3511296"
+                            )
+                        );
+                    return Costly.Answer(
+                        lay is "none" ? drafts : lays,
+                        context,
+                        refused,
+                        superseded =>
+                            Results.Ok(
+                                PlanView.Of(
+                                    Planning.Of(job, drafting, lay is not "none", kept, superseded),
+                                    job,
+                                    drafting,
+                                    before,
+                                    side is "wrong",
+                                    superseded
+                                )
+                            )
+                    );
+                }
+            )
+            .Produces<PlanView>()
+            .ProducesProblem(422)
+            .WithName("plan")
+            .WithSummary(
+                "A whole job: drafts, lays, purchases and totals. Items in doubt carry their problems; the rest is planned."
+            );
+
+        api.MapPost(
+                "/savings",
+                (JobDocument job, Drafting drafting, LayCache kept, LayQueue queue, HttpContext context) =>
+                    Costly.Closing(
+                        queue,
+                        context,
+                        JobLimits.Check(job),
+                        turn =>
+                        {
+                            var found = Savings.Of(job, drafting, kept, turn.Superseded, turn.Closing);
+                            // Asked again it goes on where it ended, since what was laid is kept.
+                            if (!found.IsWhole)
+                                context.Response.Headers["X-Looked-At"] = $"{found.Looked} of {found.Sizes}";
+                            return Results.Ok(found.Savings.Select(saving => SavingView.Of(saving, job)).ToList());
+                        }
+                    )
+            )
+            .Produces<IEnumerable<SavingView>>()
+            .ProducesProblem(422)
+            .WithName("savings")
+            .WithSummary(
+                "Sizes that could be a little less and so take less cloth, found by drafting and laying anew. Where that takes too long, the header X-Looked-At says how many were looked at; asked again it goes on."
+            );
+
+        api.MapPost(
+                "/compare",
+                (CompareRequest request, Drafting drafting, LayQueue queue, HttpContext context) =>
+                    Costly.Answer(
+                        queue,
+                        context,
+                        JobLimits.Check(request.Job),
+                        superseded =>
+                        {
+                            var item = request.Job.Items.FirstOrDefault(i => i.Id == request.Item);
+                            if (item is null || drafting.Find(item.MakeUp) is not { } current)
+                                return Problems.Fields([
+                                    new Problem(
+                                        "item",
+                                        request.Item,
+                                        0,
+                                        "this job has no such item",
+                                        request.Job.Items is [var first, ..] ? first.Id : ""
+                                    ),
+                                ]);
+                            // Schools that fit the item come first; the others say why they do not.
+                            return Results.Ok(
+                                drafting
+                                    .MakeUps.Where(makeUp => makeUp.Family == current.Family)
+                                    .Select(makeUp =>
+                                    {
+                                        superseded.ThrowIfCancellationRequested();
+                                        var tried =
+                                            makeUp.Key == current.Key
+                                                ? item
+                                                : makeUp.NewItem(item.Id, item.Name, request.Job.Unit, item);
+                                        var plan = Planning.Item(tried, 1, drafting, request.Job);
+                                        return ComparisonView.Of(
+                                            makeUp,
+                                            makeUp.Key == current.Key,
+                                            plan,
+                                            Planning.Alone(plan, request.Job, superseded),
+                                            request.Job.Unit
+                                        );
+                                    })
+                                    .OrderBy(school => school.Problems.Count > 0)
+                                    .ToList()
+                            );
+                        }
+                    )
+            )
+            .Produces<IEnumerable<ComparisonView>>()
+            .ProducesProblem(422)
+            .WithName("compare")
+            .WithSummary("The make-ups of an item's family side by side, each drafted and laid alone.");
     }
 }

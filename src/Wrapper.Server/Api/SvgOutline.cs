@@ -10,12 +10,25 @@ internal static class SvgOutline
     /// <summary>The data of the first path, or why there is none.</summary>
     public static (string? Path, string? Reason) Read(string svg)
     {
-        if (svg.Length > LongestDrawing) return (null, $"larger than {LongestDrawing / 1000} kB: save the outline alone");
+        if (svg.Length > LongestDrawing)
+            return (null, $"larger than {LongestDrawing / 1000} kB: save the outline alone");
         try
         {
-            using var reader = XmlReader.Create(new StringReader(svg), new XmlReaderSettings { DtdProcessing = DtdProcessing.Ignore, XmlResolver = null, MaxCharactersFromEntities = 0 });
+            using var reader = XmlReader.Create(
+                new StringReader(svg),
+                new XmlReaderSettings
+                {
+                    DtdProcessing = DtdProcessing.Ignore,
+                    XmlResolver = null,
+                    MaxCharactersFromEntities = 0,
+                }
+            );
             while (reader.Read())
-                if (reader.NodeType == XmlNodeType.Element && reader.LocalName == "path" && reader.GetAttribute("d") is { Length: > 0 } path)
+                if (
+                    reader.NodeType == XmlNodeType.Element
+                    && reader.LocalName == "path"
+                    && reader.GetAttribute("d") is { Length: > 0 } path
+                )
                     return (path, null);
             return (null, "there is no path in this drawing: convert the outline to a path first");
         }

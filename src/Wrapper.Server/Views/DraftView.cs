@@ -7,7 +7,12 @@ using Wrapper.Core.Patterns;
 namespace Wrapper.Server.Views;
 
 /// <summary>One item drafted: what each field was read as, what is wrong, the measuring sketch, and the pattern unless it is in doubt.</summary>
-public sealed record DraftView(IReadOnlyDictionary<string, LengthView> Fields, IReadOnlyList<Problem> Problems, SketchView? Sketch, PatternView? Pattern)
+public sealed record DraftView(
+    IReadOnlyDictionary<string, LengthView> Fields,
+    IReadOnlyList<Problem> Problems,
+    SketchView? Sketch,
+    PatternView? Pattern
+)
 {
     /// <summary>The view of <paramref name="plan"/>.</summary>
     public static DraftView Of(ItemPlan plan, Drafting drafting, JobUnit unit)
@@ -18,13 +23,25 @@ public sealed record DraftView(IReadOnlyDictionary<string, LengthView> Fields, I
         return new DraftView(
             lengths.ToDictionary(pair => pair.Key, pair => LengthView.Finished(pair.Value, unit)),
             plan.Draft.Problems,
-            sketch is null ? null : SketchView.Of(sketch with { Dimensions = [.. sketch.Dimensions.Where(line => reading!.Asks(line.Measure))] }),
-            plan.Draft is { Pattern: { } pattern, Seams: { } seams } ? PatternView.Of(plan, pattern, seams, unit) : null);
+            sketch is null
+                ? null
+                : SketchView.Of(
+                    sketch with
+                    {
+                        Dimensions = [.. sketch.Dimensions.Where(line => reading!.Asks(line.Measure))],
+                    }
+                ),
+            plan.Draft is { Pattern: { } pattern, Seams: { } seams } ? PatternView.Of(plan, pattern, seams, unit) : null
+        );
     }
 }
 
 /// <summary>The measuring sketch: strokes (<c>face</c> closed, <c>edge</c>, <c>hidden</c>) and dimension lines by measure key.</summary>
-public sealed record SketchView(BoxView Box, IReadOnlyList<StrokeView> Strokes, IReadOnlyList<SketchDimension> Dimensions)
+public sealed record SketchView(
+    BoxView Box,
+    IReadOnlyList<StrokeView> Strokes,
+    IReadOnlyList<SketchDimension> Dimensions
+)
 {
     /// <summary>The view of <paramref name="sketch"/>.</summary>
     public static SketchView Of(Sketch sketch)
@@ -33,8 +50,14 @@ public sealed record SketchView(BoxView Box, IReadOnlyList<StrokeView> Strokes, 
         var (left, top) = (points.Min(p => p.X), points.Min(p => p.Y));
         return new SketchView(
             new BoxView(left, top, points.Max(p => p.X) - left, points.Max(p => p.Y) - top),
-            [.. sketch.Strokes.Select(stroke => new StrokeView(stroke.Kind, string.Join(' ', stroke.Points.Select(Drawing.Upright).Select(p => $"{p.X},{p.Y}"))))],
-            [.. sketch.Dimensions.Select(line => new SketchDimension(line.Measure, Span(line.From, line.To)))]);
+            [
+                .. sketch.Strokes.Select(stroke => new StrokeView(
+                    stroke.Kind,
+                    string.Join(' ', stroke.Points.Select(Drawing.Upright).Select(p => $"{p.X},{p.Y}"))
+                )),
+            ],
+            [.. sketch.Dimensions.Select(line => new SketchDimension(line.Measure, Span(line.From, line.To)))]
+        );
     }
 
     internal static SpanView Span(Point from, Point to)
@@ -61,21 +84,50 @@ public sealed record PatternView(
     IReadOnlyList<string> Steps,
     IReadOnlyList<Remark> Remarks,
     bool InPairs,
-    int Minutes)
+    int Minutes
+)
 {
-    internal static PatternView Of(ItemPlan plan, Pattern pattern, SeamReport seams, JobUnit unit) => new(
-        [.. pattern.Pieces.Select(piece => PieceView.Of(piece, plan, unit))],
-        [.. seams.Seams.Select(seam => new SeamView(seam.Seam, seam.Kind, LengthView.Finished(seam.Left, unit), LengthView.Finished(seam.Right, unit), LengthView.Finished(seam.Drafted, unit), seam.Fault))],
-        [.. seams.Coverage, .. seams.Extents],
-        seams.Holds,
-        [.. pattern.Finished.Select(size => new SizeView(size.Name, "finished", LengthView.Finished(size.Working.Value, unit), WorkingText.Lines(size.Working, size.Name, unit), null))],
-        [.. pattern.Notions.Select(notion => new NotionView(notion.Key, notion.Name, notion.Count, notion.Amount, notion.Note,
-            notion.Length is { } length ? LengthView.Cut(length.Value, unit) : null,
-            notion.Length is { } sum ? WorkingText.Lines(sum, notion.Name, unit) : [], notion.Role))],
-        [.. pattern.Steps.Select(step => step.Text)],
-        pattern.Remarks,
-        pattern.InPairs,
-        Core.Making.Minutes.Of(pattern));
+    internal static PatternView Of(ItemPlan plan, Pattern pattern, SeamReport seams, JobUnit unit) =>
+        new(
+            [.. pattern.Pieces.Select(piece => PieceView.Of(piece, plan, unit))],
+            [
+                .. seams.Seams.Select(seam => new SeamView(
+                    seam.Seam,
+                    seam.Kind,
+                    LengthView.Finished(seam.Left, unit),
+                    LengthView.Finished(seam.Right, unit),
+                    LengthView.Finished(seam.Drafted, unit),
+                    seam.Fault
+                )),
+            ],
+            [.. seams.Coverage, .. seams.Extents],
+            seams.Holds,
+            [
+                .. pattern.Finished.Select(size => new SizeView(
+                    size.Name,
+                    "finished",
+                    LengthView.Finished(size.Working.Value, unit),
+                    WorkingText.Lines(size.Working, size.Name, unit),
+                    null
+                )),
+            ],
+            [
+                .. pattern.Notions.Select(notion => new NotionView(
+                    notion.Key,
+                    notion.Name,
+                    notion.Count,
+                    notion.Amount,
+                    notion.Note,
+                    notion.Length is { } length ? LengthView.Cut(length.Value, unit) : null,
+                    notion.Length is { } sum ? WorkingText.Lines(sum, notion.Name, unit) : [],
+                    notion.Role
+                )),
+            ],
+            [.. pattern.Steps.Select(step => step.Text)],
+            pattern.Remarks,
+            pattern.InPairs,
+            Core.Making.Minutes.Of(pattern)
+        );
 }
 
 /// <summary>A piece: label <c>2c</c>, cut and stitch line as paths, marks, sizes with workings and the allowance of each edge.</summary>
@@ -95,23 +147,51 @@ public sealed record PieceView(
     IReadOnlyList<NotchView> Notches,
     IReadOnlyList<MeetingView> Meeting,
     IReadOnlyList<SizeView> Sizes,
-    IReadOnlyList<EdgeView> Edges)
+    IReadOnlyList<EdgeView> Edges
+)
 {
-    internal static PieceView Of(Piece piece, ItemPlan plan, JobUnit unit) => new(
-        piece.Key, plan.Label(piece.Key), piece.Name, piece.Quantity * plan.Quantity, piece.Grain, piece.TurnedOver, piece.Role, piece.Note,
-        Drawing.Box(piece.Cut), Drawing.Path(piece.Cut), Drawing.Path(piece.Stitch),
-        [.. piece.Lines.Select(line => new LineView(line.Kind, SketchView.Span(line.From, line.To)))],
-        [.. piece.Notches.Select(notch => NotchView.Of(piece, notch))],
-        [.. piece.Meeting.Select(point => MeetingView.Of(point.Name, piece.Stitch.Mark(point.Edge, point.At, Length.Zero).On))],
-        [.. piece.Sizes.Select(size => SizeOf(size, unit))],
-        [.. piece.Allowances.Where(edge => piece.Stitch.Has(edge.Key)).Select(edge => new EdgeView(edge.Key, $"{piece.Key}/{edge.Key}", LengthView.Finished(edge.Value.Value, unit)))]);
+    internal static PieceView Of(Piece piece, ItemPlan plan, JobUnit unit) =>
+        new(
+            piece.Key,
+            plan.Label(piece.Key),
+            piece.Name,
+            piece.Quantity * plan.Quantity,
+            piece.Grain,
+            piece.TurnedOver,
+            piece.Role,
+            piece.Note,
+            Drawing.Box(piece.Cut),
+            Drawing.Path(piece.Cut),
+            Drawing.Path(piece.Stitch),
+            [.. piece.Lines.Select(line => new LineView(line.Kind, SketchView.Span(line.From, line.To)))],
+            [.. piece.Notches.Select(notch => NotchView.Of(piece, notch))],
+            [
+                .. piece.Meeting.Select(point =>
+                    MeetingView.Of(point.Name, piece.Stitch.Mark(point.Edge, point.At, Length.Zero).On)
+                ),
+            ],
+            [.. piece.Sizes.Select(size => SizeOf(size, unit))],
+            [
+                .. piece
+                    .Allowances.Where(edge => piece.Stitch.Has(edge.Key))
+                    .Select(edge => new EdgeView(
+                        edge.Key,
+                        $"{piece.Key}/{edge.Key}",
+                        LengthView.Finished(edge.Value.Value, unit)
+                    )),
+            ]
+        );
 
-    private static SizeView SizeOf(Size size, JobUnit unit) => new(
-        size.Name,
-        size.Kind == SizeKind.Cut ? "cut" : "finished",
-        size.Kind == SizeKind.Cut ? LengthView.Cut(size.Working.Value, unit) : LengthView.Finished(size.Working.Value, unit),
-        WorkingText.Lines(size.Working, size.Name, unit),
-        SketchView.Span(size.From, size.To));
+    private static SizeView SizeOf(Size size, JobUnit unit) =>
+        new(
+            size.Name,
+            size.Kind == SizeKind.Cut ? "cut" : "finished",
+            size.Kind == SizeKind.Cut
+                ? LengthView.Cut(size.Working.Value, unit)
+                : LengthView.Finished(size.Working.Value, unit),
+            WorkingText.Lines(size.Working, size.Name, unit),
+            SketchView.Span(size.From, size.To)
+        );
 }
 
 /// <summary>A line inside a piece.</summary>
@@ -122,7 +202,9 @@ public sealed record NotchView(bool Clip, SpanView Span)
 {
     internal static NotchView Of(Piece piece, Notch notch)
     {
-        var reach = piece.Allowances.TryGetValue(notch.Edge, out var allowance) ? allowance.Value : Length.Millimetres(6);
+        var reach = piece.Allowances.TryGetValue(notch.Edge, out var allowance)
+            ? allowance.Value
+            : Length.Millimetres(6);
         var (on, outward) = piece.Stitch.Mark(notch.Edge, notch.At, reach);
         return new NotchView(notch.Clip, SketchView.Span(on, outward));
     }
@@ -142,7 +224,23 @@ public sealed record MeetingView(string Name, long X, long Y)
 public sealed record EdgeView(string Name, string AllowanceKey, LengthView Allowance);
 
 /// <summary>A seam as measured on the drawn stitch lines.</summary>
-public sealed record SeamView(string Name, SeamKind Kind, LengthView Left, LengthView Right, LengthView Drafted, string? Fault);
+public sealed record SeamView(
+    string Name,
+    SeamKind Kind,
+    LengthView Left,
+    LengthView Right,
+    LengthView Drafted,
+    string? Fault
+);
 
 /// <summary>Something bought beside the cloth, with its working.</summary>
-public sealed record NotionView(string Key, string Name, int Count, string Amount, string Note, LengthView? Length, IReadOnlyList<string> Working, ClothRole? Role);
+public sealed record NotionView(
+    string Key,
+    string Name,
+    int Count,
+    string Amount,
+    string Note,
+    LengthView? Length,
+    IReadOnlyList<string> Working,
+    ClothRole? Role
+);

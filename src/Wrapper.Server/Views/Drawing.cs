@@ -29,15 +29,18 @@ internal static class Drawing
     {
         var (left, bottom, right, top) = outline.Bounds();
         var (width, height) = turns % 2 == 0 ? (right - left, top - bottom) : (top - bottom, right - left);
-        Point Turn(Point p) => turns switch
-        {
-            1 => new(top - p.Y, p.X - left),
-            2 => new(right - p.X, top - p.Y),
-            3 => new(p.Y - bottom, right - p.X),
-            _ => new(p.X - left, p.Y - bottom),
-        };
-        return (Path(outline, p => (Hundredths(Turn(p).Y + y), Hundredths(Turn(p).X + x))),
-            new BoxView(Hundredths(y), Hundredths(x), Hundredths(height), Hundredths(width)));
+        Point Turn(Point p) =>
+            turns switch
+            {
+                1 => new(top - p.Y, p.X - left),
+                2 => new(right - p.X, top - p.Y),
+                3 => new(p.Y - bottom, right - p.X),
+                _ => new(p.X - left, p.Y - bottom),
+            };
+        return (
+            Path(outline, p => (Hundredths(Turn(p).Y + y), Hundredths(Turn(p).X + x))),
+            new BoxView(Hundredths(y), Hundredths(x), Hundredths(height), Hundredths(width))
+        );
     }
 
     private static string Path(Outline outline, Func<Point, (long X, long Y)> place)
@@ -47,14 +50,19 @@ internal static class Drawing
         {
             var edge = outline.Edges[at];
             var (from, to) = (place(edge.Start), place(outline.Edges[(at + 1) % outline.Edges.Count].Start));
-            if (at == 0) path.Append(CultureInfo.InvariantCulture, $"M{from.X} {from.Y}");
+            if (at == 0)
+                path.Append(CultureInfo.InvariantCulture, $"M{from.X} {from.Y}");
             if (edge.Radius is { } radius)
-                path.Append(CultureInfo.InvariantCulture, $"A{Hundredths(radius)} {Hundredths(radius)} 0 {(edge.Large ? 1 : 0)} {(edge.Outward ? 0 : 1)} {to.X} {to.Y}");
+                path.Append(
+                    CultureInfo.InvariantCulture,
+                    $"A{Hundredths(radius)} {Hundredths(radius)} 0 {(edge.Large ? 1 : 0)} {(edge.Outward ? 0 : 1)} {to.X} {to.Y}"
+                );
             else
                 path.Append(CultureInfo.InvariantCulture, $"L{to.X} {to.Y}");
         }
         return path.Append('Z').ToString();
     }
 
-    public static long Hundredths(Length length) => (long)Math.Round(length.Ticks / 38.4, MidpointRounding.AwayFromZero);
+    public static long Hundredths(Length length) =>
+        (long)Math.Round(length.Ticks / 38.4, MidpointRounding.AwayFromZero);
 }

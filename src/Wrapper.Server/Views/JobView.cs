@@ -13,8 +13,11 @@ public sealed record JobView(string Id, long Revision, JobDocument Document, boo
     {
         try
         {
-            var document = JsonSerializer.Deserialize<JobDocument>(job.Document, json) ?? throw new JsonException("nothing is kept of it");
-            if (NullMembers.In(document) is { } place) throw new JsonException($"{place} is null");
+            var document =
+                JsonSerializer.Deserialize<JobDocument>(job.Document, json)
+                ?? throw new JsonException("nothing is kept of it");
+            if (NullMembers.In(document) is { } place)
+                throw new JsonException($"{place} is null");
             return new(job.Id, job.Revision, document.Identified(), job.CanUndo, job.CanRedo);
         }
         catch (Exception broken) when (broken is JsonException or NotSupportedException)

@@ -5,21 +5,76 @@ using Wrapper.Core.Lengths;
 namespace Wrapper.Server.Views;
 
 /// <summary>A make-up's declaration, from which the screens are built.</summary>
-public sealed record MakeUpView(string Key, string Name, string Family, string When, IReadOnlyList<MeasureView> Measures, IReadOnlyList<ChoiceView> Choices, IReadOnlyList<AllowanceView> Allowances)
+public sealed record MakeUpView(
+    string Key,
+    string Name,
+    string Family,
+    string When,
+    IReadOnlyList<MeasureView> Measures,
+    IReadOnlyList<ChoiceView> Choices,
+    IReadOnlyList<AllowanceView> Allowances
+)
 {
     /// <summary>The view of <paramref name="makeUp"/>.</summary>
-    public static MakeUpView Of(MakeUp makeUp) => new(
-        makeUp.Key, makeUp.Name, makeUp.Family, makeUp.When,
-        [.. makeUp.Measures.Select(m => new MeasureView(m.Key, m.Name, m.HoldTape, m.Kind, m.Optional, m.ShownWhen))],
-        [.. makeUp.Choices.Select(c => new ChoiceView(c.Key, c.Name, c.Group, c.Kind, c.Note, c.Options, c.Default, c.Min, c.Max, c.OnMeasure, c.ShownWhen))],
-        [.. makeUp.Allowances.Select(a => new AllowanceView(a.Symbol, a.Name))]);
+    public static MakeUpView Of(MakeUp makeUp) =>
+        new(
+            makeUp.Key,
+            makeUp.Name,
+            makeUp.Family,
+            makeUp.When,
+            [
+                .. makeUp.Measures.Select(m => new MeasureView(
+                    m.Key,
+                    m.Name,
+                    m.HoldTape,
+                    m.Kind,
+                    m.Optional,
+                    m.ShownWhen
+                )),
+            ],
+            [
+                .. makeUp.Choices.Select(c => new ChoiceView(
+                    c.Key,
+                    c.Name,
+                    c.Group,
+                    c.Kind,
+                    c.Note,
+                    c.Options,
+                    c.Default,
+                    c.Min,
+                    c.Max,
+                    c.OnMeasure,
+                    c.ShownWhen
+                )),
+            ],
+            [.. makeUp.Allowances.Select(a => new AllowanceView(a.Symbol, a.Name))]
+        );
 }
 
 /// <summary>A measure: its letter is its key.</summary>
-public sealed record MeasureView(string Key, string Name, string HoldTape, MeasureKind Kind, bool Optional, Condition? ShownWhen);
+public sealed record MeasureView(
+    string Key,
+    string Name,
+    string HoldTape,
+    MeasureKind Kind,
+    bool Optional,
+    Condition? ShownWhen
+);
 
 /// <summary>A choice; options only where its kind is <c>option</c>, bounds where it is <c>count</c>.</summary>
-public sealed record ChoiceView(string Key, string Name, string Group, ChoiceKind Kind, string Note, IReadOnlyList<Option> Options, string Default, int Min, int Max, bool OnMeasure, Condition? ShownWhen);
+public sealed record ChoiceView(
+    string Key,
+    string Name,
+    string Group,
+    ChoiceKind Kind,
+    string Note,
+    IReadOnlyList<Option> Options,
+    string Default,
+    int Min,
+    int Max,
+    bool OnMeasure,
+    Condition? ShownWhen
+);
 
 /// <summary>An allowance that the make-up uses.</summary>
 public sealed record AllowanceView(string Symbol, string Name);
@@ -37,22 +92,41 @@ public sealed record ComparisonView(
     int? Pieces,
     int? Minutes,
     string? Filling,
-    IReadOnlyList<PieceShape> Shapes)
+    IReadOnlyList<PieceShape> Shapes
+)
 {
     /// <summary>The view of one make-up's draft and the cloth that it takes laid alone.</summary>
-    public static ComparisonView Of(MakeUp makeUp, bool current, ItemPlan plan, Core.Lengths.Length? cloth, JobUnit unit)
+    public static ComparisonView Of(
+        MakeUp makeUp,
+        bool current,
+        ItemPlan plan,
+        Core.Lengths.Length? cloth,
+        JobUnit unit
+    )
     {
         var pattern = plan.Draft.Pattern;
         var zip = pattern?.Notions.FirstOrDefault(notion => notion.Key == "zip")?.Length;
         return new ComparisonView(
-            makeUp.Key, makeUp.Name, makeUp.When, current, plan.Draft.Problems,
+            makeUp.Key,
+            makeUp.Name,
+            makeUp.When,
+            current,
+            plan.Draft.Problems,
             cloth is { } taken ? LengthView.Cloth(taken, unit) : null,
             pattern is null ? null : LengthView.Finished(Core.Making.Thread.Stitched(pattern.Seams).Value, unit),
             zip is null ? null : LengthView.Cut(zip.Value, unit),
             pattern?.Pieces.Sum(piece => piece.Quantity),
             pattern is null ? null : Core.Making.Minutes.Of(pattern),
             pattern is null ? null : Core.Making.Filling.Of(pattern),
-            [.. (pattern?.Pieces ?? []).Select(piece => new PieceShape(piece.Quantity, Drawing.Box(piece.Cut), Drawing.Path(piece.Cut), Drawing.Path(piece.Stitch)))]);
+            [
+                .. (pattern?.Pieces ?? []).Select(piece => new PieceShape(
+                    piece.Quantity,
+                    Drawing.Box(piece.Cut),
+                    Drawing.Path(piece.Cut),
+                    Drawing.Path(piece.Stitch)
+                )),
+            ]
+        );
     }
 }
 

@@ -46,7 +46,12 @@ export async function answer<T>(call: Promise<{ data?: T; error?: unknown; respo
   const { data, error, response } = await call
   if (data !== undefined) return data
   const problem = (error ?? {}) as { title?: string; detail?: string; errors?: Problem[]; current?: JobView }
-  throw new Refused(response.status, problem.detail ?? problem.title ?? `The server answered ${response.status}.`, problem.errors ?? [], problem.current)
+  throw new Refused(
+    response.status,
+    problem.detail ?? problem.title ?? `The server answered ${response.status}.`,
+    problem.errors ?? [],
+    problem.current,
+  )
 }
 
 /** A new id, unguessable and unique. */

@@ -23,22 +23,67 @@ export function Home() {
       await answer(api.POST('/api/jobs', { body: { id, changeId: newId(), name: name.trim(), unit, document: null } }))
       await navigate(`/jobs/${id}/measure`)
     } catch (error) {
-      setProblem(error instanceof Refused ? (error.problems[0] ? `${error.problems[0].reason}. For example ${error.problems[0].example}.` : error.message) : noAnswer)
+      setProblem(
+        error instanceof Refused
+          ? error.problems[0]
+            ? `${error.problems[0].reason}. For example ${error.problems[0].example}.`
+            : error.message
+          : noAnswer,
+      )
     }
   }
   return (
     <div className="home">
-      <header className="head"><span className="word">Wrapper</span><Button onClick={turn} aria-pressed={light === 'dim'}>{light === 'dim' ? 'Bright' : 'Dim'}</Button></header>
+      <header className="head">
+        <span className="word">Wrapper</span>
+        <Button onClick={turn} aria-pressed={light === 'dim'}>
+          {light === 'dim' ? 'Bright' : 'Dim'}
+        </Button>
+      </header>
       <main>
         <h1>On the table</h1>
-        {health.data?.notes.map((note) => <p key={note} className="problem" role="alert">{note}</p>)}
-        <form className="begin" onSubmit={(event) => { event.preventDefault(); void begin() }}>
+        {health.data?.notes.map((note) => (
+          <p key={note} className="problem" role="alert">
+            {note}
+          </p>
+        ))}
+        <form
+          className="begin"
+          onSubmit={(event) => {
+            event.preventDefault()
+            void begin()
+          }}
+        >
           <label htmlFor="job-name">A new job</label>
-          <Input id="job-name" autoFocus value={name} placeholder="What it is for" status={problem ? 'error' : ''} maxLength={120} onChange={(event) => setName(event.currentTarget.value)} />
-          <Segmented tabIndex={-1} aria-label="Unit" name="new-unit" value={unit} options={[{ value: 'in', label: 'inches' }, { value: 'cm', label: 'cm' }]} onChange={setUnit} />
-          <Button type="primary" htmlType="submit">Begin</Button>
+          <Input
+            id="job-name"
+            autoFocus
+            value={name}
+            placeholder="What it is for"
+            status={problem ? 'error' : ''}
+            maxLength={120}
+            onChange={(event) => setName(event.currentTarget.value)}
+          />
+          <Segmented
+            tabIndex={-1}
+            aria-label="Unit"
+            name="new-unit"
+            value={unit}
+            options={[
+              { value: 'in', label: 'inches' },
+              { value: 'cm', label: 'cm' },
+            ]}
+            onChange={setUnit}
+          />
+          <Button type="primary" htmlType="submit">
+            Begin
+          </Button>
         </form>
-        {problem && <p className="problem" role="alert">{problem}</p>}
+        {problem && (
+          <p className="problem" role="alert">
+            {problem}
+          </p>
+        )}
         <Jobs />
         <BackUp />
       </main>
@@ -55,7 +100,12 @@ function Jobs() {
   const q = useDeferredValue(search.trim())
   const jobs = useInfiniteQuery({
     queryKey: ['jobs', q, away],
-    queryFn: ({ pageParam }) => answer(api.GET('/api/jobs', { params: { query: { q, limit: atOnce, deleted: away, ...(pageParam && { before: pageParam }) } } })),
+    queryFn: ({ pageParam }) =>
+      answer(
+        api.GET('/api/jobs', {
+          params: { query: { q, limit: atOnce, deleted: away, ...(pageParam && { before: pageParam }) } },
+        }),
+      ),
     initialPageParam: '',
     getNextPageParam: (page) => (page.length === atOnce ? page.at(-1)?.mark : undefined),
     staleTime: 0,
@@ -64,7 +114,9 @@ function Jobs() {
   const put = async (job: { id: string; name: string }, back: boolean) => {
     try {
       const params = { params: { path: { id: job.id } } }
-      const { response } = await (back ? api.POST('/api/jobs/{id}/bring-back', params) : api.DELETE('/api/jobs/{id}', params))
+      const { response } = await (back
+        ? api.POST('/api/jobs/{id}/bring-back', params)
+        : api.DELETE('/api/jobs/{id}', params))
       if (!response.ok) throw new Error()
       setTold(back ? { text: `${job.name} is back.` } : { text: `${job.name} was taken away.`, back: job })
     } catch {
@@ -75,19 +127,56 @@ function Jobs() {
   return (
     <section aria-label="Jobs">
       <div className="find">
-        <Input aria-label="Find a job" placeholder="Find a job by its name or customer" allowClear value={search} maxLength={120} onChange={(event) => setSearch(event.currentTarget.value)} />
-        <Button aria-pressed={away} onClick={() => setAway(!away)}>{away ? 'Show jobs' : 'Show what was taken away'}</Button>
+        <Input
+          aria-label="Find a job"
+          placeholder="Find a job by its name or customer"
+          allowClear
+          value={search}
+          maxLength={120}
+          onChange={(event) => setSearch(event.currentTarget.value)}
+        />
+        <Button aria-pressed={away} onClick={() => setAway(!away)}>
+          {away ? 'Show jobs' : 'Show what was taken away'}
+        </Button>
       </div>
-      {told && <p role="status">{told.text} {told.back && <Button onClick={() => told.back && void put(told.back, true)}>Bring it back</Button>}</p>}
-      {jobs.isError && <p className="problem" role="alert">The jobs cannot be read: {jobs.error instanceof Refused ? jobs.error.message : 'the server does not answer.'}</p>}
-      {jobs.isSuccess && found.length === 0 && <p>{q ? `No job has “${q}” in its name or customer.` : away ? 'Nothing was taken away.' : 'No job yet. Name the first one above.'}</p>}
+      {told && (
+        <p role="status">
+          {told.text}{' '}
+          {told.back && <Button onClick={() => told.back && void put(told.back, true)}>Bring it back</Button>}
+        </p>
+      )}
+      {jobs.isError && (
+        <p className="problem" role="alert">
+          The jobs cannot be read: {jobs.error instanceof Refused ? jobs.error.message : 'the server does not answer.'}
+        </p>
+      )}
+      {jobs.isSuccess && found.length === 0 && (
+        <p>
+          {q
+            ? `No job has “${q}” in its name or customer.`
+            : away
+              ? 'Nothing was taken away.'
+              : 'No job yet. Name the first one above.'}
+        </p>
+      )}
       <ul className="jobs">
         {found.map((job) => (
           <li key={job.id}>
-            {away
-              ? <p><b>{job.name}</b><span>{job.customer}</span></p>
-              : <Link to={`/jobs/${job.id}/measure`}><b>{job.name}</b><span>{job.customer}</span><time dateTime={job.changedAt}>{day.format(new Date(job.changedAt))}</time></Link>}
-            <Button aria-label={`${away ? 'Bring back' : 'Take away'} ${job.name}`} onClick={() => void put(job, away)}>{away ? 'Bring back' : 'Take away'}</Button>
+            {away ? (
+              <p>
+                <b>{job.name}</b>
+                <span>{job.customer}</span>
+              </p>
+            ) : (
+              <Link to={`/jobs/${job.id}/measure`}>
+                <b>{job.name}</b>
+                <span>{job.customer}</span>
+                <time dateTime={job.changedAt}>{day.format(new Date(job.changedAt))}</time>
+              </Link>
+            )}
+            <Button aria-label={`${away ? 'Bring back' : 'Take away'} ${job.name}`} onClick={() => void put(job, away)}>
+              {away ? 'Bring back' : 'Take away'}
+            </Button>
           </li>
         ))}
       </ul>
@@ -106,5 +195,9 @@ function BackUp() {
       setTold(`Not backed up: ${error instanceof Refused ? error.message : 'the server does not answer.'}`)
     }
   }
-  return <p className="backup" role="status"><Button onClick={() => void backUp()}>Back up everything</Button> {told}</p>
+  return (
+    <p className="backup" role="status">
+      <Button onClick={() => void backUp()}>Back up everything</Button> {told}
+    </p>
+  )
 }

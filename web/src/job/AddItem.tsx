@@ -9,7 +9,9 @@ export function AddItem({ close }: { close: () => void }) {
   const { job, makeUps, take, go } = useScene()
   // Families with many schools first: they are asked for most.
   const schools = (name: string) => makeUps.filter((makeUp) => makeUp.family === name).length
-  const families = [...new Map(makeUps.map((makeUp) => [makeUp.family, makeUp])).values()].sort((a, b) => schools(b.family) - schools(a.family))
+  const families = [...new Map(makeUps.map((makeUp) => [makeUp.family, makeUp])).values()].sort(
+    (a, b) => schools(b.family) - schools(a.family),
+  )
   const [family, setFamily] = useState(families[0]?.family ?? '')
   const [name, setName] = useState('')
   const [problem, setProblem] = useState('')
@@ -18,9 +20,20 @@ export function AddItem({ close }: { close: () => void }) {
     if (!makeUp) return
     const { unit } = job.document
     try {
-      const item = await answer(api.POST('/api/items', { body: { id: newId(), name: name.trim() || family, makeUp: makeUp.key, unit, from: null } }))
-      const cloth = job.document.cloths.length > 0 ? undefined : await answer(api.POST('/api/cloths', { body: { id: newId(), name: 'First cloth', unit } }))
-      job.edit('', (old) => ({ ...old, items: [...old.items, item], cloths: cloth ? [...old.cloths, cloth] : old.cloths }))
+      const item = await answer(
+        api.POST('/api/items', {
+          body: { id: newId(), name: name.trim() || family, makeUp: makeUp.key, unit, from: null },
+        }),
+      )
+      const cloth =
+        job.document.cloths.length > 0
+          ? undefined
+          : await answer(api.POST('/api/cloths', { body: { id: newId(), name: 'First cloth', unit } }))
+      job.edit('', (old) => ({
+        ...old,
+        items: [...old.items, item],
+        cloths: cloth ? [...old.cloths, cloth] : old.cloths,
+      }))
       take(item.id)
       go('measure')
       close()
@@ -29,19 +42,51 @@ export function AddItem({ close }: { close: () => void }) {
     }
   }
   return (
-    <Dialog title="What is covered?" close={close} footer={<Button type="primary" htmlType="submit" form="add-item">Measure it</Button>}>
-      <form id="add-item" className="ask" onSubmit={(event) => { event.preventDefault(); void add() }}>
+    <Dialog
+      title="What is covered?"
+      close={close}
+      footer={
+        <Button type="primary" htmlType="submit" form="add-item">
+          Measure it
+        </Button>
+      }
+    >
+      <form
+        id="add-item"
+        className="ask"
+        onSubmit={(event) => {
+          event.preventDefault()
+          void add()
+        }}
+      >
         <fieldset>
           <legend className="unseen">Kind</legend>
           {families.map((each) => (
             <label key={each.family}>
-              <input type="radio" name="family" checked={family === each.family} onChange={() => setFamily(each.family)} /> {each.family}
+              <input
+                type="radio"
+                name="family"
+                checked={family === each.family}
+                onChange={() => setFamily(each.family)}
+              />{' '}
+              {each.family}
             </label>
           ))}
         </fieldset>
         <label htmlFor="item-name">What it is called here</label>
-        <Input id="item-name" data-first value={name} placeholder="Window bench, left" maxLength={80} onChange={(event) => setName(event.currentTarget.value)} />
-        {problem && <p className="problem" role="alert">{problem}</p>}
+        <Input
+          id="item-name"
+          data-first
+          value={name}
+          placeholder="Window bench, left"
+          maxLength={80}
+          onChange={(event) => setName(event.currentTarget.value)}
+        />
+        {problem && (
+          <p className="problem" role="alert">
+            {problem}
+          </p>
+        )}
       </form>
     </Dialog>
   )

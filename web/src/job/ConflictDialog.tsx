@@ -21,7 +21,16 @@ export function ConflictDialog({ asked, decide, close }: Props) {
       footer={
         <>
           <Button onClick={() => decide(asked, [])}>Leave all as theirs</Button>
-          <Button type="primary" disabled={settled.length === 0} onClick={() => decide(settled, settled.filter((question) => sides[key(question)] === 'mine'))}>
+          <Button
+            type="primary"
+            disabled={settled.length === 0}
+            onClick={() =>
+              decide(
+                settled,
+                settled.filter((question) => sides[key(question)] === 'mine'),
+              )
+            }
+          >
             Save what is marked
           </Button>
         </>
@@ -29,14 +38,25 @@ export function ConflictDialog({ asked, decide, close }: Props) {
     >
       <p>All other changes, yours and theirs, are saved. Of these, theirs stands until you mark yours.</p>
       <table className="conflict">
-        <thead><tr><th>Field</th><th>Yours</th><th>Theirs, as it is now</th></tr></thead>
+        <thead>
+          <tr>
+            <th>Field</th>
+            <th>Yours</th>
+            <th>Theirs, as it is now</th>
+          </tr>
+        </thead>
         <tbody>
           {asked.map((question) => (
             <tr key={key(question)}>
               <th scope="row">{question.label}</th>
               {(['mine', 'theirs'] as const).map((side) => (
                 <td key={side}>
-                  <Radio checked={sides[key(question)] === side} onChange={() => setSides({ ...sides, [key(question)]: side })}>{question[side]}</Radio>
+                  <Radio
+                    checked={sides[key(question)] === side}
+                    onChange={() => setSides({ ...sides, [key(question)]: side })}
+                  >
+                    {question[side]}
+                  </Radio>
                 </td>
               ))}
             </tr>

@@ -7,7 +7,12 @@ const fullEdge = 10_000 * 3840
 export function FootBar() {
   const { plan, stale, waiting } = useScene()
   const totals = plan?.totals
-  if (!totals) return <footer className="foot" aria-label="Totals"><p className="nothing">{waiting > 0 ? `Waiting to be laid: ${waiting} in line` : 'Nothing to buy yet'}</p></footer>
+  if (!totals)
+    return (
+      <footer className="foot" aria-label="Totals">
+        <p className="nothing">{waiting > 0 ? `Waiting to be laid: ${waiting} in line` : 'Nothing to buy yet'}</p>
+      </footer>
+    )
   const share = Math.min(1, totals.bought.ticks / fullEdge)
   return (
     <footer className={stale ? 'foot stale' : 'foot'} aria-label="Totals" aria-live="polite">
@@ -15,12 +20,48 @@ export function FootBar() {
       <dl>
         <div>
           <dt>Cloth to buy</dt>
-          <dd><b data-testid="to-buy">{totals.articles === 0 || totals.bought.ticks > 0 ? totals.bought.text : ''}{totals.articles > 0 && `${totals.bought.ticks > 0 ? ' and ' : ''}${totals.articles} ready-made`}</b>{totals.change !== null && <span className="change" data-testid="change">{totals.change}</span>}</dd>
+          <dd>
+            <b data-testid="to-buy">
+              {totals.articles === 0 || totals.bought.ticks > 0 ? totals.bought.text : ''}
+              {totals.articles > 0 && `${totals.bought.ticks > 0 ? ' and ' : ''}${totals.articles} ready-made`}
+            </b>
+            {totals.change !== null && (
+              <span className="change" data-testid="change">
+                {totals.change}
+              </span>
+            )}
+          </dd>
         </div>
-        {totals.cost !== null && <div><dt>Cloth cost</dt><dd><b>{totals.cost}</b></dd></div>}
-        {totals.minutes !== null && <div><dt>Making time</dt><dd><b>{totals.minutes}</b></dd></div>}
-        {waiting > 0 && <div><dt>Waiting to be laid</dt><dd><b>{waiting} in line</b></dd></div>}
-        {totals.doubt && <div className="doubt"><dt>Left out</dt><dd>{totals.doubt}</dd></div>}
+        {totals.cost !== null && (
+          <div>
+            <dt>Cloth cost</dt>
+            <dd>
+              <b>{totals.cost}</b>
+            </dd>
+          </div>
+        )}
+        {totals.minutes !== null && (
+          <div>
+            <dt>Making time</dt>
+            <dd>
+              <b>{totals.minutes}</b>
+            </dd>
+          </div>
+        )}
+        {waiting > 0 && (
+          <div>
+            <dt>Waiting to be laid</dt>
+            <dd>
+              <b>{waiting} in line</b>
+            </dd>
+          </div>
+        )}
+        {totals.doubt && (
+          <div className="doubt">
+            <dt>Left out</dt>
+            <dd>{totals.doubt}</dd>
+          </div>
+        )}
       </dl>
     </footer>
   )

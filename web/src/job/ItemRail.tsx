@@ -6,9 +6,18 @@ import { SketchDrawing } from './SketchDrawing'
 /** The items of the job as small sketches, all to one scale; the one in hand can be taken off, and whatever was taken off brought back. */
 export function ItemRail() {
   const { job, plan, item, take, add } = useScene()
-  const takeOff = (gone: Item) => job.edit('', (old) => ({ ...old, items: old.items.filter((each) => each.id !== gone.id), removed: [...old.removed, gone] }))
+  const takeOff = (gone: Item) =>
+    job.edit('', (old) => ({
+      ...old,
+      items: old.items.filter((each) => each.id !== gone.id),
+      removed: [...old.removed, gone],
+    }))
   const bringBack = (back: Item) => {
-    job.edit('', (old) => ({ ...old, items: [...old.items, back], removed: old.removed.filter((each) => each.id !== back.id) }))
+    job.edit('', (old) => ({
+      ...old,
+      items: [...old.items, back],
+      removed: old.removed.filter((each) => each.id !== back.id),
+    }))
     take(back.id)
   }
   const drafts = new Map(plan?.items.map((planned) => [planned.id, planned.draft]))
@@ -32,13 +41,26 @@ export function ItemRail() {
           )
         })}
       </ol>
-      <Button block onClick={add}>Add an item</Button>
-      {item && <Button block onClick={() => takeOff(item)}>Take off {item.name}</Button>}
+      <Button block onClick={add}>
+        Add an item
+      </Button>
+      {item && (
+        <Button block onClick={() => takeOff(item)}>
+          Take off {item.name}
+        </Button>
+      )}
       {job.document.removed.length > 0 && (
         <details className="removed">
           <summary>Taken off ({job.document.removed.length})</summary>
           <ul>
-            {job.document.removed.map((each) => <li key={each.id}>{each.name}<Button block onClick={() => bringBack(each)}>Bring back {each.name}</Button></li>)}
+            {job.document.removed.map((each) => (
+              <li key={each.id}>
+                {each.name}
+                <Button block onClick={() => bringBack(each)}>
+                  Bring back {each.name}
+                </Button>
+              </li>
+            ))}
           </ul>
         </details>
       )}

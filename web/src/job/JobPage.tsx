@@ -28,15 +28,46 @@ export function JobPage() {
   const { id = '', stage } = useParams()
   const { job, failed } = useJob(id)
   if (failed !== undefined)
-    return <main className="lost"><h1>This job cannot be opened</h1><p>{failed}</p><Link to="/">All jobs</Link></main>
-  if (!job) return <main className="lost"><p>Opening the job …</p></main>
-  return <Open key={id} id={id} job={job} stage={stages.some((each) => each.key === stage) ? (stage as StageKey) : 'measure'} />
+    return (
+      <main className="lost">
+        <h1>This job cannot be opened</h1>
+        <p>{failed}</p>
+        <Link to="/">All jobs</Link>
+      </main>
+    )
+  if (!job)
+    return (
+      <main className="lost">
+        <p>Opening the job …</p>
+      </main>
+    )
+  return (
+    <Open
+      key={id}
+      id={id}
+      job={job}
+      stage={stages.some((each) => each.key === stage) ? (stage as StageKey) : 'measure'}
+    />
+  )
 }
 
 // What stands on every print, whatever else is shown.
 function Cautions({ plan }: { plan: Plan | undefined }) {
-  const always = new Set(plan?.items.flatMap(({ draft }) => draft.pattern?.remarks ?? []).filter((remark) => remark.always).map((remark) => remark.text))
-  return always.size > 0 && <aside className="always" aria-label="Cautions">{[...always].map((text) => <p key={text}>{text}</p>)}</aside>
+  const always = new Set(
+    plan?.items
+      .flatMap(({ draft }) => draft.pattern?.remarks ?? [])
+      .filter((remark) => remark.always)
+      .map((remark) => remark.text),
+  )
+  return (
+    always.size > 0 && (
+      <aside className="always" aria-label="Cautions">
+        {[...always].map((text) => (
+          <p key={text}>{text}</p>
+        ))}
+      </aside>
+    )
+  )
 }
 
 function Open({ id, job, stage }: { id: string; job: OpenJob; stage: StageKey }) {
@@ -46,17 +77,27 @@ function Open({ id, job, stage }: { id: string; job: OpenJob; stage: StageKey })
   const [putOff, setPutOff] = useState<OpenJob['asked']>([])
   const later = job.asked.every((question) => putOff.includes(question))
   const [adding, setAdding] = useState(job.document.items.length === 0 && job.document.removed.length === 0)
-  const makeUps = useQuery({ queryKey: ['make-ups'], queryFn: () => answer(api.GET('/api/make-ups')), staleTime: Infinity })
+  const makeUps = useQuery({
+    queryKey: ['make-ups'],
+    queryFn: () => answer(api.GET('/api/make-ups')),
+    staleTime: Infinity,
+  })
   const planned = usePlan(job.document, job.step)
   const item = job.document.items.find((each) => each.id === held) ?? job.document.items[0]
-  const scene: JobScene = useMemo(() => ({
-    ...planned, id, job, item,
-    makeUps: makeUps.data ?? [],
-    take: setHeld,
-    go: (to: string) => void navigate(`/jobs/${id}/${to}`),
-    add: () => setAdding(true),
-    ask: () => setPutOff([]),
-  }), [planned, id, job, item, makeUps.data, navigate])
+  const scene: JobScene = useMemo(
+    () => ({
+      ...planned,
+      id,
+      job,
+      item,
+      makeUps: makeUps.data ?? [],
+      take: setHeld,
+      go: (to: string) => void navigate(`/jobs/${id}/${to}`),
+      add: () => setAdding(true),
+      ask: () => setPutOff([]),
+    }),
+    [planned, id, job, item, makeUps.data, navigate],
+  )
   const View = views[stage]
   return (
     <JobContext value={scene}>
@@ -66,18 +107,37 @@ function Open({ id, job, stage }: { id: string; job: OpenJob; stage: StageKey })
         <ItemRail />
         <main key={stage} className={`stage ${stage}`} id="stage">
           <h1 className="unseen">{stages.find((each) => each.key === stage)?.name}</h1>
-          {scene.plan?.problems.map((problem) => <p key={problem.field} className="problem" role="alert">{problem.reason}</p>)}
-          {scene.failed && <p className="problem" role="alert">This job is not laid anew: {scene.failed}</p>}
+          {scene.plan?.problems.map((problem) => (
+            <p key={problem.field} className="problem" role="alert">
+              {problem.reason}
+            </p>
+          ))}
+          {scene.failed && (
+            <p className="problem" role="alert">
+              This job is not laid anew: {scene.failed}
+            </p>
+          )}
           <Cautions plan={scene.plan} />
-          {item || stage === 'lay' || stage === 'buy'
-            ? <Suspense fallback={<p>…</p>}><View /></Suspense>
-            : <section className="blank"><p>Nothing is measured yet.</p><Button type="primary" onClick={() => setAdding(true)}>Add an item</Button></section>}
+          {item || stage === 'lay' || stage === 'buy' ? (
+            <Suspense fallback={<p>…</p>}>
+              <View />
+            </Suspense>
+          ) : (
+            <section className="blank">
+              <p>Nothing is measured yet.</p>
+              <Button type="primary" onClick={() => setAdding(true)}>
+                Add an item
+              </Button>
+            </section>
+          )}
         </main>
         <FootBar />
       </div>
       <Keys stage={stage} />
       {adding && makeUps.data && <AddItem close={() => setAdding(false)} />}
-      {job.asked.length > 0 && !later && <ConflictDialog asked={job.asked} decide={job.decide} close={() => setPutOff(job.asked)} />}
+      {job.asked.length > 0 && !later && (
+        <ConflictDialog asked={job.asked} decide={job.decide} close={() => setPutOff(job.asked)} />
+      )}
     </JobContext>
   )
 }

@@ -7,7 +7,12 @@ export function SketchDrawing({ sketch, share = 1 }: { sketch: Sketch; share?: n
   const { box } = sketch
   const edge = box.width * 0.02
   return (
-    <svg className="sketch" viewBox={`${box.x - edge} ${box.y - edge} ${box.width + 2 * edge} ${box.height + 2 * edge}`} style={{ width: `${Math.max(share, 0.15) * 100}%` }} aria-hidden>
+    <svg
+      className="sketch"
+      viewBox={`${box.x - edge} ${box.y - edge} ${box.width + 2 * edge} ${box.height + 2 * edge}`}
+      style={{ width: `${Math.max(share, 0.15) * 100}%` }}
+      aria-hidden
+    >
       <Strokes sketch={sketch} />
     </svg>
   )
@@ -15,5 +20,9 @@ export function SketchDrawing({ sketch, share = 1 }: { sketch: Sketch; share?: n
 
 export const Strokes = ({ sketch }: { sketch: Sketch }) =>
   sketch.strokes.map((stroke, at) =>
-    stroke.kind === 'face' ? <polygon key={at} className="face" points={stroke.points} /> : <polyline key={at} className={stroke.kind} points={stroke.points} />,
+    stroke.kind === 'face' ? (
+      <polygon key={at} className="face" points={stroke.points} />
+    ) : (
+      <polyline key={at} className={stroke.kind} points={stroke.points} />
+    ),
   )

@@ -17,7 +17,9 @@ export function TapeBar({ stage }: { stage: StageKey }) {
               <Link to={`/jobs/${scene.id}/${each.key}`} aria-current={each.key === stage ? 'step' : undefined}>
                 <span className="mark">{at + 1}</span>
                 <span className="name">{each.name}</span>
-                <span className="state">{state?.is === 'done' ? 'done' : state?.is === 'doubt' ? `${state.count} in doubt` : 'empty'}</span>
+                <span className="state">
+                  {state?.is === 'done' ? 'done' : state?.is === 'doubt' ? `${state.count} in doubt` : 'empty'}
+                </span>
               </Link>
             </li>
           )

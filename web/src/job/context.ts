@@ -31,13 +31,19 @@ export function useDraft(): Draft | undefined {
   return plan?.items.find((planned) => planned.id === item?.id)?.draft
 }
 
-interface Asked { shownWhen?: { choice: string; answers: string[] } | null }
+interface Asked {
+  shownWhen?: { choice: string; answers: string[] } | null
+}
 
 /** Whether a measure or choice is asked: its condition looks at another choice, which must be asked itself. */
 export function isShown({ shownWhen }: Asked, makeUp: MakeUp, item: Item): boolean {
   if (!shownWhen) return true
   const choice = makeUp.choices.find((each) => each.key === shownWhen.choice)
-  return choice !== undefined && isShown(choice, makeUp, item) && shownWhen.answers.includes(item.choices[shownWhen.choice]?.typed ?? choice.default)
+  return (
+    choice !== undefined &&
+    isShown(choice, makeUp, item) &&
+    shownWhen.answers.includes(item.choices[shownWhen.choice]?.typed ?? choice.default)
+  )
 }
 
 /** How a field was read and what is wrong with it. */
@@ -60,7 +66,13 @@ export function useItemField(map: EntryMap, key: string) {
     problem: draft?.problems.find((problem) => problem.field === field),
   }
   const write = (typed: string, step: string) => {
-    if (item) job.edit(step, (document) => changeItem(document, item.id, (old) => ({ ...old, [map]: { ...old[map], [key]: { typed, unit: document.unit } } })))
+    if (item)
+      job.edit(step, (document) =>
+        changeItem(document, item.id, (old) => ({
+          ...old,
+          [map]: { ...old[map], [key]: { typed, unit: document.unit } },
+        })),
+      )
   }
   return { field, state, write }
 }
@@ -72,7 +84,7 @@ export const isFilling = (role: Role) => role === 'wadding' || role === 'pad lay
 export function clothOf(item: Item, role: Role, document: JobDocument): string | undefined {
   const own = item.otherCloths[role]
   if (own || isFilling(role)) return own
-  return role === 'lining' ? clothOf(item, 'second face', document) : item.cloth ?? document.cloths[0]?.id
+  return role === 'lining' ? clothOf(item, 'second face', document) : (item.cloth ?? document.cloths[0]?.id)
 }
 
 export function changeItem<D extends { items: Item[] }>(document: D, id: string, change: (item: Item) => Item): D {

@@ -65,7 +65,17 @@ export async function leftBehind(job: string): Promise<{ lines: Line[]; forget: 
   } catch {
     // A forbidden store holds nothing.
   }
-  return { lines, forget: () => taken.forEach((key) => { try { localStorage.removeItem(key) } catch { /* forbidden meanwhile */ } }) }
+  return {
+    lines,
+    forget: () =>
+      taken.forEach((key) => {
+        try {
+          localStorage.removeItem(key)
+        } catch {
+          /* forbidden meanwhile */
+        }
+      }),
+  }
 }
 
 function read(text: string | null): Line | undefined {

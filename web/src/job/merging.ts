@@ -48,7 +48,11 @@ function tell(node: Node): string {
  * Both changes of one document: whatever only one side changed since `base` is as that side has it. What both changed, and differently, is as
  * theirs and stands in `asked`.
  */
-export function merge(base: JobDocument, mine: JobDocument, theirs: JobDocument): { document: JobDocument; asked: Question[] } {
+export function merge(
+  base: JobDocument,
+  mine: JobDocument,
+  theirs: JobDocument,
+): { document: JobDocument; asked: Question[] } {
   const asked: Question[] = []
   const walk = (was: Node, my: Node, their: Node, path: string[], label: string[]): Node => {
     if (same(my, their) || same(was, my)) return their
@@ -56,16 +60,32 @@ export function merge(base: JobDocument, mine: JobDocument, theirs: JobDocument)
     if (Array.isArray(my) && Array.isArray(their)) {
       const [before, own, other] = [rowsOf(was), rowsOf(my), rowsOf(their)]
       return [...new Set([...other.keys(), ...own.keys()])]
-        .map((key) => walk(before.get(key), own.get(key), other.get(key), [...path, key], [...label, named(own.get(key) ?? other.get(key)) ?? key]))
+        .map((key) =>
+          walk(
+            before.get(key),
+            own.get(key),
+            other.get(key),
+            [...path, key],
+            [...label, named(own.get(key) ?? other.get(key)) ?? key],
+          ),
+        )
         .filter((row) => row !== undefined)
     }
     if (isBranch(my) && isBranch(their) && !isEntry(my) && !isEntry(their)) {
       const before: Branch = isBranch(was) ? was : {}
-      return Object.fromEntries([...new Set([...Object.keys(their), ...Object.keys(my)])]
-        .map((key) => [key, walk(before[key], my[key], their[key], [...path, key], [...label, key])] as const)
-        .filter(([, value]) => value !== undefined))
+      return Object.fromEntries(
+        [...new Set([...Object.keys(their), ...Object.keys(my)])]
+          .map((key) => [key, walk(before[key], my[key], their[key], [...path, key], [...label, key])] as const)
+          .filter(([, value]) => value !== undefined),
+      )
     }
-    asked.push({ path, label: label.filter((word) => !unspoken.has(word)).join(', ') || path.join(', '), mine: tell(my), theirs: tell(their), ...(my === undefined ? {} : { value: my }) })
+    asked.push({
+      path,
+      label: label.filter((word) => !unspoken.has(word)).join(', ') || path.join(', '),
+      mine: tell(my),
+      theirs: tell(their),
+      ...(my === undefined ? {} : { value: my }),
+    })
     return their
   }
   const document = walk(base, mine, theirs, [], []) as unknown as JobDocument
@@ -75,14 +95,16 @@ export function merge(base: JobDocument, mine: JobDocument, theirs: JobDocument)
 // Words of the document that tell a maker nothing.
 const unspoken = new Set(['items', 'cloths', 'removed', 'measures', 'choices', 'allowances'])
 
-const named = (row: Node) => (isBranch(row) && typeof row['name'] === 'string' && row['name'] !== '' ? row['name'] : undefined)
+const named = (row: Node) =>
+  isBranch(row) && typeof row['name'] === 'string' && row['name'] !== '' ? row['name'] : undefined
 
 /** The document with my value for each of these questions; one whose place is gone meanwhile is passed over. */
 export function decided(document: JobDocument, questions: Question[]): JobDocument {
   const result = structuredClone(document)
   for (const { path, value } of questions) {
     let into = result as unknown as Node
-    for (const key of path.slice(0, -1)) into = Array.isArray(into) ? rowsOf(into).get(key) : isBranch(into) ? into[key] : undefined
+    for (const key of path.slice(0, -1))
+      into = Array.isArray(into) ? rowsOf(into).get(key) : isBranch(into) ? into[key] : undefined
     const last = path.at(-1) ?? ''
     if (Array.isArray(into)) {
       const at = into.findIndex((row) => identity(row) === last)

@@ -3,7 +3,16 @@ import { Refused, type JobDocument, type JobView } from '../api/client'
 import type { Line } from './keeping'
 import { Saver, type Saved, type Wire } from './saving'
 
-const job = (name: string, customer = ''): JobDocument => ({ version: 1, name, customer, unit: 'in', currency: '£', items: [], cloths: [], removed: [] })
+const job = (name: string, customer = ''): JobDocument => ({
+  version: 1,
+  name,
+  customer,
+  unit: 'in',
+  currency: '£',
+  items: [],
+  cloths: [],
+  removed: [],
+})
 const turn = () => new Promise((done) => setTimeout(done, 0))
 
 type Answer = 'ok' | 'lost reply' | 'no server' | 'refused' | 'full'
@@ -16,7 +25,13 @@ function room(answers: Answer[] = [], store: 'open' | 'forbidden' = 'open') {
   let undone = 0
   let line: Line | undefined
   let waiting: (() => void)[] = []
-  const view = (revision = revisions.length): JobView => ({ id: 'j', revision, document: structuredClone(revisions[revision - 1] ?? job('?')), canUndo: revision > 1, canRedo: false })
+  const view = (revision = revisions.length): JobView => ({
+    id: 'j',
+    revision,
+    document: structuredClone(revisions[revision - 1] ?? job('?')),
+    canUndo: revision > 1,
+    canRedo: false,
+  })
   const conflict = () => Promise.reject(new Refused(409, 'conflict', [], view()))
   const call = (base: number, id: string, text: string, make: () => JobDocument) => {
     sent.push({ id, text })
@@ -35,20 +50,33 @@ function room(answers: Answer[] = [], store: 'open' | 'forbidden' = 'open') {
     return Promise.resolve(view(known?.revision))
   }
   const wire: Wire = {
-    save: (_, base, change) => call(base, change.changeId, JSON.stringify(change.document), () => structuredClone(change.document)),
-    move: (_, base, move) => call(base, move.changeId, move.way, () => structuredClone(revisions[revisions.length - 2 - 2 * undone++] ?? job('?'))),
+    save: (_, base, change) =>
+      call(base, change.changeId, JSON.stringify(change.document), () => structuredClone(change.document)),
+    move: (_, base, move) =>
+      call(base, move.changeId, move.way, () =>
+        structuredClone(revisions[revisions.length - 2 - 2 * undone++] ?? job('?')),
+      ),
     keep: (_, next) => {
       if (store === 'forbidden') return next === undefined
       line = structuredClone(next)
       return true
     },
-    later: (run) => { waiting.push(run) },
+    later: (run) => {
+      waiting.push(run)
+    },
   }
   const open = () => {
     const saver = new Saver('j', view(), wire)
     const seen: Saved[] = []
     saver.watch((saved) => seen.push(saved))
-    return { saver, now: () => { const last = seen.at(-1); if (!last) throw new Error('nothing seen'); return last } }
+    return {
+      saver,
+      now: () => {
+        const last = seen.at(-1)
+        if (!last) throw new Error('nothing seen')
+        return last
+      },
+    }
   }
   const pass = async () => {
     const due = waiting
@@ -56,7 +84,17 @@ function room(answers: Answer[] = [], store: 'open' | 'forbidden' = 'open') {
     due.forEach((run) => run())
     for (let n = 0; n < 6; n++) await turn()
   }
-  return { open, pass, sent, line: () => line, names: () => revisions.map((each) => each.name), latest: () => view().document, elsewhere: (document: JobDocument) => { revisions = [...revisions, document] } }
+  return {
+    open,
+    pass,
+    sent,
+    line: () => line,
+    names: () => revisions.map((each) => each.name),
+    latest: () => view().document,
+    elsewhere: (document: JobDocument) => {
+      revisions = [...revisions, document]
+    },
+  }
 }
 
 describe('saving', () => {
@@ -145,7 +183,12 @@ describe('saving', () => {
     first.saver.edit(job('b', 'Mill Lane'), 'W')
     const left = line()
     if (!left) throw new Error('nothing was kept')
-    const other: Line = { revision: 1, document: job('start'), changes: [{ changeId: 'other', step: '', document: { ...job('start'), currency: '€' } }], asked: [] }
+    const other: Line = {
+      revision: 1,
+      document: job('start'),
+      changes: [{ changeId: 'other', step: '', document: { ...job('start'), currency: '€' } }],
+      asked: [],
+    }
     const second = open()
     await second.saver.takeUp([left, other])
     await pass()

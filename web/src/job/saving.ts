@@ -3,7 +3,8 @@ import { keep, type Change, type Line } from './keeping'
 import { decided, merge, same, type Question } from './merging'
 
 /** How saving stands. */
-export type SaveState = { is: 'saved' } | { is: 'saving' } | { is: 'waiting'; why: string } | { is: 'refused'; why: string }
+export type SaveState =
+  { is: 'saved' } | { is: 'saving' } | { is: 'waiting'; why: string } | { is: 'refused'; why: string }
 
 /** What a page sees of a job that is saved by itself. */
 export interface Saved {
@@ -33,8 +34,10 @@ export interface Wire {
 }
 
 export const wire: Wire = {
-  save: (id, base, { changeId, step, document }) => answer(api.PUT('/api/jobs/{id}', { params: { path: { id } }, body: { base, changeId, step, document } })),
-  move: (id, base, { way, changeId }) => answer(api.POST(`/api/jobs/{id}/${way}`, { params: { path: { id } }, body: { base, changeId } })),
+  save: (id, base, { changeId, step, document }) =>
+    answer(api.PUT('/api/jobs/{id}', { params: { path: { id } }, body: { base, changeId, step, document } })),
+  move: (id, base, { way, changeId }) =>
+    answer(api.POST(`/api/jobs/{id}/${way}`, { params: { path: { id } }, body: { base, changeId } })),
   keep,
   later: (run, ms) => setTimeout(run, ms),
 }
@@ -64,7 +67,11 @@ export class Saver {
   private retry = 0
   private watcher: (saved: Saved) => void = () => undefined
 
-  constructor(private readonly id: string, job: JobView, private readonly wire: Wire) {
+  constructor(
+    private readonly id: string,
+    job: JobView,
+    private readonly wire: Wire,
+  ) {
     this.base = { revision: job.revision, document: job.document }
     this.shown = job.document
     this.can = { undo: job.canUndo, redo: job.canRedo }
@@ -138,7 +145,8 @@ export class Saver {
     this.told = ''
     const last = this.queue.at(-1)
     const before = this.queue.at(-2)
-    const unsent = last && isChange(last) && (this.stopped?.is === 'refused' || (this.stopped !== undefined && before !== undefined))
+    const unsent =
+      last && isChange(last) && (this.stopped?.is === 'refused' || (this.stopped !== undefined && before !== undefined))
     if (unsent) {
       // It never reached the server: it is taken back here.
       this.queue.pop()
@@ -169,7 +177,8 @@ export class Saver {
 
   private queueMove(way: Move['way']) {
     this.queue.push({ way, changeId: newId() })
-    if (this.stopped?.is === 'waiting') this.told = `${way === 'undo' ? 'Undo' : 'Redo'} follows as soon as the server answers.`
+    if (this.stopped?.is === 'waiting')
+      this.told = `${way === 'undo' ? 'Undo' : 'Redo'} follows as soon as the server answers.`
     this.changed()
     this.flush()
   }
@@ -183,13 +192,26 @@ export class Saver {
     const last = this.queue.at(-1)
     const isSent = this.sending && this.queue.length === 1
     // Never two contents under one id: whatever replaces an edit has an id of its own.
-    if (last && isChange(last) && change.step !== '' && last.step === change.step && !isSent && !(this.stopped && this.queue.length === 1)) this.queue[this.queue.length - 1] = change
+    if (
+      last &&
+      isChange(last) &&
+      change.step !== '' &&
+      last.step === change.step &&
+      !isSent &&
+      !(this.stopped && this.queue.length === 1)
+    )
+      this.queue[this.queue.length - 1] = change
     else {
       this.flush()
       this.queue.push(change)
     }
     // A long line folds: later documents hold what earlier ones did.
-    const fold = this.queue.length > MostWaiting ? this.queue.findIndex((act, at) => at > 0 && isChange(act) && at + 1 < this.queue.length && isChange(this.queue[at + 1] ?? act)) : -1
+    const fold =
+      this.queue.length > MostWaiting
+        ? this.queue.findIndex(
+            (act, at) => at > 0 && isChange(act) && at + 1 < this.queue.length && isChange(this.queue[at + 1] ?? act),
+          )
+        : -1
     if (fold > 0) this.queue.splice(fold, 1)
     this.typing = change
     this.shown = change.document
@@ -217,14 +239,18 @@ export class Saver {
     const line = (some: Change[]) => ({ ...this.base, changes: some, asked: this.asked })
     if (changes.length === 0 && this.asked.length === 0) this.kept = this.wire.keep(this.id, undefined)
     // Where there is little room the first and the last will do: the one that may be saved already, and the whole document.
-    else this.kept = this.wire.keep(this.id, line(changes)) || this.wire.keep(this.id, line([...new Set([...changes.slice(0, 1), ...changes.slice(-1)])]))
+    else
+      this.kept =
+        this.wire.keep(this.id, line(changes)) ||
+        this.wire.keep(this.id, line([...new Set([...changes.slice(0, 1), ...changes.slice(-1)])]))
     this.tell()
   }
 
   private pump(again = false) {
     const act = this.queue[0]
     // While the server is away it is asked now and then, not at every key.
-    if (!act || this.sending || act === this.typing || this.stopped?.is === 'refused' || (this.stopped && !again)) return
+    if (!act || this.sending || act === this.typing || this.stopped?.is === 'refused' || (this.stopped && !again))
+      return
     void this.send(act)
   }
 
@@ -232,7 +258,9 @@ export class Saver {
     this.sending = true
     this.tell()
     try {
-      const job = await (isChange(act) ? this.wire.save(this.id, this.base.revision, act) : this.wire.move(this.id, this.base.revision, act))
+      const job = await (isChange(act)
+        ? this.wire.save(this.id, this.base.revision, act)
+        : this.wire.move(this.id, this.base.revision, act))
       this.sending = false
       this.stopped = undefined
       this.queue.shift()
@@ -308,7 +336,9 @@ export class Saver {
     this.takenBack = []
     this.shown = document
     this.stopped = undefined
-    this.told = moves ? `Somebody else changed this job meanwhile: nothing was ${isChange(act) || act.way === 'undo' ? 'undone' : 'done again'}.` : 'Somebody else changed this too; both are kept.'
+    this.told = moves
+      ? `Somebody else changed this job meanwhile: nothing was ${isChange(act) || act.way === 'undo' ? 'undone' : 'done again'}.`
+      : 'Somebody else changed this too; both are kept.'
     this.ask(asked)
     this.changed()
     this.pump()

@@ -50,13 +50,16 @@ export function useJob(id: string): { job?: OpenJob; failed?: string } {
       if (saver.current?.endangered) event.preventDefault()
     }
     window.addEventListener('beforeunload', leaving)
-    void begin(id).then((mine) => {
-      if (page.left) return
-      saver.current = mine
-      mine.watch(setSaved)
-    }, (error: unknown) => {
-      if (!page.left) setFailed(error instanceof Refused ? error.message : 'The server does not answer.')
-    })
+    void begin(id).then(
+      (mine) => {
+        if (page.left) return
+        saver.current = mine
+        mine.watch(setSaved)
+      },
+      (error: unknown) => {
+        if (!page.left) setFailed(error instanceof Refused ? error.message : 'The server does not answer.')
+      },
+    )
     return () => {
       page.left = true
       window.removeEventListener('beforeunload', leaving)

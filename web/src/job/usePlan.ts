@@ -55,18 +55,30 @@ function usePlaceInLine(call: string, isAway: boolean): number {
  */
 export function usePlan(document: JobDocument, step: string): JobPlan {
   const wanted = useDeferredValue(document)
-  const [mark, setMark] = useState<{ step: string; before: number | undefined; bought: number | undefined }>({ step, before: undefined, bought: undefined })
+  const [mark, setMark] = useState<{ step: string; before: number | undefined; bought: number | undefined }>({
+    step,
+    before: undefined,
+    bought: undefined,
+  })
   if (mark.step !== step) setMark({ step, before: mark.bought, bought: mark.bought })
 
   const [call] = useState(newId)
   const fetchPlan = (lay: 'none' | 'instant', signal: AbortSignal) =>
-    answer(api.POST('/api/plan', {
-      headers: lay === 'instant' ? { 'X-Call': call } : {},
-      params: { query: mark.before === undefined || lay === 'none' ? { lay } : { lay, before: mark.before } },
-      body: wanted,
-      signal,
-    }))
-  const drafts = useQuery({ queryKey: ['drafts', wanted], queryFn: ({ signal }) => fetchPlan('none', signal), placeholderData: keepPreviousData, gcTime: 10_000, ...untilAnswered })
+    answer(
+      api.POST('/api/plan', {
+        headers: lay === 'instant' ? { 'X-Call': call } : {},
+        params: { query: mark.before === undefined || lay === 'none' ? { lay } : { lay, before: mark.before } },
+        body: wanted,
+        signal,
+      }),
+    )
+  const drafts = useQuery({
+    queryKey: ['drafts', wanted],
+    queryFn: ({ signal }) => fetchPlan('none', signal),
+    placeholderData: keepPreviousData,
+    gcTime: 10_000,
+    ...untilAnswered,
+  })
   const lays = useQuery({
     queryKey: ['lays', wanted, mark.before],
     queryFn: ({ signal }) => fetchPlan('instant', signal),
@@ -82,6 +94,14 @@ export function usePlan(document: JobDocument, step: string): JobPlan {
   const bought = settled ? lays.data.totals?.bought.ticks : mark.bought
   if (bought !== mark.bought) setMark({ ...mark, bought })
 
-  const plan = settled ? lays.data : drafted && { ...drafted, cloths: laid?.cloths ?? drafted.cloths, totals: laid?.totals ?? null }
-  return { plan, stale: !settled && laid !== undefined, drafted: wanted === document && drafts.isSuccess && !drafts.isPlaceholderData, waiting, failed: (lays.error ?? drafts.error)?.message ?? '' }
+  const plan = settled
+    ? lays.data
+    : drafted && { ...drafted, cloths: laid?.cloths ?? drafted.cloths, totals: laid?.totals ?? null }
+  return {
+    plan,
+    stale: !settled && laid !== undefined,
+    drafted: wanted === document && drafts.isSuccess && !drafts.isPlaceholderData,
+    waiting,
+    failed: (lays.error ?? drafts.error)?.message ?? '',
+  }
 }

@@ -5,9 +5,16 @@ import { Dialog } from '../job/Dialog'
 import { isShown, useScene } from '../job/context'
 import { stages, type StageKey } from '../stages/stages'
 
-interface Command { name: string; keys: string; run: () => void }
+interface Command {
+  name: string
+  keys: string
+  run: () => void
+}
 
-const typing = (target: EventTarget | null) => target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) && (target as HTMLInputElement).type !== 'radio')
+const typing = (target: EventTarget | null) =>
+  target instanceof HTMLElement &&
+  (target.isContentEditable ||
+    (/^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) && (target as HTMLInputElement).type !== 'radio'))
 
 /** Shortcuts, the sheet that lists them, and the palette that finds them by name. Letters sleep while a field has the focus. */
 export function Keys({ stage }: { stage: StageKey }) {
@@ -25,13 +32,23 @@ export function Keys({ stage }: { stage: StageKey }) {
   const focus = (key: string) => document.querySelector<HTMLElement>(`[data-field="measures.${key}"]`)?.focus()
   const commands: Command[] = [
     ...stages.map((each, n) => ({ name: `Go to ${each.name}`, keys: `${n + 1}`, run: () => go(each.key) })),
-    ...(stage === 'measure' ? measures.map((measure) => ({ name: `Measure the ${measure.name}`, keys: measure.key, run: () => focus(measure.key) })) : []),
+    ...(stage === 'measure'
+      ? measures.map((measure) => ({
+          name: `Measure the ${measure.name}`,
+          keys: measure.key,
+          run: () => focus(measure.key),
+        }))
+      : []),
     { name: 'Next item', keys: '.', run: () => step(1) },
     { name: 'Item before', keys: ',', run: () => step(-1) },
     { name: 'Add an item', keys: '+', run: add },
     { name: 'Undo', keys: 'Ctrl Z', run: job.undo },
     { name: 'Redo', keys: 'Ctrl Shift Z', run: job.redo },
-    { name: unit === 'cm' ? 'Read in inches' : 'Read in centimetres', keys: '=', run: () => job.edit('', (old) => ({ ...old, unit: old.unit === 'cm' ? 'in' : 'cm' })) },
+    {
+      name: unit === 'cm' ? 'Read in inches' : 'Read in centimetres',
+      keys: '=',
+      run: () => job.edit('', (old) => ({ ...old, unit: old.unit === 'cm' ? 'in' : 'cm' })),
+    },
     { name: 'Turn the light', keys: '*', run: turn },
     { name: 'Find a command', keys: 'Ctrl K', run: () => setOpen('palette') },
     { name: 'Show the shortcuts', keys: '?', run: () => setOpen('sheet') },
@@ -40,13 +57,16 @@ export function Keys({ stage }: { stage: StageKey }) {
     const listen = (event: KeyboardEvent) => {
       if (event.altKey || document.querySelector('dialog[open]')) return
       if (event.key === 'Escape' && typing(event.target)) {
-        (event.target as HTMLElement).blur()
+        ;(event.target as HTMLElement).blur()
         return
       }
-      const pressed = event.ctrlKey || event.metaKey ? `Ctrl ${event.shiftKey ? 'Shift ' : ''}${event.key.toUpperCase()}` : event.key
+      const pressed =
+        event.ctrlKey || event.metaKey ? `Ctrl ${event.shiftKey ? 'Shift ' : ''}${event.key.toUpperCase()}` : event.key
       if (pressed.length === 1 && typing(event.target)) return
       const measure = stage === 'measure' && measures.find((each) => each.key.length > 1 && each.key[0] === pressed)
-      const command = commands.find((each) => each.keys === pressed) ?? commands.find((each) => each.keys.toLowerCase() === pressed.toLowerCase())
+      const command =
+        commands.find((each) => each.keys === pressed) ??
+        commands.find((each) => each.keys.toLowerCase() === pressed.toLowerCase())
       if (!command && !measure) return
       event.preventDefault()
       if (command) command.run()
@@ -56,11 +76,22 @@ export function Keys({ stage }: { stage: StageKey }) {
     return () => window.removeEventListener('keydown', listen)
   })
   if (open === 'palette') return <Palette commands={commands} close={() => setOpen(undefined)} />
-  return open && (
-    <Dialog title="Shortcuts" close={() => setOpen(undefined)}>
-      <p>Letters and digits work while no field has the focus. Esc leaves a field, Enter goes to the next line.</p>
-      <dl className="shortcuts">{commands.map((each) => <div key={each.name}><dt><kbd>{each.keys}</kbd></dt><dd>{each.name}</dd></div>)}</dl>
-    </Dialog>
+  return (
+    open && (
+      <Dialog title="Shortcuts" close={() => setOpen(undefined)}>
+        <p>Letters and digits work while no field has the focus. Esc leaves a field, Enter goes to the next line.</p>
+        <dl className="shortcuts">
+          {commands.map((each) => (
+            <div key={each.name}>
+              <dt>
+                <kbd>{each.keys}</kbd>
+              </dt>
+              <dd>{each.name}</dd>
+            </div>
+          ))}
+        </dl>
+      </Dialog>
+    )
   )
 }
 
@@ -82,7 +113,10 @@ function Palette({ commands, close }: { commands: Command[]; close: () => void }
         aria-expanded
         aria-controls="found-commands"
         value={sought}
-        onChange={(event) => { setSought(event.currentTarget.value); setPicked(0) }}
+        onChange={(event) => {
+          setSought(event.currentTarget.value)
+          setPicked(0)
+        }}
         onKeyDown={(event) => {
           if (event.key === 'ArrowDown') setPicked(Math.min(picked + 1, found.length - 1))
           else if (event.key === 'ArrowUp') setPicked(Math.max(picked - 1, 0))
@@ -90,7 +124,11 @@ function Palette({ commands, close }: { commands: Command[]; close: () => void }
         }}
       />
       <ul className="found" id="found-commands" role="listbox" aria-label="Commands">
-        {found.map((each, n) => <li key={each.name} role="option" aria-selected={n === picked} onClick={() => run(each)}>{each.name} <kbd>{each.keys}</kbd></li>)}
+        {found.map((each, n) => (
+          <li key={each.name} role="option" aria-selected={n === picked} onClick={() => run(each)}>
+            {each.name} <kbd>{each.keys}</kbd>
+          </li>
+        ))}
       </ul>
     </Dialog>
   )

@@ -1,6 +1,10 @@
 import { ClothEntry, type ClothGroup } from './ClothEntry'
 
-const measured = { measuredWidth: 'Width on the table', measuredLength: 'Length on the table', squaring: 'Squaring took' } as const
+const measured = {
+  measuredWidth: 'Width on the table',
+  measuredLength: 'Length on the table',
+  squaring: 'Squaring took',
+} as const
 
 /** The cloth as it turns out on the table: laid anew to its true width, and told where it is too short. */
 export function AtTable({ cloth, planned, edit }: ClothGroup) {
@@ -10,7 +14,15 @@ export function AtTable({ cloth, planned, edit }: ClothGroup) {
       <p className="note">Measured as it lies, washed if it is to be, selvedges included.</p>
       <div className="cloth-fields">
         {(['measuredWidth', 'measuredLength', 'squaring'] as const).map((key) => (
-          <ClothEntry key={key} cloth={cloth} planned={planned} name={key} label={measured[key]} entry={cloth[key]} write={(entry, step) => edit({ [key]: entry }, step)} />
+          <ClothEntry
+            key={key}
+            cloth={cloth}
+            planned={planned}
+            name={key}
+            label={measured[key]}
+            entry={cloth[key]}
+            write={(entry, step) => edit({ [key]: entry }, step)}
+          />
         ))}
       </div>
     </details>

@@ -10,7 +10,10 @@ import { useAddCloth } from './useAddCloth'
 export default function Buy() {
   const { job, plan, stale } = useScene()
   const addCloth = useAddCloth()
-  const drafts = job.document.items.map((item) => ({ item, pattern: plan?.items.find((each) => each.id === item.id)?.draft.pattern }))
+  const drafts = job.document.items.map((item) => ({
+    item,
+    pattern: plan?.items.find((each) => each.id === item.id)?.draft.pattern,
+  }))
   return (
     <>
       {job.document.cloths.map((cloth) => {
@@ -23,18 +26,69 @@ export default function Buy() {
             {buying ? (
               <table className="sum">
                 <tbody>
-                  <tr><th scope="row">{buying.beforeWashing ? 'Needed before washing' : 'Needed, as laid'}</th><td>{buying.needed.text}</td></tr>
-                  {buying.toStart && <tr><th scope="row">One repeat, to start</th><td>{buying.toStart.text}</td></tr>}
-                  {buying.forSkew && <tr><th scope="row">To square a skewed print</th><td>{buying.forSkew.text}</td></tr>}
-                  {buying.margin.ticks > 0 && <tr><th scope="row">Safety margin</th><td>{buying.margin.text}</td></tr>}
-                  <tr className="bought"><th scope="row">{buying.articles === null ? 'To buy, rounded up' : 'Ready-made'}</th><td data-testid={`bought-${cloth.id}`}>{buying.articles ?? <>{buying.bought.text} <small>{job.document.unit === 'cm' ? buying.boughtYards : buying.boughtMetres}</small></>}</td></tr>
-                  <tr><th scope="row">Left over</th><td>{buying.leftOver.text}</td></tr>
-                  {buying.leastCut && <tr><th scope="row">The least the shop cuts</th><td>{buying.leastCut}</td></tr>}
-                  {buying.cost && <tr><th scope="row">Cost</th><td>{buying.cost}</td></tr>}
-                  {buying.cheaper && <tr><td colSpan={2} className="cheaper">{buying.cheaper}</td></tr>}
+                  <tr>
+                    <th scope="row">{buying.beforeWashing ? 'Needed before washing' : 'Needed, as laid'}</th>
+                    <td>{buying.needed.text}</td>
+                  </tr>
+                  {buying.toStart && (
+                    <tr>
+                      <th scope="row">One repeat, to start</th>
+                      <td>{buying.toStart.text}</td>
+                    </tr>
+                  )}
+                  {buying.forSkew && (
+                    <tr>
+                      <th scope="row">To square a skewed print</th>
+                      <td>{buying.forSkew.text}</td>
+                    </tr>
+                  )}
+                  {buying.margin.ticks > 0 && (
+                    <tr>
+                      <th scope="row">Safety margin</th>
+                      <td>{buying.margin.text}</td>
+                    </tr>
+                  )}
+                  <tr className="bought">
+                    <th scope="row">{buying.articles === null ? 'To buy, rounded up' : 'Ready-made'}</th>
+                    <td data-testid={`bought-${cloth.id}`}>
+                      {buying.articles ?? (
+                        <>
+                          {buying.bought.text}{' '}
+                          <small>{job.document.unit === 'cm' ? buying.boughtYards : buying.boughtMetres}</small>
+                        </>
+                      )}
+                    </td>
+                  </tr>
+                  <tr>
+                    <th scope="row">Left over</th>
+                    <td>{buying.leftOver.text}</td>
+                  </tr>
+                  {buying.leastCut && (
+                    <tr>
+                      <th scope="row">The least the shop cuts</th>
+                      <td>{buying.leastCut}</td>
+                    </tr>
+                  )}
+                  {buying.cost && (
+                    <tr>
+                      <th scope="row">Cost</th>
+                      <td>{buying.cost}</td>
+                    </tr>
+                  )}
+                  {buying.cheaper && (
+                    <tr>
+                      <td colSpan={2} className="cheaper">
+                        {buying.cheaper}
+                      </td>
+                    </tr>
+                  )}
                 </tbody>
               </table>
-            ) : planned?.problems.length === 0 && <p className="note">{planned.pieces === 0 ? 'Nothing is cut from this cloth yet.' : 'Laying …'}</p>}
+            ) : (
+              planned?.problems.length === 0 && (
+                <p className="note">{planned.pieces === 0 ? 'Nothing is cut from this cloth yet.' : 'Laying …'}</p>
+              )
+            )}
             {buying?.articles === null && <IHave cloth={cloth} />}
           </section>
         )
@@ -44,16 +98,36 @@ export default function Buy() {
       <section className="notions">
         <h2>Beside the cloth</h2>
         <table>
-          <thead><tr><th>Item</th><th>What</th><th>For one</th><th>How it was reckoned</th></tr></thead>
+          <thead>
+            <tr>
+              <th>Item</th>
+              <th>What</th>
+              <th>For one</th>
+              <th>How it was reckoned</th>
+            </tr>
+          </thead>
           <tbody>
-            {drafts.flatMap(({ item, pattern }) => (pattern?.notions ?? []).map((notion, at) => (
-              <tr key={`${item.id}/${notion.key}`}>
-                {at === 0 && <th scope="rowgroup" rowSpan={pattern?.notions.length}>{item.name}{item.quantity !== '1' ? ` × ${item.quantity}` : ''}</th>}
-                <td>{notion.name}{notion.note && <small> {notion.note}</small>}</td>
-                <td className="figure">{notion.amount || (notion.length?.text ?? notion.count)}{notion.role && <FillingCloth item={item} role={notion.role} name={notion.name} />}</td>
-                <td className="sum-line">{notion.working.at(-1)}</td>
-              </tr>
-            )))}
+            {drafts.flatMap(({ item, pattern }) =>
+              (pattern?.notions ?? []).map((notion, at) => (
+                <tr key={`${item.id}/${notion.key}`}>
+                  {at === 0 && (
+                    <th scope="rowgroup" rowSpan={pattern?.notions.length}>
+                      {item.name}
+                      {item.quantity !== '1' ? ` × ${item.quantity}` : ''}
+                    </th>
+                  )}
+                  <td>
+                    {notion.name}
+                    {notion.note && <small> {notion.note}</small>}
+                  </td>
+                  <td className="figure">
+                    {notion.amount || (notion.length?.text ?? notion.count)}
+                    {notion.role && <FillingCloth item={item} role={notion.role} name={notion.name} />}
+                  </td>
+                  <td className="sum-line">{notion.working.at(-1)}</td>
+                </tr>
+              )),
+            )}
           </tbody>
         </table>
       </section>

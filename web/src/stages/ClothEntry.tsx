@@ -30,7 +30,11 @@ export function ClothEntry({ cloth, planned, name, label, entry, unit, write }: 
       name={field}
       label={label}
       unit={unit ?? unitWord(job.document.unit)}
-      state={{ entry: entry ?? undefined, read: unit === undefined ? planned?.fields[field] : undefined, problem: planned?.problems.find((each) => each.field === field) }}
+      state={{
+        entry: entry ?? undefined,
+        read: unit === undefined ? planned?.fields[field] : undefined,
+        problem: planned?.problems.find((each) => each.field === field),
+      }}
       write={(typed, step) => write({ typed, unit: job.document.unit }, step)}
     />
   )

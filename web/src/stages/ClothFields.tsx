@@ -6,7 +6,12 @@ import { clothOf, useScene } from '../job/context'
 import { Prices } from './Prices'
 import { useClothEdit } from './useClothEdit'
 
-const names = { width: 'Width, edge to edge', selvedge: 'Each selvedge', step: 'The shop cuts in', margin: 'Safety margin' }
+const names = {
+  width: 'Width, edge to edge',
+  selvedge: 'Each selvedge',
+  step: 'The shop cuts in',
+  margin: 'Safety margin',
+}
 
 interface Props {
   cloth: Cloth
@@ -23,20 +28,39 @@ export function ClothFields({ cloth, planned, show, priced }: Props) {
   const change = useClothEdit(cloth)
   const edit = (changed: Partial<Cloth>, at = step.current) => change(changed, at)
   const problem = (field: string) => planned?.problems.find((each) => each.field === `cloths.${cloth.id}.${field}`)
-  const used = job.document.items.some((item) => clothOf(item, 'face', job.document) === cloth.id || Object.values(item.otherCloths).includes(cloth.id))
+  const used = job.document.items.some(
+    (item) => clothOf(item, 'face', job.document) === cloth.id || Object.values(item.otherCloths).includes(cloth.id),
+  )
   return (
-    <div className="cloth-fields" onFocus={() => { step.current = newId() }}>
+    <div
+      className="cloth-fields"
+      onFocus={() => {
+        step.current = newId()
+      }}
+    >
       <label className="swatch">
-        <input type="color" aria-label={`Colour of ${cloth.name}`} value={cloth.tone} onChange={(event) => edit({ tone: event.currentTarget.value })} />
+        <input
+          type="color"
+          aria-label={`Colour of ${cloth.name}`}
+          value={cloth.tone}
+          onChange={(event) => edit({ tone: event.currentTarget.value })}
+        />
       </label>
-      <label>Cloth<Input value={cloth.name} maxLength={80} onChange={(event) => edit({ name: event.currentTarget.value })} /></label>
+      <label>
+        Cloth
+        <Input value={cloth.name} maxLength={80} onChange={(event) => edit({ name: event.currentTarget.value })} />
+      </label>
       {show.map((key) => (
         <EntryField
           key={key}
           name={`cloths.${cloth.id}.${key}`}
           label={key === 'selvedge' && article ? 'Cut off along each edge' : names[key]}
           unit={key === 'step' ? '' : unitWord(job.document.unit)}
-          state={{ entry: cloth[key], read: key === 'step' ? undefined : planned?.fields[`cloths.${cloth.id}.${key}`], problem: problem(key) }}
+          state={{
+            entry: cloth[key],
+            read: key === 'step' ? undefined : planned?.fields[`cloths.${cloth.id}.${key}`],
+            problem: problem(key),
+          }}
           write={(typed, at) => edit({ [key]: { typed, unit: job.document.unit } }, at)}
         />
       ))}
@@ -45,7 +69,11 @@ export function ClothFields({ cloth, planned, show, priced }: Props) {
           name={`cloths.${cloth.id}.articleLength`}
           label="Length, edge to edge"
           unit={unitWord(job.document.unit)}
-          state={{ entry: article, read: planned?.fields[`cloths.${cloth.id}.articleLength`], problem: problem('articleLength') }}
+          state={{
+            entry: article,
+            read: planned?.fields[`cloths.${cloth.id}.articleLength`],
+            problem: problem('articleLength'),
+          }}
           write={(typed, at) => edit({ articleLength: { typed, unit: job.document.unit } }, at)}
         />
       )}
@@ -59,7 +87,17 @@ export function ClothFields({ cloth, planned, show, priced }: Props) {
         />
       )}
       {priced && !article && (
-        <Segmented tabIndex={-1} aria-label="Priced by" name={`by-${cloth.id}`} value={cloth.pricedBy} options={[{ value: 'yd', label: 'a yard' }, { value: 'm', label: 'a metre' }]} onChange={(pricedBy) => edit({ pricedBy }, '')} />
+        <Segmented
+          tabIndex={-1}
+          aria-label="Priced by"
+          name={`by-${cloth.id}`}
+          value={cloth.pricedBy}
+          options={[
+            { value: 'yd', label: 'a yard' },
+            { value: 'm', label: 'a metre' },
+          ]}
+          onChange={(pricedBy) => edit({ pricedBy }, '')}
+        />
       )}
       {!priced && (
         <Segmented
@@ -67,15 +105,41 @@ export function ClothFields({ cloth, planned, show, priced }: Props) {
           aria-label="Sold"
           name={`sold-${cloth.id}`}
           value={article ? 'article' : 'roll'}
-          options={[{ value: 'roll', label: 'off the roll' }, { value: 'article', label: 'ready-made' }]}
-          onChange={(sold) => edit({ articleLength: sold === 'article' ? { typed: '', unit: job.document.unit } : null }, '')}
+          options={[
+            { value: 'roll', label: 'off the roll' },
+            { value: 'article', label: 'ready-made' },
+          ]}
+          onChange={(sold) =>
+            edit({ articleLength: sold === 'article' ? { typed: '', unit: job.document.unit } : null }, '')
+          }
         />
       )}
       {!priced && (
-        <Segmented tabIndex={-1} aria-label="Direction" name={`way-${cloth.id}`} value={cloth.oneWay ? 'one' : 'both'} options={[{ value: 'both', label: 'lies both ways' }, { value: 'one', label: 'one way up' }]} onChange={(way) => edit({ oneWay: way === 'one' }, '')} />
+        <Segmented
+          tabIndex={-1}
+          aria-label="Direction"
+          name={`way-${cloth.id}`}
+          value={cloth.oneWay ? 'one' : 'both'}
+          options={[
+            { value: 'both', label: 'lies both ways' },
+            { value: 'one', label: 'one way up' },
+          ]}
+          onChange={(way) => edit({ oneWay: way === 'one' }, '')}
+        />
       )}
       {priced && !article && <Prices cloth={cloth} planned={planned} edit={edit} />}
-      {!used && <Button onClick={() => job.edit('', (document) => ({ ...document, cloths: document.cloths.filter((each) => each.id !== cloth.id) }))}>Remove</Button>}
+      {!used && (
+        <Button
+          onClick={() =>
+            job.edit('', (document) => ({
+              ...document,
+              cloths: document.cloths.filter((each) => each.id !== cloth.id),
+            }))
+          }
+        >
+          Remove
+        </Button>
+      )}
     </div>
   )
 }
@@ -84,5 +148,9 @@ export function ClothFields({ cloth, planned, show, priced }: Props) {
 export function OtherProblems({ planned, asked }: { planned: ClothPlan | undefined; asked: string[] }) {
   return planned?.problems
     .filter((problem) => !asked.some((field) => problem.field.endsWith(`.${field}`)))
-    .map((problem) => <p key={problem.reason} className="problem" role="alert">{problem.reason}. <span>For example {problem.example}.</span></p>)
+    .map((problem) => (
+      <p key={problem.reason} className="problem" role="alert">
+        {problem.reason}. <span>For example {problem.example}.</span>
+      </p>
+    ))
 }

@@ -14,7 +14,28 @@ import { useClothEdit } from './useClothEdit'
 import { useMoves } from './useMoves'
 import { WidthsCompared } from './WidthsCompared'
 
-const asked = ['width', 'selvedge', 'articleLength', 'shrinksAcross', 'shrinksAlong', 'gap', 'repeatAlong', 'repeatAcross', 'motifAcross', 'motifAlong', 'skew', 'spread', 'fromEnd', 'fromSelvedge', 'along', 'across', 'length', 'measuredWidth', 'measuredLength', 'squaring']
+const asked = [
+  'width',
+  'selvedge',
+  'articleLength',
+  'shrinksAcross',
+  'shrinksAlong',
+  'gap',
+  'repeatAlong',
+  'repeatAcross',
+  'motifAcross',
+  'motifAlong',
+  'skew',
+  'spread',
+  'fromEnd',
+  'fromSelvedge',
+  'along',
+  'across',
+  'length',
+  'measuredWidth',
+  'measuredLength',
+  'squaring',
+]
 
 interface Props {
   cloth: Cloth
@@ -32,7 +53,9 @@ export function ClothOnTable({ cloth, plan, side }: Props) {
       <OtherProblems planned={planned} asked={asked} />
       {planned?.lay && <LaidCloth cloth={cloth} plan={plan} planned={planned} lay={planned.lay} side={side} />}
       <Asked cloth={cloth} planned={planned} />
-      {planned && !planned.lay && planned.problems.length === 0 && <p className="note">{planned.pieces === 0 ? 'Nothing is cut from this cloth yet.' : 'Laying …'}</p>}
+      {planned && !planned.lay && planned.problems.length === 0 && (
+        <p className="note">{planned.pieces === 0 ? 'Nothing is cut from this cloth yet.' : 'Laying …'}</p>
+      )}
     </section>
   )
 }
@@ -50,35 +73,124 @@ function Asked({ cloth, planned }: { cloth: Cloth; planned: ClothPlan | undefine
   )
 }
 
-function LaidCloth({ cloth, plan, planned, lay, side }: Props & { planned: ClothPlan; lay: NonNullable<ClothPlan['lay']> }) {
+function LaidCloth({
+  cloth,
+  plan,
+  planned,
+  lay,
+  side,
+}: Props & { planned: ClothPlan; lay: NonNullable<ClothPlan['lay']> }) {
   const [pointed, setPointed] = useState<string>()
   const moves = useMoves(cloth)
   const loose = cloth.pins.filter((pin) => cloth.cut.every((cut) => cut.piece !== pin.piece)).length
   return (
     <>
-      <ClothDrawing lay={lay} tone={cloth.tone} name={cloth.name} oneWay={cloth.oneWay} pointed={pointed} point={setPointed} moves={side === 'right' ? moves : undefined}>
+      <ClothDrawing
+        lay={lay}
+        tone={cloth.tone}
+        name={cloth.name}
+        oneWay={cloth.oneWay}
+        pointed={pointed}
+        point={setPointed}
+        moves={side === 'right' ? moves : undefined}
+      >
         <p className="pointed-piece" aria-live="polite">
-          {lay.placed.filter((piece) => piece.id === pointed).map((piece) => (
-            <span key={piece.id}><b>{piece.label}</b> {piece.on && `on ${piece.on} `}starts {piece.alongRoll.text} from the squared end and {piece.fromSelvedge.text} from the selvedge (cut line, {side} side up){piece.pinned && ', pinned'}</span>
-          ))}
-          {!pointed && side === 'right' && <span className="note">Drag a piece to pin it where it shall lie, or move it by the arrow keys; P pins and unpins, T turns.</span>}
+          {lay.placed
+            .filter((piece) => piece.id === pointed)
+            .map((piece) => (
+              <span key={piece.id}>
+                <b>{piece.label}</b> {piece.on && `on ${piece.on} `}starts {piece.alongRoll.text} from the squared end
+                and {piece.fromSelvedge.text} from the selvedge (cut line, {side} side up){piece.pinned && ', pinned'}
+              </span>
+            ))}
+          {!pointed && side === 'right' && (
+            <span className="note">
+              Drag a piece to pin it where it shall lie, or move it by the arrow keys; P pins and unpins, T turns.
+            </span>
+          )}
         </p>
       </ClothDrawing>
-      {moves.refused && <p className="problem" role="alert">{moves.refused}.</p>}
-      {lay.refusedPins.map((reason) => <p key={reason} className="problem" role="alert">{reason}</p>)}
-      {planned.skewed && <p className="problem" role="status">The print runs out by {planned.skewed.text} from selvedge to selvedge: trust the print, not the weave, and tell the customer before anything is cut.</p>}
-      {lay.beyond && <p className="problem" role="alert">The cloth on the table is {lay.beyond.missing.text} too short. Beyond its end: {lay.beyond.pieces.join(', ')}. On <i>Buy</i>, <i>Will it do?</i> tells what would make it fit.</p>}
-      {planned.cutOtherwise.map((told) => <p key={told} className="problem" role="alert">Take care: {told}.</p>)}
-      {loose > 0 && <Button onClick={moves.unpinAll}>{loose === 1 ? 'Unpin the piece' : `Unpin all ${loose} pieces`}</Button>}
+      {moves.refused && (
+        <p className="problem" role="alert">
+          {moves.refused}.
+        </p>
+      )}
+      {lay.refusedPins.map((reason) => (
+        <p key={reason} className="problem" role="alert">
+          {reason}
+        </p>
+      ))}
+      {planned.skewed && (
+        <p className="problem" role="status">
+          The print runs out by {planned.skewed.text} from selvedge to selvedge: trust the print, not the weave, and
+          tell the customer before anything is cut.
+        </p>
+      )}
+      {lay.beyond && (
+        <p className="problem" role="alert">
+          The cloth on the table is {lay.beyond.missing.text} too short. Beyond its end: {lay.beyond.pieces.join(', ')}.
+          On <i>Buy</i>, <i>Will it do?</i> tells what would make it fit.
+        </p>
+      )}
+      {planned.cutOtherwise.map((told) => (
+        <p key={told} className="problem" role="alert">
+          Take care: {told}.
+        </p>
+      ))}
+      {loose > 0 && (
+        <Button onClick={moves.unpinAll}>{loose === 1 ? 'Unpin the piece' : `Unpin all ${loose} pieces`}</Button>
+      )}
       <dl className="facts">
-        {lay.foldedTo && <div><dt>Folded double, as far as</dt><dd>{lay.foldedTo.text}</dd></div>}
-        <div><dt>{planned.buying?.beforeWashing ? 'Washed cloth, as laid' : 'Cloth needed, as laid'}</dt><dd><span data-testid={`laid-${cloth.id}`}>{lay.length.text}</span><small>{lay.onTape.text}</small></dd></div>
-        <div><dt>Counted in rows by hand</dt><dd>{lay.byHand.text}</dd></div>
-        {lay.byWidths && <div><dt>Counted in whole widths</dt><dd data-testid={`widths-${cloth.id}`}>{lay.byWidths.text}{lay.savedOnWidths && <small>the lay saves {lay.savedOnWidths.text}</small>}</dd></div>}
-        <div><dt>Shortest possible, not under</dt><dd>{lay.shortestPossible.text}{lay.over !== null && lay.over > 0 && <small>{lay.over} % over it at most</small>}</dd></div>
-        {planned.usable && <div><dt>Usable width</dt><dd>{planned.usable.text}</dd></div>}
+        {lay.foldedTo && (
+          <div>
+            <dt>Folded double, as far as</dt>
+            <dd>{lay.foldedTo.text}</dd>
+          </div>
+        )}
+        <div>
+          <dt>{planned.buying?.beforeWashing ? 'Washed cloth, as laid' : 'Cloth needed, as laid'}</dt>
+          <dd>
+            <span data-testid={`laid-${cloth.id}`}>{lay.length.text}</span>
+            <small>{lay.onTape.text}</small>
+          </dd>
+        </div>
+        <div>
+          <dt>Counted in rows by hand</dt>
+          <dd>{lay.byHand.text}</dd>
+        </div>
+        {lay.byWidths && (
+          <div>
+            <dt>Counted in whole widths</dt>
+            <dd data-testid={`widths-${cloth.id}`}>
+              {lay.byWidths.text}
+              {lay.savedOnWidths && <small>the lay saves {lay.savedOnWidths.text}</small>}
+            </dd>
+          </div>
+        )}
+        <div>
+          <dt>Shortest possible, not under</dt>
+          <dd>
+            {lay.shortestPossible.text}
+            {lay.over !== null && lay.over > 0 && <small>{lay.over} % over it at most</small>}
+          </dd>
+        </div>
+        {planned.usable && (
+          <div>
+            <dt>Usable width</dt>
+            <dd>{planned.usable.text}</dd>
+          </div>
+        )}
       </dl>
-      {lay.remnants.length > 0 && <p className="note">Left over: {lay.remnants.slice(0, 4).map((left) => `${left.along.text} along by ${left.across.text} across`).join('; ')}.</p>}
+      {lay.remnants.length > 0 && (
+        <p className="note">
+          Left over:{' '}
+          {lay.remnants
+            .slice(0, 4)
+            .map((left) => `${left.along.text} along by ${left.across.text} across`)
+            .join('; ')}
+          .
+        </p>
+      )}
       <LongerSearch cloth={cloth} planned={planned} />
       {!cloth.articleLength && <WidthsCompared cloth={cloth} />}
       {plan && <CuttingList lay={lay} plan={plan} cloth={cloth} wrongSideUp={side === 'wrong'} />}

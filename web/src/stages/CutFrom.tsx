@@ -8,20 +8,37 @@ export function CutFrom() {
   const draft = useDraft()
   if (!item) return null
   const { cloths } = job.document
-  const choose = (role: Role, cloth: string) => job.edit('', (document) => changeItem(document, item.id, (old) =>
-    role === 'face' ? { ...old, cloth } : { ...old, otherCloths: { ...old.otherCloths, [role]: cloth } }))
+  const choose = (role: Role, cloth: string) =>
+    job.edit('', (document) =>
+      changeItem(document, item.id, (old) =>
+        role === 'face' ? { ...old, cloth } : { ...old, otherCloths: { ...old.otherCloths, [role]: cloth } },
+      ),
+    )
   // While the item is in doubt its pieces are not known; what was chosen for them stays in sight.
-  const others = new Set<Role>([...(draft?.pattern?.pieces ?? []).map((piece) => piece.role), ...(draft?.pattern ? [] : Object.keys(item.otherCloths) as Role[])])
+  const others = new Set<Role>([
+    ...(draft?.pattern?.pieces ?? []).map((piece) => piece.role),
+    ...(draft?.pattern ? [] : (Object.keys(item.otherCloths) as Role[])),
+  ])
   for (const role of others) if (role === 'face' || isFilling(role)) others.delete(role)
   const select = (role: Role, name: string) => (
-    <label key={role}>{name}
-      <Select aria-label={name} value={clothOf(item, role, job.document) ?? null} options={cloths.map((cloth) => ({ value: cloth.id, label: cloth.name }))} onChange={(cloth) => choose(role, cloth)} />
+    <label key={role}>
+      {name}
+      <Select
+        aria-label={name}
+        value={clothOf(item, role, job.document) ?? null}
+        options={cloths.map((cloth) => ({ value: cloth.id, label: cloth.name }))}
+        onChange={(cloth) => choose(role, cloth)}
+      />
     </label>
   )
   return (
     <>
       {select('face', 'Cut from')}
-      {others.size > 0 && cloths.length > 1 && <div className="roles">{[...others].map((role) => select(role, `${role[0]?.toUpperCase()}${role.slice(1)} from`))}</div>}
+      {others.size > 0 && cloths.length > 1 && (
+        <div className="roles">
+          {[...others].map((role) => select(role, `${role[0]?.toUpperCase()}${role.slice(1)} from`))}
+        </div>
+      )}
     </>
   )
 }

@@ -16,26 +16,77 @@ export function CuttingList({ lay, plan, cloth, wrongSideUp }: Props) {
   const isCut = (id: string) => cloth.cut.some((one) => one.piece === id)
   const cut = lay.placed.filter((piece) => isCut(piece.id)).length
   // What is cut stays where it was cut; on folded or torn cloth nothing is pinned.
-  const tick = (piece: LayOf['placed'][number]) => job.edit('', (document) => ({
-    ...document,
-    cloths: document.cloths.map((each) => each.id !== cloth.id ? each : isCut(piece.id)
-      ? { ...each, cut: each.cut.filter((one) => one.piece !== piece.id) }
-      : { ...each, cut: [...each.cut, piece.size], pins: each.spread === 'single' ? [...each.pins.filter((pin) => pin.piece !== piece.id), piece.here] : each.pins }),
-  }))
-  const called = new Map(plan.items.flatMap(({ draft }) => draft.pattern?.pieces ?? []).map((piece) => [piece.label, piece.name]))
+  const tick = (piece: LayOf['placed'][number]) =>
+    job.edit('', (document) => ({
+      ...document,
+      cloths: document.cloths.map((each) =>
+        each.id !== cloth.id
+          ? each
+          : isCut(piece.id)
+            ? { ...each, cut: each.cut.filter((one) => one.piece !== piece.id) }
+            : {
+                ...each,
+                cut: [...each.cut, piece.size],
+                pins:
+                  each.spread === 'single'
+                    ? [...each.pins.filter((pin) => pin.piece !== piece.id), piece.here]
+                    : each.pins,
+              },
+      ),
+    }))
+  const called = new Map(
+    plan.items.flatMap(({ draft }) => draft.pattern?.pieces ?? []).map((piece) => [piece.label, piece.name]),
+  )
   return (
     <details className="cutting">
-      <summary>Cutting list with marks{cut > 0 && <b> {cut} of {lay.placed.length} cut</b>}</summary>
+      <summary>
+        Cutting list with marks
+        {cut > 0 && (
+          <b>
+            {' '}
+            {cut} of {lay.placed.length} cut
+          </b>
+        )}
+      </summary>
       <table>
-        <caption>{cloth.name}, {wrongSideUp ? 'wrong' : 'right'} side up, cut lines; measured from the squared end and from the selvedge on top of the drawing.{lay.foldedTo && ` Folded double, right sides together, as far as ${lay.foldedTo.text}: what lies above the fold is cut with what lies below it.`}</caption>
-        <thead><tr><th>Cut</th><th>Order</th><th>Piece</th><th>From the end</th><th>to</th><th>From the selvedge</th><th>to</th></tr></thead>
+        <caption>
+          {cloth.name}, {wrongSideUp ? 'wrong' : 'right'} side up, cut lines; measured from the squared end and from the
+          selvedge on top of the drawing.
+          {lay.foldedTo &&
+            ` Folded double, right sides together, as far as ${lay.foldedTo.text}: what lies above the fold is cut with what lies below it.`}
+        </caption>
+        <thead>
+          <tr>
+            <th>Cut</th>
+            <th>Order</th>
+            <th>Piece</th>
+            <th>From the end</th>
+            <th>to</th>
+            <th>From the selvedge</th>
+            <th>to</th>
+          </tr>
+        </thead>
         <tbody>
           {lay.placed.map((piece, at) => (
             <tr key={piece.id}>
-              <td><input type="checkbox" aria-label={`${piece.label}, number ${at + 1}, is cut`} checked={isCut(piece.id)} disabled={wrongSideUp} onChange={() => tick(piece)} /></td>
+              <td>
+                <input
+                  type="checkbox"
+                  aria-label={`${piece.label}, number ${at + 1}, is cut`}
+                  checked={isCut(piece.id)}
+                  disabled={wrongSideUp}
+                  onChange={() => tick(piece)}
+                />
+              </td>
               <td>{at + 1}</td>
-              <th scope="row"><b>{piece.label}</b> {called.get(piece.label)}{piece.on && <small> on {piece.on}</small>}</th>
-              <td>{piece.alongRoll.text}</td><td>{piece.toAlongRoll.text}</td><td>{piece.fromSelvedge.text}</td><td>{piece.toSelvedge.text}</td>
+              <th scope="row">
+                <b>{piece.label}</b> {called.get(piece.label)}
+                {piece.on && <small> on {piece.on}</small>}
+              </th>
+              <td>{piece.alongRoll.text}</td>
+              <td>{piece.toAlongRoll.text}</td>
+              <td>{piece.fromSelvedge.text}</td>
+              <td>{piece.toSelvedge.text}</td>
             </tr>
           ))}
         </tbody>

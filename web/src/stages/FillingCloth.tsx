@@ -7,8 +7,26 @@ const bySize = '' // no cloth
 /** Whether a filling is bought by its size or laid on a cloth of the job. */
 export function FillingCloth({ item, role, name }: { item: Item; role: Role; name: string }) {
   const { job } = useScene()
-  const choose = (cloth: string) => job.edit('', (document) => changeItem(document, item.id, (old) =>
-    ({ ...old, otherCloths: Object.fromEntries(Object.entries({ ...old.otherCloths, [role]: cloth }).filter(([, id]) => id !== bySize)) })))
-  const options = [{ value: bySize, label: 'bought by size' }, ...job.document.cloths.map((cloth) => ({ value: cloth.id, label: `laid on ${cloth.name}` }))]
-  return <Select aria-label={`${item.name}, ${name}`} value={clothOf(item, role, job.document) ?? bySize} options={options} onChange={choose} popupMatchSelectWidth={false} />
+  const choose = (cloth: string) =>
+    job.edit('', (document) =>
+      changeItem(document, item.id, (old) => ({
+        ...old,
+        otherCloths: Object.fromEntries(
+          Object.entries({ ...old.otherCloths, [role]: cloth }).filter(([, id]) => id !== bySize),
+        ),
+      })),
+    )
+  const options = [
+    { value: bySize, label: 'bought by size' },
+    ...job.document.cloths.map((cloth) => ({ value: cloth.id, label: `laid on ${cloth.name}` })),
+  ]
+  return (
+    <Select
+      aria-label={`${item.name}, ${name}`}
+      value={clothOf(item, role, job.document) ?? bySize}
+      options={options}
+      onChange={choose}
+      popupMatchSelectWidth={false}
+    />
+  )
 }

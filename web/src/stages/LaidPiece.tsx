@@ -18,7 +18,12 @@ interface Props {
 // An inch in hundredths of a millimetre: what an arrow key moves a piece by.
 const inch = 2540
 
-const arrows: Record<string, [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }
+const arrows: Record<string, [number, number]> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+}
 
 /** A piece on the cloth: dragged by the pointer, or moved by the arrow keys; P pins and unpins it, T turns it. */
 export function LaidPiece({ piece, repeat, hatch, letter, pointed, point, moves: allowed }: Props) {
@@ -74,15 +79,26 @@ export function LaidPiece({ piece, repeat, hatch, letter, pointed, point, moves:
       }}
       onPointerUp={() => {
         setFrom(undefined)
-        if (from && Math.hypot(by.x, by.y) > inch / 2) void moves?.move({ ...place, along: box.x + by.x, across: box.y + by.y })
+        if (from && Math.hypot(by.x, by.y) > inch / 2)
+          void moves?.move({ ...place, along: box.x + by.x, across: box.y + by.y })
       }}
       onPointerCancel={() => setFrom(undefined)}
     >
       <path d={piece.path} className="cloth-piece" />
       <path d={piece.path} fill={hatch} />
       <path d={piece.path} className="cut" />
-      {piece.pinned && !piece.isCut && <circle className="pin" cx={box.x + size * 0.6} cy={box.y + size * 0.6} r={size * 0.28} />}
-      <text x={box.x + box.width / 2} y={box.y + box.height / 2} fontSize={size} dominantBaseline="central" textAnchor="middle">{piece.label}</text>
+      {piece.pinned && !piece.isCut && (
+        <circle className="pin" cx={box.x + size * 0.6} cy={box.y + size * 0.6} r={size * 0.28} />
+      )}
+      <text
+        x={box.x + box.width / 2}
+        y={box.y + box.height / 2}
+        fontSize={size}
+        dominantBaseline="central"
+        textAnchor="middle"
+      >
+        {piece.label}
+      </text>
     </g>
   )
 }

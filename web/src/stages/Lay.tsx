@@ -14,7 +14,10 @@ export default function Lay() {
   // The same lays as they look when the cloth lies wrong side up.
   const over = useQuery({
     queryKey: ['lays', job.document, 'wrong'],
-    queryFn: ({ signal }) => answer(api.POST('/api/plan', { params: { query: { lay: 'instant', side: 'wrong' } }, body: job.document, signal })),
+    queryFn: ({ signal }) =>
+      answer(
+        api.POST('/api/plan', { params: { query: { lay: 'instant', side: 'wrong' } }, body: job.document, signal }),
+      ),
     enabled: side === 'wrong',
     placeholderData: keepPreviousData,
     gcTime: 10_000,
@@ -23,10 +26,22 @@ export default function Lay() {
   return (
     <>
       <div className="lay-tools">
-        <Segmented tabIndex={-1} aria-label="Which side is up" name="side" value={side} options={[{ value: 'right', label: 'right side up' }, { value: 'wrong', label: 'wrong side up' }]} onChange={setSide} />
+        <Segmented
+          tabIndex={-1}
+          aria-label="Which side is up"
+          name="side"
+          value={side}
+          options={[
+            { value: 'right', label: 'right side up' },
+            { value: 'wrong', label: 'wrong side up' },
+          ]}
+          onChange={setSide}
+        />
         <Button onClick={() => window.print()}>Print lays and marks</Button>
       </div>
-      {job.document.cloths.map((cloth) => <ClothOnTable key={cloth.id} cloth={cloth} plan={turned ? over.data : plan} side={turned ? 'wrong' : 'right'} />)}
+      {job.document.cloths.map((cloth) => (
+        <ClothOnTable key={cloth.id} cloth={cloth} plan={turned ? over.data : plan} side={turned ? 'wrong' : 'right'} />
+      ))}
       <Button onClick={addCloth}>Add a cloth</Button>
     </>
   )

@@ -28,20 +28,48 @@ export function LongerSearch({ cloth, planned }: { cloth: Cloth; planned: ClothP
   const begin = async () => {
     setRefused('')
     try {
-      setStarted({ id: (await answer(api.POST('/api/searches', { body: { job: job.document, cloth: cloth.id } }))).id, of: job.document })
+      setStarted({
+        id: (await answer(api.POST('/api/searches', { body: { job: job.document, cloth: cloth.id } }))).id,
+        of: job.document,
+      })
     } catch (error) {
       setRefused(error instanceof Error ? error.message : 'The server does not answer.')
     }
   }
   const stop = () => started && void api.DELETE('/api/searches/{id}', { params: { path: { id: started.id } } })
-  if (planned.lay?.proven) return <p className="search" role="status">Proven shortest: no lay of these pieces takes less.</p>
+  if (planned.lay?.proven)
+    return (
+      <p className="search" role="status">
+        Proven shortest: no lay of these pieces takes less.
+      </p>
+    )
   const runs = started !== undefined && found?.runs !== false && !search.isError
   return (
     <p className="search" role="status">
-      {runs ? <Button onClick={stop}>Stop and keep</Button> : <Button onClick={() => void begin()}>Search longer for a shorter lay</Button>}
-      {runs && <span>Searching … {found?.length && <b>{found.length.text}</b>} {(found?.shortened ?? 0) > 0 && `shortened ${howOften(found?.shortened ?? 0)}`}</span>}
-      {!runs && found && started?.of === job.document && <span>{found.fault ?? (found.shortened > 0 ? `Shortened ${howOften(found.shortened)}, to ${found.length?.text ?? ''}.` : 'Nothing shorter was found.')}</span>}
-      {refused && <span className="problem" role="alert">{refused}</span>}
+      {runs ? (
+        <Button onClick={stop}>Stop and keep</Button>
+      ) : (
+        <Button onClick={() => void begin()}>Search longer for a shorter lay</Button>
+      )}
+      {runs && (
+        <span>
+          Searching … {found?.length && <b>{found.length.text}</b>}{' '}
+          {(found?.shortened ?? 0) > 0 && `shortened ${howOften(found?.shortened ?? 0)}`}
+        </span>
+      )}
+      {!runs && found && started?.of === job.document && (
+        <span>
+          {found.fault ??
+            (found.shortened > 0
+              ? `Shortened ${howOften(found.shortened)}, to ${found.length?.text ?? ''}.`
+              : 'Nothing shorter was found.')}
+        </span>
+      )}
+      {refused && (
+        <span className="problem" role="alert">
+          {refused}
+        </span>
+      )}
     </p>
   )
 }

@@ -6,8 +6,11 @@ import { changeItem, useScene } from '../job/context'
 export function Matches({ matches }: { matches: ClothPlan['matches'] }) {
   const { job } = useScene()
   const choose = (item: string, piece: string, match: Match) =>
-    job.edit('', (document) => changeItem(document, item, (old) => ({ ...old, matches: { ...old.matches, [piece]: match } })))
-  const line = (item: string, inLine: boolean) => job.edit('', (document) => changeItem(document, item, (old) => ({ ...old, inLine })))
+    job.edit('', (document) =>
+      changeItem(document, item, (old) => ({ ...old, matches: { ...old.matches, [piece]: match } })),
+    )
+  const line = (item: string, inLine: boolean) =>
+    job.edit('', (document) => changeItem(document, item, (old) => ({ ...old, inLine })))
   const items = [...new Set(matches.map((match) => match.item))]
   return (
     <details className="demands matches">
@@ -18,21 +21,30 @@ export function Matches({ matches }: { matches: ClothPlan['matches'] }) {
           <fieldset key={id}>
             <legend>{own[0]?.itemName}</legend>
             <label className="tick">
-              <input type="checkbox" checked={job.document.items.find((item) => item.id === id)?.inLine ?? false} onChange={(event) => line(id, event.currentTarget.checked)} />
+              <input
+                type="checkbox"
+                checked={job.document.items.find((item) => item.id === id)?.inLine ?? false}
+                onChange={(event) => line(id, event.currentTarget.checked)}
+              />
               In line: the print runs on over its covers and over the items beside it that are in line too
             </label>
             <div className="cloth-fields">
               {own.map((match) => (
-                <label key={match.piece}><span><b>{match.label}</b> {match.name}</span>
+                <label key={match.piece}>
+                  <span>
+                    <b>{match.label}</b> {match.name}
+                  </span>
                   <Select
                     aria-label={`${match.label} ${match.name} matches`}
                     value={match.match}
-                    options={[
-                      { value: 'same', label: 'from the same place' },
-                      { value: 'centred', label: 'motif in the middle' },
-                      ...(match.follows ? [{ value: 'follows', label: `runs on from the ${match.follows}` }] : []),
-                      { value: 'free', label: 'need not match' },
-                    ] as { value: Match; label: string }[]}
+                    options={
+                      [
+                        { value: 'same', label: 'from the same place' },
+                        { value: 'centred', label: 'motif in the middle' },
+                        ...(match.follows ? [{ value: 'follows', label: `runs on from the ${match.follows}` }] : []),
+                        { value: 'free', label: 'need not match' },
+                      ] as { value: Match; label: string }[]
+                    }
                     onChange={(chosen) => choose(id, match.piece, chosen)}
                   />
                 </label>

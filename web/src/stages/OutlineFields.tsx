@@ -12,7 +12,13 @@ export function OutlineChoice({ choice }: { choice: Choice }) {
   if (choice.kind !== 'option')
     return (
       <div className="choice">
-        <EntryField name={field} label={choice.name} state={state} write={write} unit={choice.kind === 'length' ? unitWord(job.document.unit) : ''} />
+        <EntryField
+          name={field}
+          label={choice.name}
+          state={state}
+          write={write}
+          unit={choice.kind === 'length' ? unitWord(job.document.unit) : ''}
+        />
       </div>
     )
   return (
@@ -26,7 +32,11 @@ export function OutlineChoice({ choice }: { choice: Choice }) {
         options={choice.options.map((option) => ({ value: option.key, label: option.name, title: option.when }))}
         onChange={(option) => write(option, '')}
       />
-      {state.problem && <p className="problem" role="alert">{state.problem.reason}.</p>}
+      {state.problem && (
+        <p className="problem" role="alert">
+          {state.problem.reason}.
+        </p>
+      )}
     </div>
   )
 }
@@ -45,12 +55,18 @@ export function TraceField({ measure }: { measure: MakeUp['measures'][number] })
       write(path, newId())
       setFailed('')
     } catch (error) {
-      setFailed(error instanceof Refused ? (error.problems[0]?.reason ?? error.message) : 'The server does not answer. Try again.')
+      setFailed(
+        error instanceof Refused
+          ? (error.problems[0]?.reason ?? error.message)
+          : 'The server does not answer. Try again.',
+      )
     }
   }
   return (
     <div className="trace">
-      <label htmlFor={id}><kbd>{measure.key}</kbd> {measure.name}</label>
+      <label htmlFor={id}>
+        <kbd>{measure.key}</kbd> {measure.name}
+      </label>
       <p>{measure.holdTape}</p>
       <Input.TextArea
         id={id}
@@ -60,13 +76,33 @@ export function TraceField({ measure }: { measure: MakeUp['measures'][number] })
         maxLength={4000}
         status={state.problem ? 'error' : ''}
         aria-invalid={state.problem !== undefined}
-        onFocus={() => { step.current = newId() }}
+        onFocus={() => {
+          step.current = newId()
+        }}
         onChange={(event) => write(event.currentTarget.value, step.current)}
       />
-      {state.problem && <p className="problem" role="alert">{state.problem.reason}. <span>For example {state.problem.example}</span></p>}
+      {state.problem && (
+        <p className="problem" role="alert">
+          {state.problem.reason}. <span>For example {state.problem.example}</span>
+        </p>
+      )}
       <Button onClick={() => file.current?.click()}>Take it from an SVG drawing</Button>
-      <input ref={file} type="file" accept=".svg,image/svg+xml" aria-label="SVG drawing" hidden onChange={(event) => { void take(event.currentTarget.files?.[0]); event.currentTarget.value = '' }} />
-      {failed && <p className="problem" role="alert">{failed}.</p>}
+      <input
+        ref={file}
+        type="file"
+        accept=".svg,image/svg+xml"
+        aria-label="SVG drawing"
+        hidden
+        onChange={(event) => {
+          void take(event.currentTarget.files?.[0])
+          event.currentTarget.value = ''
+        }}
+      />
+      {failed && (
+        <p className="problem" role="alert">
+          {failed}.
+        </p>
+      )}
     </div>
   )
 }

@@ -20,7 +20,9 @@ export const withFraction = (typed: string, fraction: string) => {
 /** Keys for a hand that holds a tape: digits, and fractions of an inch or the decimal point by one touch. */
 export function Pad({ unit, typed, write, next }: Props) {
   const key = (label: string, typedThen: string) => (
-    <Button key={label} onClick={() => write(typedThen)}>{label}</Button>
+    <Button key={label} onClick={() => write(typedThen)}>
+      {label}
+    </Button>
   )
   const digit = (n: string) => key(n, typed.includes('/') ? n : typed + n)
   return (
@@ -28,18 +30,33 @@ export function Pad({ unit, typed, write, next }: Props) {
     <div className="pad" role="group" aria-label="Pad" onMouseDown={(event) => event.preventDefault()}>
       <div className="digits">
         {['7', '8', '9', '4', '5', '6', '1', '2', '3'].map(digit)}
-        {unit === 'cm' ? key('.', typed.includes('.') ? typed : `${typed || '0'}.`) : <Button onClick={() => write('')}>Clear</Button>}
+        {unit === 'cm' ? (
+          key('.', typed.includes('.') ? typed : `${typed || '0'}.`)
+        ) : (
+          <Button onClick={() => write('')}>Clear</Button>
+        )}
         {digit('0')}
         <Button onClick={() => write(typed.slice(0, -1).trimEnd())}>Back</Button>
       </div>
       {unit !== 'cm' && (
         <>
           <div className="eighths">{eighths.map((fraction) => key(fraction, withFraction(typed, fraction)))}</div>
-          {unit === 'in' && <div className="sixteenths">{sixteenths.map((fraction) => key(fraction, withFraction(typed, fraction)))}</div>}
+          {unit === 'in' && (
+            <div className="sixteenths">
+              {sixteenths.map((fraction) => key(fraction, withFraction(typed, fraction)))}
+            </div>
+          )}
         </>
       )}
-      {unit === 'cm' && <div className="eighths">{['mm', 'cm'].map((word) => key(word, `${typed.replace(/\s*[a-z]+$/, '')} ${word}`))}<Button onClick={() => write('')}>Clear</Button></div>}
-      <Button type="primary" onClick={next}>Next line</Button>
+      {unit === 'cm' && (
+        <div className="eighths">
+          {['mm', 'cm'].map((word) => key(word, `${typed.replace(/\s*[a-z]+$/, '')} ${word}`))}
+          <Button onClick={() => write('')}>Clear</Button>
+        </div>
+      )}
+      <Button type="primary" onClick={next}>
+        Next line
+      </Button>
     </div>
   )
 }

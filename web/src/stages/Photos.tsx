@@ -9,7 +9,10 @@ export function Photos() {
   const { id, item } = useScene()
   const [problem, setProblem] = useState('')
   const queries = useQueryClient()
-  const photos = useQuery({ queryKey: ['photos', id], queryFn: () => answer(api.GET('/api/jobs/{id}/photos', { params: { path: { id } } })) })
+  const photos = useQuery({
+    queryKey: ['photos', id],
+    queryFn: () => answer(api.GET('/api/jobs/{id}/photos', { params: { path: { id } } })),
+  })
   if (!item) return null
   // Every change is told when it did not reach the workroom.
   const send = async (call: () => Promise<void>) => {
@@ -19,45 +22,76 @@ export function Photos() {
       await call()
     } catch (error) {
       sent = false
-      setProblem(error instanceof Refused ? error.message : 'The server does not answer. Nothing was changed: try again.')
+      setProblem(
+        error instanceof Refused ? error.message : 'The server does not answer. Nothing was changed: try again.',
+      )
     }
     await queries.invalidateQueries({ queryKey: ['photos', id] })
     return sent
   }
-  const add = (files: File[]) => send(async () => {
-    for (const file of files)
-      await answer(api.PUT('/api/jobs/{id}/photos/{photo}', {
-        params: { path: { id, photo: newId() }, query: { item: item.id } },
-        body: file as unknown as string,
-        bodySerializer: (body) => body,
-        headers: { 'Content-Type': file.type },
-      }))
-  })
+  const add = (files: File[]) =>
+    send(async () => {
+      for (const file of files)
+        await answer(
+          api.PUT('/api/jobs/{id}/photos/{photo}', {
+            params: { path: { id, photo: newId() }, query: { item: item.id } },
+            body: file as unknown as string,
+            bodySerializer: (body) => body,
+            headers: { 'Content-Type': file.type },
+          }),
+        )
+    })
   // Only what was changed is sent: the rest may be otherwise by now.
-  const change = (photo: Photo, change: { caption: string } | { away: boolean }) => send(async () => {
-    await answer(api.PUT('/api/photos/{photo}', { params: { path: { photo: photo.id } }, body: { caption: null, away: null, ...change } }))
-  })
+  const change = (photo: Photo, change: { caption: string } | { away: boolean }) =>
+    send(async () => {
+      await answer(
+        api.PUT('/api/photos/{photo}', {
+          params: { path: { photo: photo.id } },
+          body: { caption: null, away: null, ...change },
+        }),
+      )
+    })
   return (
     <section className="photos" aria-label="Photos">
-      <label className="file">Add photos <small>corners and folds before anything is unpicked; removed parts with their numbers</small>
-        <input type="file" accept="image/jpeg,image/png,image/webp" multiple onChange={(event) => {
-          const input = event.currentTarget
-          void add([...(input.files ?? [])]).then(() => { input.value = '' })
-        }} />
+      <label className="file">
+        Add photos <small>corners and folds before anything is unpicked; removed parts with their numbers</small>
+        <input
+          type="file"
+          accept="image/jpeg,image/png,image/webp"
+          multiple
+          onChange={(event) => {
+            const input = event.currentTarget
+            void add([...(input.files ?? [])]).then(() => {
+              input.value = ''
+            })
+          }}
+        />
       </label>
-      {problem && <p className="problem" role="alert">{problem}</p>}
+      {problem && (
+        <p className="problem" role="alert">
+          {problem}
+        </p>
+      )}
       <ul>
-        {photos.data?.filter((photo) => photo.item === item.id).map((photo) => (
-          <li key={photo.id} className={photo.away ? 'away' : ''}>
-            {photo.away ? <p>Taken away{photo.caption && `: ${photo.caption}`}</p> : (
-              <>
-                <a href={`/api/photos/${photo.id}`} target="_blank" rel="noreferrer"><img src={`/api/photos/${photo.id}`} alt={photo.caption || 'Photo without a caption'} /></a>
-                <Caption photo={photo} write={(caption) => change(photo, { caption })} />
-              </>
-            )}
-            <Button onClick={() => void change(photo, { away: !photo.away })}>{photo.away ? 'Put back' : 'Take away'}</Button>
-          </li>
-        ))}
+        {photos.data
+          ?.filter((photo) => photo.item === item.id)
+          .map((photo) => (
+            <li key={photo.id} className={photo.away ? 'away' : ''}>
+              {photo.away ? (
+                <p>Taken away{photo.caption && `: ${photo.caption}`}</p>
+              ) : (
+                <>
+                  <a href={`/api/photos/${photo.id}`} target="_blank" rel="noreferrer">
+                    <img src={`/api/photos/${photo.id}`} alt={photo.caption || 'Photo without a caption'} />
+                  </a>
+                  <Caption photo={photo} write={(caption) => change(photo, { caption })} />
+                </>
+              )}
+              <Button onClick={() => void change(photo, { away: !photo.away })}>
+                {photo.away ? 'Put back' : 'Take away'}
+              </Button>
+            </li>
+          ))}
       </ul>
     </section>
   )
@@ -74,7 +108,10 @@ function Caption({ photo, write }: { photo: Photo; write: (caption: string) => P
       maxLength={300}
       onChange={(event) => setTyped(event.currentTarget.value)}
       onBlur={() => {
-        if (typed !== undefined && typed !== photo.caption) void write(typed).then((sent) => { if (sent) setTyped(undefined) })
+        if (typed !== undefined && typed !== photo.caption)
+          void write(typed).then((sent) => {
+            if (sent) setTyped(undefined)
+          })
       }}
     />
   )

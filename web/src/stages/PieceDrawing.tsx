@@ -8,21 +8,40 @@ export function PieceDrawing({ piece, pointed }: { piece: Piece; pointed: string
   const middle = { x: box.x + box.width / 2, y: box.y + box.height / 2 }
   const arrow = Math.min(box.width, box.height) * 0.3
   return (
-    <svg className="piece" viewBox={`${box.x - edge} ${box.y - edge} ${box.width + 2 * edge} ${box.height + 2 * edge}`} role="img" aria-label={`${piece.name}, to scale`}>
+    <svg
+      className="piece"
+      viewBox={`${box.x - edge} ${box.y - edge} ${box.width + 2 * edge} ${box.height + 2 * edge}`}
+      role="img"
+      aria-label={`${piece.name}, to scale`}
+    >
       <path className="cut" d={piece.cut} />
       <path className="stitch" d={piece.stitch} />
-      {piece.lines.map((line, at) => <line key={at} className={line.kind} {...line.span} />)}
-      {piece.notches.map((notch, at) => <line key={at} className={notch.clip ? 'clip' : 'notch'} {...notch.span} />)}
+      {piece.lines.map((line, at) => (
+        <line key={at} className={line.kind} {...line.span} />
+      ))}
+      {piece.notches.map((notch, at) => (
+        <line key={at} className={notch.clip ? 'clip' : 'notch'} {...notch.span} />
+      ))}
       {piece.meeting.map((point) => (
         <g key={`${point.name} ${point.x}`} className="meeting">
           <circle cx={point.x} cy={point.y} r={edge / 6} />
-          <text x={point.x + (point.x < middle.x ? 1 : -1) * edge * 0.7} y={point.y + (point.y < middle.y ? 1 : -1) * edge * 0.7} fontSize={edge * 0.8} dominantBaseline="central" textAnchor="middle">{point.name}</text>
+          <text
+            x={point.x + (point.x < middle.x ? 1 : -1) * edge * 0.7}
+            y={point.y + (point.y < middle.y ? 1 : -1) * edge * 0.7}
+            fontSize={edge * 0.8}
+            dominantBaseline="central"
+            textAnchor="middle"
+          >
+            {point.name}
+          </text>
         </g>
       ))}
       {piece.grain !== 'either' && (
         <g className="grain">
           <line x1={middle.x} y1={middle.y + arrow} x2={middle.x} y2={middle.y - arrow} />
-          <polyline points={`${middle.x - arrow / 5},${middle.y - arrow * 0.7} ${middle.x},${middle.y - arrow} ${middle.x + arrow / 5},${middle.y - arrow * 0.7}`} />
+          <polyline
+            points={`${middle.x - arrow / 5},${middle.y - arrow * 0.7} ${middle.x},${middle.y - arrow} ${middle.x + arrow / 5},${middle.y - arrow * 0.7}`}
+          />
         </g>
       )}
       {size?.span && (

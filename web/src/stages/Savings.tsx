@@ -26,10 +26,20 @@ export function Savings() {
       <h2>What would take less cloth</h2>
       {!asked && <Button onClick={() => setWanted(true)}>Look for sizes that could be a little less</Button>}
       {asked && found.isFetching && <p>Drafting and laying every size a little smaller …</p>}
-      {asked && found.error && <p className="problem" role="alert">{found.error.message}</p>}
-      {asked && !found.isFetching && found.data?.savings.length === 0 && !found.data.looked && <p>No size that may be spared would let the shop cut less.</p>}
+      {asked && found.error && (
+        <p className="problem" role="alert">
+          {found.error.message}
+        </p>
+      )}
+      {asked && !found.isFetching && found.data?.savings.length === 0 && !found.data.looked && (
+        <p>No size that may be spared would let the shop cut less.</p>
+      )}
       {asked && !found.isFetching && found.data && <SavingList savings={found.data.savings} />}
-      {asked && !found.isFetching && found.data?.looked && <p>{found.data.looked} sizes were looked at so far. <Button onClick={() => void found.refetch()}>Look on</Button></p>}
+      {asked && !found.isFetching && found.data?.looked && (
+        <p>
+          {found.data.looked} sizes were looked at so far. <Button onClick={() => void found.refetch()}>Look on</Button>
+        </p>
+      )}
     </section>
   )
 }
@@ -40,20 +50,30 @@ export function SavingList({ savings }: { savings: SavingView[] }) {
   const take = ({ item, field, typed }: SavingView) => {
     const [map = '', ...rest] = field.split('.')
     const key = rest.join('.')
-    job.edit('', (document) => changeItem(document, item, (old) => {
-      // A second reading of the old size would contradict the new one.
-      const kept = Object.entries(old[map as 'measures' | 'choices' | 'allowances']).filter(([other]) => other !== `${key} again`)
-      return { ...old, [map]: { ...Object.fromEntries(kept), [key]: typed } }
-    }))
+    job.edit('', (document) =>
+      changeItem(document, item, (old) => {
+        // A second reading of the old size would contradict the new one.
+        const kept = Object.entries(old[map as 'measures' | 'choices' | 'allowances']).filter(
+          ([other]) => other !== `${key} again`,
+        )
+        return { ...old, [map]: { ...Object.fromEntries(kept), [key]: typed } }
+      }),
+    )
   }
-  return savings.length > 0 && (
-    <ul>
-      {savings.map((saving) => (
-        <li key={`${saving.item}/${saving.field}`}>
-          <span>{saving.itemName}: {saving.name.toLowerCase()} {saving.to.text} instead of {saving.from.text} buys <b>{saving.buysLess} less</b>{saving.costsLess && `, ${saving.costsLess}`}</span>
-          <Button onClick={() => take(saving)}>Make it {saving.to.text}</Button>
-        </li>
-      ))}
-    </ul>
+  return (
+    savings.length > 0 && (
+      <ul>
+        {savings.map((saving) => (
+          <li key={`${saving.item}/${saving.field}`}>
+            <span>
+              {saving.itemName}: {saving.name.toLowerCase()} {saving.to.text} instead of {saving.from.text} buys{' '}
+              <b>{saving.buysLess} less</b>
+              {saving.costsLess && `, ${saving.costsLess}`}
+            </span>
+            <Button onClick={() => take(saving)}>Make it {saving.to.text}</Button>
+          </li>
+        ))}
+      </ul>
+    )
   )
 }

@@ -22,29 +22,76 @@ export function WidthsCompared({ cloth }: { cloth: Cloth }) {
     if (other.trim()) others([...cloth.otherWidths, { typed: other.trim(), unit: job.document.unit }])
     setOther('')
   }
-  if (!asked) return <Button className="compare" onClick={() => setAsked(true)}>Compare widths</Button>
+  if (!asked)
+    return (
+      <Button className="compare" onClick={() => setAsked(true)}>
+        Compare widths
+      </Button>
+    )
   return (
     <section className="widths" aria-label={`Widths of ${cloth.name} compared`} aria-live="polite">
       {tried.isFetching && <p>Drafting and laying at every width …</p>}
-      {tried.error && <p className="problem" role="alert">{tried.error.message}</p>}
+      {tried.error && (
+        <p className="problem" role="alert">
+          {tried.error.message}
+        </p>
+      )}
       {tried.data && (
         <table>
-          <thead><tr><th>Width</th><th>Panels lie</th><th>Needed</th><th>To buy</th><th>Cost</th><th>Joins</th><th>Waste</th></tr></thead>
+          <thead>
+            <tr>
+              <th>Width</th>
+              <th>Panels lie</th>
+              <th>Needed</th>
+              <th>To buy</th>
+              <th>Cost</th>
+              <th>Joins</th>
+              <th>Waste</th>
+            </tr>
+          </thead>
           <tbody>
             {tried.data.map((row) => (
               <tr key={`${row.width.ticks} ${row.lying}`} className={row.current ? 'current' : ''}>
-                <th scope="row">{row.width.text}{row.current && <small>now</small>}</th>
+                <th scope="row">
+                  {row.width.text}
+                  {row.current && <small>now</small>}
+                </th>
                 <td>{row.lying}</td>
-                {row.reason === null
-                  ? <><td>{row.needed?.text}</td><td><b>{row.bought?.text}</b></td><td>{row.cost}</td><td>{row.joins}</td><td>{row.waste} %</td></>
-                  : <td colSpan={5} className="note">{row.reason}</td>}
+                {row.reason === null ? (
+                  <>
+                    <td>{row.needed?.text}</td>
+                    <td>
+                      <b>{row.bought?.text}</b>
+                    </td>
+                    <td>{row.cost}</td>
+                    <td>{row.joins}</td>
+                    <td>{row.waste} %</td>
+                  </>
+                ) : (
+                  <td colSpan={5} className="note">
+                    {row.reason}
+                  </td>
+                )}
               </tr>
             ))}
           </tbody>
         </table>
       )}
-      <form className="other-width" onSubmit={(event) => { event.preventDefault(); add() }}>
-        <label>Another width<Input value={other} suffix={unitWord(job.document.unit)} onChange={(event) => setOther(event.currentTarget.value)} /></label>
+      <form
+        className="other-width"
+        onSubmit={(event) => {
+          event.preventDefault()
+          add()
+        }}
+      >
+        <label>
+          Another width
+          <Input
+            value={other}
+            suffix={unitWord(job.document.unit)}
+            onChange={(event) => setOther(event.currentTarget.value)}
+          />
+        </label>
         <Button htmlType="submit">Compare it too</Button>
         {cloth.otherWidths.length > 0 && <Button onClick={() => others([])}>Only the usual widths</Button>}
       </form>

@@ -5,7 +5,15 @@ const step = 1.5
 const nearest = 8
 
 /** A drawing that is looked at from nearer by + and −, and dragged along by its bare ground, with a line beneath it. */
-export function ZoomFrame({ name, foot, children }: { name: string; foot: ReactNode; children: (zoom: number) => ReactNode }) {
+export function ZoomFrame({
+  name,
+  foot,
+  children,
+}: {
+  name: string
+  foot: ReactNode
+  children: (zoom: number) => ReactNode
+}) {
   const [zoom, setZoom] = useState(1)
   const from = useRef<{ x: number; y: number }>(null)
   const nearer = (by: number) => setZoom((now) => Math.min(nearest, Math.max(1, now * by)))
@@ -32,14 +40,20 @@ export function ZoomFrame({ name, foot, children }: { name: string; foot: ReactN
         }}
         onPointerDown={begin}
         onPointerMove={drag}
-        onPointerUp={() => { from.current = null }}
+        onPointerUp={() => {
+          from.current = null
+        }}
       >
         {children(zoom)}
       </div>
       <div className="zoom">
         {foot}
-        <Button aria-label={`${name}, nearer`} disabled={zoom >= nearest} onClick={() => nearer(step)}>+</Button>
-        <Button aria-label={`${name}, further`} disabled={zoom <= 1} onClick={() => nearer(1 / step)}>−</Button>
+        <Button aria-label={`${name}, nearer`} disabled={zoom >= nearest} onClick={() => nearer(step)}>
+          +
+        </Button>
+        <Button aria-label={`${name}, further`} disabled={zoom <= 1} onClick={() => nearer(1 / step)}>
+          −
+        </Button>
       </div>
     </div>
   )

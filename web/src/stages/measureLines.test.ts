@@ -1,26 +1,36 @@
 import { describe, expect, it } from 'vitest'
 import { place } from './measureLines'
 
-const line = (measure: string, x1: number, y1: number, x2: number, y2: number) => ({ measure, span: { x1, y1, x2, y2 } })
+const line = (measure: string, x1: number, y1: number, x2: number, y2: number) => ({
+  measure,
+  span: { x1, y1, x2, y2 },
+})
 const box = { x: 0, y: 0, width: 1000, height: 600 }
 const sketch = (dimensions: ReturnType<typeof line>[]) => ({ box, strokes: [], dimensions })
 
 describe('labels of a measuring drawing', () => {
   it('stand at their lines while there are few', () => {
-    const { labels } = place(sketch([line('W', 0, 600, 1000, 600), line('L', 1000, 0, 1000, 600), line('T', 0, 0, 0, 600)]))
+    const { labels } = place(
+      sketch([line('W', 0, 600, 1000, 600), line('L', 1000, 0, 1000, 600), line('T', 0, 0, 0, 600)]),
+    )
     expect(labels.W?.grows).toBe('down')
     expect(labels.L?.grows).toBe('right')
     expect(labels.T?.grows).toBe('left')
     expect(labels.W?.leader).toBeUndefined()
   })
 
-  const many = Array.from({ length: 11 }, (_, at) => line(`m${at}`, at * 90, 100 + at * 20, at * 90 + 60, 130 + at * 20))
+  const many = Array.from({ length: 11 }, (_, at) =>
+    line(`m${at}`, at * 90, 100 + at * 20, at * 90 + 60, 130 + at * 20),
+  )
 
   it('stand in two columns when there are many, none on another', () => {
     const { labels } = place(sketch(many))
     expect(Object.keys(labels)).toHaveLength(11)
     for (const side of ['left', 'right']) {
-      const tops = Object.values(labels).filter((label) => label.grows === side).map((label) => label.top).sort((a, b) => a - b)
+      const tops = Object.values(labels)
+        .filter((label) => label.grows === side)
+        .map((label) => label.top)
+        .sort((a, b) => a - b)
       expect(tops.length).toBeGreaterThanOrEqual(5)
       for (let at = 1; at < tops.length; at++) expect((tops[at] ?? 0) - (tops[at - 1] ?? 0)).toBeGreaterThan(10)
       expect(tops.every((top) => top > 0 && top < 100)).toBe(true)

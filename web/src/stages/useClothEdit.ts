@@ -5,5 +5,8 @@ import { useScene } from '../job/context'
 export function useClothEdit(cloth: Cloth) {
   const { job } = useScene()
   return (change: Partial<Cloth>, step = '') =>
-    job.edit(step, (document) => ({ ...document, cloths: document.cloths.map((each) => (each.id === cloth.id ? { ...each, ...change } : each)) }))
+    job.edit(step, (document) => ({
+      ...document,
+      cloths: document.cloths.map((each) => (each.id === cloth.id ? { ...each, ...change } : each)),
+    }))
 }

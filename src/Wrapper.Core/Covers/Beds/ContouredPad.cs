@@ -18,7 +18,8 @@ public sealed class ContouredPad : MakeUp
     public override string Family => "Contoured pad";
 
     /// <inheritdoc/>
-    public override string When => "For changing pads and the like: the wrap follows the hollow of the pad, elastic beneath holds it.";
+    public override string When =>
+        "For changing pads and the like: the wrap follows the hollow of the pad, elastic beneath holds it.";
 
     /// <inheritdoc/>
     public override IReadOnlyList<Measure> Measures { get; } =
@@ -34,12 +35,21 @@ public sealed class ContouredPad : MakeUp
     /// <inheritdoc/>
     public override IReadOnlyList<Choice> Choices { get; } =
     [
-        Bedding.For with { Default = "cot" },
-        Choice.OfLength("tuck", "Tuck beneath", "Edge", Length.Inches(2), 50, Usual.UpTo(12, "2", "5", zero: true)) with { Adjustable = Length.Inches(0, 1, 2) },
+        Bedding.For with
+        {
+            Default = "cot",
+        },
+        Choice.OfLength("tuck", "Tuck beneath", "Edge", Length.Inches(2), 50, Usual.UpTo(12, "2", "5", zero: true)) with
+        {
+            Adjustable = Length.Inches(0, 1, 2),
+        },
         Elastic.Edge,
         .. Elastic.AllRound,
         Usual.PanelGrain,
-        WidthJoins.School with { Default = "strip" },
+        WidthJoins.School with
+        {
+            Default = "strip",
+        },
     ];
 
     /// <inheritdoc/>
@@ -56,45 +66,98 @@ public sealed class ContouredPad : MakeUp
         var end = PadProfile.Draw(w, rim, rimWidth, middle, high, Length.Zero);
         Point Corner(string edge) => end.Edges.Single(each => each.Name == edge).Start;
         var beside = (w - middle).Over(2);
-        return ExtrudedSketch.Of(end, l,
-        [
-            new("W", Corner(PadProfile.Foot), Corner("right side")), new("H1", Corner(PadProfile.Foot), Corner("left side")),
-            new("W1", Corner("left side"), Corner("left rim")), new("W2", Corner("left slope"), Corner("middle")), new("H2", new(beside, Length.Zero), Corner("left slope")),
-        ], ("L", Corner("right side")));
+        return ExtrudedSketch.Of(
+            end,
+            l,
+            [
+                new("W", Corner(PadProfile.Foot), Corner("right side")),
+                new("H1", Corner(PadProfile.Foot), Corner("left side")),
+                new("W1", Corner("left side"), Corner("left rim")),
+                new("W2", Corner("left slope"), Corner("middle")),
+                new("H2", new(beside, Length.Zero), Corner("left slope")),
+            ],
+            ("L", Corner("right side"))
+        );
     }
 
     /// <inheritdoc/>
     public override IEnumerable<Problem> Check(Reading reading)
     {
-        foreach (var problem in PadProfile.Check(reading)) yield return problem;
+        foreach (var problem in PadProfile.Check(reading))
+            yield return problem;
         var s = reading.Allowance("s").Value;
         if (reading.Measure("L").Value <= 4 * s)
-            yield return reading.Refuse("measures.L", $"no more than four seam allowances ({reading.Say(4 * s)})", reading.Unit.IsInches() ? "32" : "80");
+            yield return reading.Refuse(
+                "measures.L",
+                $"no more than four seam allowances ({reading.Say(4 * s)})",
+                reading.Unit.IsInches() ? "32" : "80"
+            );
     }
 
     /// <inheritdoc/>
     public override Pattern Draft(Reading reading)
     {
         var (w, l) = (reading.Measure("W"), reading.Measure("L"));
-        var profile = new PadProfile(w, reading.Measure("H1"), reading.Measure("W1"), reading.Measure("W2"), reading.Measure("H2"), Working.Of("t", "tuck beneath", reading.Choice("tuck")));
+        var profile = new PadProfile(
+            w,
+            reading.Measure("H1"),
+            reading.Measure("W1"),
+            reading.Measure("W2"),
+            reading.Measure("H2"),
+            Working.Of("t", "tuck beneath", reading.Choice("tuck"))
+        );
         var path = profile.Whole;
         var end = new Piece("end", "end", 2, profile.Dimensions, PadProfile.Draw)
         {
-            Allowances = PadProfile.Path.Append(PadProfile.Foot).ToDictionary(edge => edge, edge => edge == PadProfile.Foot ? Elastic.Allowance(reading, "end", edge) : reading.EdgeAllowance("s", "end", edge)),
+            Allowances = PadProfile
+                .Path.Append(PadProfile.Foot)
+                .ToDictionary(
+                    edge => edge,
+                    edge =>
+                        edge == PadProfile.Foot
+                            ? Elastic.Allowance(reading, "end", edge)
+                            : reading.EdgeAllowance("s", "end", edge)
+                ),
             // Where the profile turns inward its allowance is clipped, where it turns outward notched; on the wrap it is the reverse.
             Notches = [.. Turns(profile).Select(turn => new Notch(turn.Edge, Length.Zero, Clip: turn.Inward))],
             Note = "Clip the inward angles, notch the outward ones.",
         }.Measured(profile.Base, profile.Height, "width", "height");
         var marks = Turns(profile).ToList();
-        var wrap = Usual.Rectangle("wrap", "wrap", 1, path, l, edge => edge is "left" or "right" ? Elastic.Allowance(reading, "wrap", edge) : reading.EdgeAllowance("s", "wrap", edge)) with
+        var wrap = Usual.Rectangle(
+            "wrap",
+            "wrap",
+            1,
+            path,
+            l,
+            edge =>
+                edge is "left" or "right"
+                    ? Elastic.Allowance(reading, "wrap", edge)
+                    : reading.EdgeAllowance("s", "wrap", edge)
+        ) with
         {
             Grain = Usual.GrainOf(reading.Option("panelGrain")),
             MayBeJoined = true,
-            Notches = [.. new[] { "lower", "upper" }.SelectMany(edge => marks.Select(turn => new Notch(edge, turn.At, Clip: !turn.Inward)))],
+            Notches =
+            [
+                .. new[] { "lower", "upper" }.SelectMany(edge =>
+                    marks.Select(turn => new Notch(edge, turn.At, Clip: !turn.Inward))
+                ),
+            ],
             Note = "At the marks, notch where the profile turns inward and clip where it turns outward.",
         };
-        Seam EndSeam(int instance, string edge) => new($"{(instance == 1 ? "first" : "second")} end to wrap", SeamKind.Join, [new Run("wrap", 1, edge)],
-            [.. PadProfile.Path.Select(part => new Run("end", instance, part) { Drafted = profile.Lengths[part].Value })], path);
+        Seam EndSeam(int instance, string edge) =>
+            new(
+                $"{(instance == 1 ? "first" : "second")} end to wrap",
+                SeamKind.Join,
+                [new Run("wrap", 1, edge)],
+                [
+                    .. PadProfile.Path.Select(part => new Run("end", instance, part)
+                    {
+                        Drafted = profile.Lengths[part].Value,
+                    }),
+                ],
+                path
+            );
         List<Seam> seams = [EndSeam(1, "lower"), EndSeam(2, "upper")];
         var hem = (2 * (w + l)).As("hem", "hem perimeter");
         return new Pattern
@@ -103,19 +166,37 @@ public sealed class ContouredPad : MakeUp
             Seams = seams,
             Uses =
             [
-                .. Usual.Left(EdgeUse.Hem, "end", 2, PadProfile.Foot).Select(use => use with { Run = use.Run with { Drafted = w.Value } }),
-                .. Usual.Left(EdgeUse.Hem, "wrap", 1, "left", "right").Select(use => use with { Run = use.Run with { Drafted = l.Value } }),
+                .. Usual
+                    .Left(EdgeUse.Hem, "end", 2, PadProfile.Foot)
+                    .Select(use => use with { Run = use.Run with { Drafted = w.Value } }),
+                .. Usual
+                    .Left(EdgeUse.Hem, "wrap", 1, "left", "right")
+                    .Select(use => use with { Run = use.Run with { Drafted = l.Value } }),
             ],
-            Finished = [("finished width", w), ("finished length", l), ("path of the profile", path), ("hem perimeter", hem)],
+            Finished =
+            [
+                ("finished width", w),
+                ("finished length", l),
+                ("path of the profile", path),
+                ("hem perimeter", hem),
+            ],
             Notions = [.. Elastic.Notions(reading, hem, l, corners: 0), Making.Thread.Of(seams)],
             Steps =
             [
                 new("Cut two ends and the wrap; mark every angle of the profile on both.", []),
-                new("Pin the wrap to the ends from both lower edges, ease toward the middle; clip and notch the angles, and sew.", [.. seams.Select(seam => seam.Name)]),
+                new(
+                    "Pin the wrap to the ends from both lower edges, ease toward the middle; clip and notch the angles, and sew.",
+                    [.. seams.Select(seam => seam.Name)]
+                ),
                 new("Try it on before hem or elastic.", []),
                 .. Elastic.Steps(reading),
             ],
-            Remarks = [.. Bedding.Cautions(reading.Chosen("for", "cot"), corded: false), .. Elastic.Remarks(reading), Usual.Blades],
+            Remarks =
+            [
+                .. Bedding.Cautions(reading.Chosen("for", "cot"), corded: false),
+                .. Elastic.Remarks(reading),
+                Usual.Blades,
+            ],
         };
     }
 
@@ -128,7 +209,8 @@ public sealed class ContouredPad : MakeUp
         {
             at += profile.Lengths[before].Value;
             var turn = outline.Curve(before).Direction(1).Cross(outline.Curve(edge).Direction(0));
-            if (Math.Abs(turn) > 1e-3) yield return (edge, at, turn < 0);
+            if (Math.Abs(turn) > 1e-3)
+                yield return (edge, at, turn < 0);
         }
     }
 }

@@ -21,26 +21,49 @@ public sealed class FittedSheet : MakeUp
     public override int Rank => 10;
 
     /// <inheritdoc/>
-    public override string When => "For mattresses, cot mattresses and flat pads: one sheet, four corners, elastic beneath.";
+    public override string When =>
+        "For mattresses, cot mattresses and flat pads: one sheet, four corners, elastic beneath.";
 
     /// <inheritdoc/>
     public override IReadOnlyList<Measure> Measures { get; } =
     [
         new("W", "width", "Side to side, over the fullest part.", LengthLimits.Item),
         new("L", "length", "From head to foot.", LengthLimits.Item),
-        new("T", "height", "From the top edge to the lower edge of the mattress.", new LengthLimits(new Length(1), Length.Inches(60), "7", "18")),
+        new(
+            "T",
+            "height",
+            "From the top edge to the lower edge of the mattress.",
+            new LengthLimits(new Length(1), Length.Inches(60), "7", "18")
+        ),
     ];
 
     /// <inheritdoc/>
     public override IReadOnlyList<Choice> Choices { get; } =
     [
         Bedding.For,
-        Choice.OfLength("tuck", "Tuck beneath", "Edge", Length.Inches(3), 75, Usual.UpTo(12, "3", "7.5", zero: true)) with { Adjustable = Length.Inches(0, 1, 2), Note = "2 to 4 in is usual." },
+        Choice.OfLength(
+            "tuck",
+            "Tuck beneath",
+            "Edge",
+            Length.Inches(3),
+            75,
+            Usual.UpTo(12, "3", "7.5", zero: true)
+        ) with
+        {
+            Adjustable = Length.Inches(0, 1, 2),
+            Note = "2 to 4 in is usual.",
+        },
         Elastic.Edge,
         .. Elastic.Choices,
-        BoxedSheet.Corners with { Default = "square-drop" },
+        BoxedSheet.Corners with
+        {
+            Default = "square-drop",
+        },
         Usual.PanelGrain,
-        WidthJoins.School with { Default = "strip" },
+        WidthJoins.School with
+        {
+            Default = "strip",
+        },
     ];
 
     /// <inheritdoc/>
@@ -55,9 +78,17 @@ public sealed class FittedSheet : MakeUp
         var s = reading.Allowance("s").Value;
         foreach (var side in new[] { "W", "L" })
             if (reading.Measure(side).Value <= 4 * s)
-                yield return reading.Refuse($"measures.{side}", $"no more than four seam allowances ({reading.Say(4 * s)}): nothing is left of the top between its corners", reading.Unit.IsInches() ? "31 1/2" : "80");
+                yield return reading.Refuse(
+                    $"measures.{side}",
+                    $"no more than four seam allowances ({reading.Say(4 * s)}): nothing is left of the top between its corners",
+                    reading.Unit.IsInches() ? "31 1/2" : "80"
+                );
         if (Fall(reading).Value <= s)
-            yield return reading.Refuse("measures.T", $"height and tuck together are no more than one seam allowance ({reading.Say(s)})", reading.Unit.IsInches() ? "7" : "18");
+            yield return reading.Refuse(
+                "measures.T",
+                $"height and tuck together are no more than one seam allowance ({reading.Say(s)})",
+                reading.Unit.IsInches() ? "7" : "18"
+            );
     }
 
     /// <inheritdoc/>
@@ -65,15 +96,31 @@ public sealed class FittedSheet : MakeUp
     {
         var top = RectangleShape.Of(reading.Measure("W"), reading.Measure("L"), Sum.Of());
         var sheet = BoxedSheet.BySchool(reading, top, Fall(reading), "sheet");
-        var piece = sheet.Piece("sheet", "sheet", 1, side => Elastic.Allowance(reading, "sheet", side)) with { Grain = Usual.GrainOf(reading.Option("panelGrain")), MayBeJoined = true };
+        var piece = sheet.Piece("sheet", "sheet", 1, side => Elastic.Allowance(reading, "sheet", side)) with
+        {
+            Grain = Usual.GrainOf(reading.Option("panelGrain")),
+            MayBeJoined = true,
+        };
         List<Seam> seams = [.. sheet.CornerSeams("sheet", 1, "")];
         var hem = sheet.Top.Perimeter.As("hem", "hem perimeter");
         return new Pattern
         {
             Pieces = [piece],
             Seams = seams,
-            Uses = [.. sheet.Sides.Select(side => new Use(EdgeUse.Hem, new Run("sheet", 1, side) { Drafted = sheet.Top.Lengths[side].Value }))],
-            Finished = [("finished width", sheet.Top.Width), ("finished length", sheet.Top.Depth), ("finished drop", sheet.Fall), ("hem perimeter", hem)],
+            Uses =
+            [
+                .. sheet.Sides.Select(side => new Use(
+                    EdgeUse.Hem,
+                    new Run("sheet", 1, side) { Drafted = sheet.Top.Lengths[side].Value }
+                )),
+            ],
+            Finished =
+            [
+                ("finished width", sheet.Top.Width),
+                ("finished length", sheet.Top.Depth),
+                ("finished drop", sheet.Fall),
+                ("hem perimeter", hem),
+            ],
             Notions = [.. Elastic.Notions(reading, hem, Fall(reading), corners: 4), Making.Thread.Of(seams)],
             Steps =
             [
@@ -82,10 +129,17 @@ public sealed class FittedSheet : MakeUp
                 new("Try it on before hem or elastic.", []),
                 .. Elastic.Steps(reading),
             ],
-            Remarks = [.. Bedding.Cautions(reading.Chosen("for", "cot"), corded: false), .. sheet.Remarks(reading), .. Elastic.Remarks(reading), Usual.Blades],
+            Remarks =
+            [
+                .. Bedding.Cautions(reading.Chosen("for", "cot"), corded: false),
+                .. sheet.Remarks(reading),
+                .. Elastic.Remarks(reading),
+                Usual.Blades,
+            ],
         };
     }
 
     // Down the side and beneath: from the top's edge to the hem line.
-    private static Working Fall(Reading reading) => reading.Measure("T") + Working.Of("t", "tuck beneath", reading.Choice("tuck"));
+    private static Working Fall(Reading reading) =>
+        reading.Measure("T") + Working.Of("t", "tuck beneath", reading.Choice("tuck"));
 }

@@ -18,10 +18,12 @@ public sealed class MattressGusset : BoxCushionStrip
     public override int Rank => 11;
 
     /// <inheritdoc/>
-    public override string When => "The tailored school: a gusset all round, rounded corners, and a zip that turns two of them.";
+    public override string When =>
+        "The tailored school: a gusset all round, rounded corners, and a zip that turns two of them.";
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Choice> Choices { get; } = [.. Bedding.Loose(BoxedChoices), Bedding.For, WidthJoins.School];
+    public override IReadOnlyList<Choice> Choices { get; } =
+    [.. Bedding.Loose(BoxedChoices), Bedding.For, WidthJoins.School];
 
     private protected override bool JoinsPanels => true;
 }
@@ -42,10 +44,12 @@ public sealed class MattressStitchedOff : BoxCushionTwoPanels
     public override int Rank => 12;
 
     /// <inheritdoc/>
-    public override string When => "The quick school for futons and soft mattresses: two panels, a seam at mid-depth, corners stitched across.";
+    public override string When =>
+        "The quick school for futons and soft mattresses: two panels, a seam at mid-depth, corners stitched across.";
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Choice> Choices { get; } = [.. Bedding.Loose(PanelChoices), Bedding.For, WidthJoins.School];
+    public override IReadOnlyList<Choice> Choices { get; } =
+    [.. Bedding.Loose(PanelChoices), Bedding.For, WidthJoins.School];
 
     private protected override bool JoinsPanels => true;
 }

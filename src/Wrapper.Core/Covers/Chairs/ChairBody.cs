@@ -12,19 +12,35 @@ internal sealed class ChairBody
 {
     public ChairBody(Reading reading)
     {
-        (Seat, Width, Front, Arm) = (reading.Measure("S"), reading.Measure("W"), reading.Measure("F"), reading.Measure("A"));
+        (Seat, Width, Front, Arm) = (
+            reading.Measure("S"),
+            reading.Measure("W"),
+            reading.Measure("F"),
+            reading.Measure("A")
+        );
         (ArmBase, ArmTop, Thick) = (reading.Measure("B"), reading.Measure("U"), reading.Measure("K"));
         Lean = reading.Chosen("lean", "none") ? Sum.Of() : reading.Measure("x");
         LeansIn = reading.Chosen("lean", "in");
-        Roll = reading.Chosen("armTop", "rolled") ? Working.Of("roll", "rise of the roll", reading.Choice("roll")) : Sum.Of();
+        Roll = reading.Chosen("armTop", "rolled")
+            ? Working.Of("roll", "rise of the roll", reading.Choice("roll"))
+            : Sum.Of();
         Wing = reading.Chosen("wings", "yes") ? reading.Measure("G") : Sum.Of();
-        Inner = (Lean.Value.IsPositive ? Working.Slant(Lean, Arm) : Arm).As("inner", "inside of the arm, along the surface");
+        Inner = (Lean.Value.IsPositive ? Working.Slant(Lean, Arm) : Arm).As(
+            "inner",
+            "inside of the arm, along the surface"
+        );
         Over = Rolled ? Working.ArcOver(ArmTop, Roll).As("over", "over the roll") : ArmTop;
         ArmFrontHeight = Front + Arm;
         var reach = LeansIn ? ArmTop - Lean : Lean + ArmTop; // outer top corner, from the inner edge
         var aside = reach.Value >= ArmBase.Value ? reach - ArmBase : ArmBase - reach;
-        Outer = (aside.Value == Length.Zero ? ArmFrontHeight : Working.Slant(aside, ArmFrontHeight)).As("outer", "outside of the arm, along the surface");
-        Across = (LeansIn ? (Width - (2 * Lean)) + (2 * ArmTop) : Width + (2 * Lean) + (2 * ArmTop)).As("across", "across the back, above the arms");
+        Outer = (aside.Value == Length.Zero ? ArmFrontHeight : Working.Slant(aside, ArmFrontHeight)).As(
+            "outer",
+            "outside of the arm, along the surface"
+        );
+        Across = (LeansIn ? (Width - (2 * Lean)) + (2 * ArmTop) : Width + (2 * Lean) + (2 * ArmTop)).As(
+            "across",
+            "across the back, above the arms"
+        );
         Foot = (Width + (2 * ArmBase)).As("foot", "across the foot");
         Above = (reading.Measure("H") - Arm - Thick).As("above", "side of the back above the arm");
         Plumb = LeansIn
@@ -88,7 +104,11 @@ internal sealed class ChairBody
         Point At(Length across, Length up) => new(across, up);
         var roll = Rolled ? Bows.Radius(d["top"], d["roll"]) : (Length?)null;
         return new Outline([
-            new("base", At(o, o)), new("outer", At(d["base"], o)), new("top", At(x + d["top"], height), roll), new("inner", At(x, height)), new("band", At(o, d["front"])),
+            new("base", At(o, o)),
+            new("outer", At(d["base"], o)),
+            new("top", At(x + d["top"], height), roll),
+            new("inner", At(x, height)),
+            new("band", At(o, d["front"])),
         ]);
     }
 
@@ -102,8 +122,14 @@ internal sealed class ChairBody
         Point At(Length across, Length up) => new(across, up);
         var roll = Rolled ? Bows.Radius(d["top"], d["roll"]) : (Length?)null;
         return new Outline([
-            new("crevice", At(o, o)), new("right arm", At(w, o)), new("right step", At(w + x, low), roll, Outward: false), new("right side", At(w + wide, low)),
-            new("top", At(w + wide, height)), new("left side", At(-wide, height)), new("left step", At(-wide, low), roll, Outward: false), new("left arm", At(-x, low)),
+            new("crevice", At(o, o)),
+            new("right arm", At(w, o)),
+            new("right step", At(w + x, low), roll, Outward: false),
+            new("right side", At(w + wide, low)),
+            new("top", At(w + wide, height)),
+            new("left side", At(-wide, height)),
+            new("left step", At(-wide, low), roll, Outward: false),
+            new("left arm", At(-x, low)),
         ]);
     }
 
@@ -114,8 +140,12 @@ internal sealed class ChairBody
         var (low, top) = (d["low"], d["low"] + d["above"]);
         Point At(Length across, Length up) => new(across, up);
         return new Outline([
-            new("foot", At(o, o)), new("right lower", At(d["foot"], o)), new("right upper", At(d["foot"] + aside, low)),
-            new("top", At(d["foot"] + aside, top)), new("left upper", At(-aside, top)), new("left lower", At(-aside, low)),
+            new("foot", At(o, o)),
+            new("right lower", At(d["foot"], o)),
+            new("right upper", At(d["foot"] + aside, low)),
+            new("top", At(d["foot"] + aside, top)),
+            new("left upper", At(-aside, top)),
+            new("left lower", At(-aside, low)),
         ]);
     }
 }

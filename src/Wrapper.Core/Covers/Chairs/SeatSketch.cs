@@ -28,7 +28,8 @@ internal enum SeatLine
 /// <summary>A chair or sofa seen from the front, a little from above and the right, to scale.</summary>
 internal static class SeatSketch
 {
-    private const decimal Back = 0.42m, Rise = 0.46m;
+    private const decimal Back = 0.42m,
+        Rise = 0.46m;
 
     public static Sketch Of(SeatBody body, Dictionary<string, SeatLine> measured)
     {
@@ -37,26 +38,33 @@ internal static class SeatSketch
         var o = Length.Zero;
         List<Stroke> strokes =
         [
-            .. Block(-u, s, o, w + (2 * u), thick, f + h), .. Block(-u, o, o, u, s, f + a), .. Block(o, o, o, w, s, f), .. Block(w, o, o, u, s, f + a),
+            .. Block(-u, s, o, w + (2 * u), thick, f + h),
+            .. Block(-u, o, o, u, s, f + a),
+            .. Block(o, o, o, w, s, f),
+            .. Block(w, o, o, u, s, f + a),
         ];
-        (Point, Point) Line(SeatLine line) => line switch
-        {
-            SeatLine.Width => (At(o, o, f), At(w, o, f)),
-            SeatLine.Seat => (At(w.Over(5), o, f), At(w.Over(5), s, f)),
-            SeatLine.Front => (At((4 * w).Over(5), o, o), At((4 * w).Over(5), o, f)),
-            SeatLine.ArmHeight => (At(w, o, f), At(w, o, f + a)),
-            SeatLine.ArmBase => (At(w, o, o), At(w + u, o, o)),
-            SeatLine.ArmTop => (At(w, o, f + a), At(w + u, o, f + a)),
-            SeatLine.Lean => (At(-u, o, f + a), At(o, o, f + a)),
-            SeatLine.InsideBack => (At(w.Over(3), s, f), At(w.Over(3), s, f + h)),
-            SeatLine.BackThickness => (At(w + u, s, f + h), At(w + u, s + thick, f + h)),
-            SeatLine.Crevice => (At(w.Over(2), s, f), At((5 * w).Over(6), s, f)),
-            SeatLine.Tuck => (At(o, s.Over(2), f), At(o, s, f)),
-            SeatLine.Wing => (At(-u, s - s.Over(4), f + h - h.Over(6)), At(-u, s, f + h - h.Over(6))),
-            SeatLine.OverArm => (At(w + u, o, o), At(w + u, o, f + a)),
-            _ => (At(w + u, o, f + a), At(w + u, s, f + a)),
-        };
-        return new Sketch(strokes, [.. measured.Select(pair => new DimensionLine(pair.Key, Line(pair.Value).Item1, Line(pair.Value).Item2))]);
+        (Point, Point) Line(SeatLine line) =>
+            line switch
+            {
+                SeatLine.Width => (At(o, o, f), At(w, o, f)),
+                SeatLine.Seat => (At(w.Over(5), o, f), At(w.Over(5), s, f)),
+                SeatLine.Front => (At((4 * w).Over(5), o, o), At((4 * w).Over(5), o, f)),
+                SeatLine.ArmHeight => (At(w, o, f), At(w, o, f + a)),
+                SeatLine.ArmBase => (At(w, o, o), At(w + u, o, o)),
+                SeatLine.ArmTop => (At(w, o, f + a), At(w + u, o, f + a)),
+                SeatLine.Lean => (At(-u, o, f + a), At(o, o, f + a)),
+                SeatLine.InsideBack => (At(w.Over(3), s, f), At(w.Over(3), s, f + h)),
+                SeatLine.BackThickness => (At(w + u, s, f + h), At(w + u, s + thick, f + h)),
+                SeatLine.Crevice => (At(w.Over(2), s, f), At((5 * w).Over(6), s, f)),
+                SeatLine.Tuck => (At(o, s.Over(2), f), At(o, s, f)),
+                SeatLine.Wing => (At(-u, s - s.Over(4), f + h - h.Over(6)), At(-u, s, f + h - h.Over(6))),
+                SeatLine.OverArm => (At(w + u, o, o), At(w + u, o, f + a)),
+                _ => (At(w + u, o, f + a), At(w + u, s, f + a)),
+            };
+        return new Sketch(
+            strokes,
+            [.. measured.Select(pair => new DimensionLine(pair.Key, Line(pair.Value).Item1, Line(pair.Value).Item2))]
+        );
     }
 
     private static Point At(Length x, Length y, Length z) => new(x + y.Scaled(Back), y.Scaled(Rise) + z);

@@ -25,7 +25,10 @@ internal sealed class SlipOverFace
         if (IsTraced)
         {
             var traced = reading.Traced("O")!;
-            Lower = traced.Edges.Select((edge, at) => (edge.Name, traced.Curve(at).At(0.5).Y)).MinBy(edge => edge.Y).Name;
+            Lower = traced
+                .Edges.Select((edge, at) => (edge.Name, traced.Curve(at).At(0.5).Y))
+                .MinBy(edge => edge.Y)
+                .Name;
             var lower = Lower;
             (dimensions["half"], dimensions["ease"]) = (half, (Working)wide / 2);
             inner = d => Offset.Outward(traced, edge => edge == lower ? Length.Zero : d["ease"]);
@@ -35,8 +38,11 @@ internal sealed class SlipOverFace
         var foot = reading.Chosen("back", "straight") ? reading.Measure("W") : reading.Measure("B");
         dimensions = new()
         {
-            ["top"] = reading.Measure("W") + wide, ["foot"] = foot + wide, ["height"] = reading.Measure("H") + high,
-            ["rise"] = reading.Chosen("back", "arched") ? reading.Measure("b") : Sum.Of(), ["half"] = half,
+            ["top"] = reading.Measure("W") + wide,
+            ["foot"] = foot + wide,
+            ["height"] = reading.Measure("H") + high,
+            ["rise"] = reading.Chosen("back", "arched") ? reading.Measure("b") : Sum.Of(),
+            ["half"] = half,
         };
         inner = d => ChairBackSlipOver.Face(d["top"], d["foot"], d["height"], d["rise"]);
     }
@@ -45,20 +51,38 @@ internal sealed class SlipOverFace
 
     public string Lower { get; }
 
-    public Working Width => Extent(bounds => bounds.Right - bounds.Left, IsTraced ? null : new Extreme(Larger: true, dimensions["top"], dimensions["foot"]) + (2 * half));
+    public Working Width =>
+        Extent(
+            bounds => bounds.Right - bounds.Left,
+            IsTraced ? null : new Extreme(Larger: true, dimensions["top"], dimensions["foot"]) + (2 * half)
+        );
 
-    public Working Height => Extent(bounds => bounds.Top - bounds.Bottom, IsTraced ? null : dimensions["height"] + dimensions["rise"] + half);
+    public Working Height =>
+        Extent(
+            bounds => bounds.Top - bounds.Bottom,
+            IsTraced ? null : dimensions["height"] + dimensions["rise"] + half
+        );
 
-    public Piece Piece(string key, string name, bool lined) => new Piece(key, name, 2, dimensions, Shape)
-    {
-        Allowances = Shape(new Dimensions(dimensions)).Edges.Concat(Uncut(new Dimensions(dimensions)).Edges).Select(edge => edge.Name).Distinct()
-            .ToDictionary(edge => edge, edge => reading.EdgeAllowance(edge == Lower && !lined ? "h" : "s", key, edge)),
-        UncutShape = IsTraced ? null : Uncut,
-        TurnedOver = true,
-        Note = IsTraced ? "Notch inside corners and clip hollows before turning." : "Nothing is cut out of the top corners until the cover has been tried on.",
-    }.Measured(Width, Height, "width", "height");
+    public Piece Piece(string key, string name, bool lined) =>
+        new Piece(key, name, 2, dimensions, Shape)
+        {
+            Allowances = Shape(new Dimensions(dimensions))
+                .Edges.Concat(Uncut(new Dimensions(dimensions)).Edges)
+                .Select(edge => edge.Name)
+                .Distinct()
+                .ToDictionary(
+                    edge => edge,
+                    edge => reading.EdgeAllowance(edge == Lower && !lined ? "h" : "s", key, edge)
+                ),
+            UncutShape = IsTraced ? null : Uncut,
+            TurnedOver = true,
+            Note = IsTraced
+                ? "Notch inside corners and clip hollows before turning."
+                : "Nothing is cut out of the top corners until the cover has been tried on.",
+        }.Measured(Width, Height, "width", "height");
 
-    public Working Foot(Outline drawn) => Working.Of("lower edge", "lower edge of a face as drawn", drawn.LengthOf(Lower));
+    public Working Foot(Outline drawn) =>
+        Working.Of("lower edge", "lower edge of a face as drawn", drawn.LengthOf(Lower));
 
     /// <summary>The seams of a pair of faces of the same piece: sides, top with its gaps, and both corners.</summary>
     public IEnumerable<Seam> Around(Piece piece)
@@ -73,15 +97,29 @@ internal sealed class SlipOverFace
         }
         foreach (var side in (string[])["right side", "left side"])
             yield return Usual.Join($"{side}{of}", (piece.Key, 1, side), (piece.Key, 2, side), Drawn(side));
-        foreach (var seam in Top(piece.Key, Drawn("top"), of)) yield return seam;
-        foreach (var (hand, from, to) in new[] { ("right", "right side end", "top start"), ("left", "top end", "left side start") })
-            yield return new($"{hand} corner{of}", SeamKind.Join, [new Run(piece.Key, 1, from), new Run(piece.Key, 2, from)], [new Run(piece.Key, 1, to), new Run(piece.Key, 2, to)], 2 * half);
+        foreach (var seam in Top(piece.Key, Drawn("top"), of))
+            yield return seam;
+        foreach (
+            var (hand, from, to) in new[]
+            {
+                ("right", "right side end", "top start"),
+                ("left", "top end", "left side start"),
+            }
+        )
+            yield return new(
+                $"{hand} corner{of}",
+                SeamKind.Join,
+                [new Run(piece.Key, 1, from), new Run(piece.Key, 2, from)],
+                [new Run(piece.Key, 1, to), new Run(piece.Key, 2, to)],
+                2 * half
+            );
     }
 
     // A finial stands in a gap of the top seam.
     private IEnumerable<Seam> Top(string key, Working top, string of)
     {
-        Seam Part(string name, SeamKind kind, Length? from, Length? to, Working drafted) => new($"{name}{of}", kind, [new Run(key, 1, "top", from, to)], [new Run(key, 2, "top", from, to)], drafted);
+        Seam Part(string name, SeamKind kind, Length? from, Length? to, Working drafted) =>
+            new($"{name}{of}", kind, [new Run(key, 1, "top", from, to)], [new Run(key, 2, "top", from, to)], drafted);
         var gap = Working.Of("finial", "gap for a finial", reading.Choice("finialGap"));
         switch (reading.Option("finials"))
         {
@@ -108,7 +146,8 @@ internal sealed class SlipOverFace
     // The uncut face with both top corners taken out: each flap ends square to its own side.
     private Outline Shape(Dimensions d)
     {
-        if (IsTraced) return Uncut(d);
+        if (IsTraced)
+            return Uncut(d);
         var (body, face) = (inner(d), Uncut(d));
         var g = d["half"].ToMillimetres();
         Point Out(string edge, double share)
@@ -120,14 +159,28 @@ internal sealed class SlipOverFace
         Edge Of(string name) => face.Edges.First(edge => edge.Name == name);
         Point Corner(string name) => body.Edges.First(edge => edge.Name == name).Start;
         return new Outline([
-            Of("lower"), Of("right side"), new("right side end", Out("right side", 1)), new("top start", Corner("top")),
-            Of("top") with { Start = Out("top", 0) }, new("top end", Out("top", 1)), new("left side start", Corner("left side")), Of("left side") with { Start = Out("left side", 0) },
+            Of("lower"),
+            Of("right side"),
+            new("right side end", Out("right side", 1)),
+            new("top start", Corner("top")),
+            Of("top") with
+            {
+                Start = Out("top", 0),
+            },
+            new("top end", Out("top", 1)),
+            new("left side start", Corner("left side")),
+            Of("left side") with
+            {
+                Start = Out("left side", 0),
+            },
         ]);
     }
 
     private Working Extent(Func<(Length Left, Length Bottom, Length Right, Length Top), Length> of, Working? formula)
     {
         var drawn = of(Shape(new Dimensions(dimensions)).Bounds());
-        return formula is not null && (formula.Value - drawn).Abs().Ticks <= 4 ? formula : Working.Of("as drawn", "extent as drawn", drawn);
+        return formula is not null && (formula.Value - drawn).Abs().Ticks <= 4
+            ? formula
+            : Working.Of("as drawn", "extent as drawn", drawn);
     }
 }

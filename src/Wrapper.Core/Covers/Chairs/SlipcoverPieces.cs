@@ -7,47 +7,147 @@ namespace Wrapper.Core.Covers.Chairs;
 /// <summary>The pieces of a slipcover. Every edge has its seam allowance and half of the pin-fit ease; along a crevice the tuck-in comes on top.</summary>
 internal sealed class SlipcoverPieces(Reading reading, ChairBody body)
 {
-    private const string Crevice = "Tuck-in along the crevice: where the crevice ends, cut the allowance towards it and snip it so that the cloth turns flat.";
+    private const string Crevice =
+        "Tuck-in along the crevice: where the crevice ends, cut the allowance towards it and snip it so that the cloth turns flat.";
 
     private readonly Working tuck = TuckIn.Of(reading);
     private readonly Working ease = new Allowance("e", AllowanceRole.Ease, reading.Choice("pinEase")) / 2;
     private readonly Grain grain = Usual.GrainOf(reading.Option("panelGrain"));
 
     /// <summary>Every piece, with the points where three or more of them meet.</summary>
-    public IEnumerable<Piece> All() => Cut().Select(piece => piece with { Meeting = [.. new SlipcoverPoints(body).On(piece)] });
+    public IEnumerable<Piece> All() =>
+        Cut().Select(piece => piece with { Meeting = [.. new SlipcoverPoints(body).On(piece)] });
 
     private IEnumerable<Piece> Cut()
     {
-        yield return Shaped("inside-back", "inside back", 1, body.InsideBack, [("width", body.Width), ("lean", body.Lean), ("arm", body.Arm), ("top", body.ArmTop), ("roll", body.Roll), ("side", body.Above + body.Thick)],
-            body.Across, body.Arm + body.Above + body.Thick, "crevice", Crevice);
-        yield return Shaped("outside-back", "outside back", 1, ChairBody.OutsideBack, [("foot", body.Foot), ("across", body.Across), ("low", body.ArmFrontHeight), ("above", body.Above)],
-            new Extreme(Larger: true, body.Foot, body.Across), body.ArmFrontHeight + body.Above, "", "");
+        yield return Shaped(
+            "inside-back",
+            "inside back",
+            1,
+            body.InsideBack,
+            [
+                ("width", body.Width),
+                ("lean", body.Lean),
+                ("arm", body.Arm),
+                ("top", body.ArmTop),
+                ("roll", body.Roll),
+                ("side", body.Above + body.Thick),
+            ],
+            body.Across,
+            body.Arm + body.Above + body.Thick,
+            "crevice",
+            Crevice
+        );
+        yield return Shaped(
+            "outside-back",
+            "outside back",
+            1,
+            ChairBody.OutsideBack,
+            [("foot", body.Foot), ("across", body.Across), ("low", body.ArmFrontHeight), ("above", body.Above)],
+            new Extreme(Larger: true, body.Foot, body.Across),
+            body.ArmFrontHeight + body.Above,
+            "",
+            ""
+        );
         yield return Plain("inside-arm", "inside arm", 2, body.Seat, body.Inner + body.Over, ["lower"], Crevice);
         yield return Plain("outside-arm", "outside arm", 2, body.Seat + body.Thick, body.Outer, [], "");
         if (reading.Chosen("armFront", "panel"))
-            yield return Shaped("arm-front", "arm front", 2, body.ArmFront, [("base", body.ArmBase), ("top", body.ArmTop), ("roll", body.Roll), ("lean", body.Lean), ("front", body.Front), ("arm", body.Arm)],
-                body.Plumb, body.ArmFrontHeight + body.Roll, "", "On the straight grain, never along the slant.");
-        else yield return Strip();
-        if (body.HasWings) yield return Plain("inside-wing", "inside wing", 2, body.Wing, body.Above, [], "");
-        yield return Plain("corner", body.HasWings ? "outside wing and back corner" : "back corner", 2, body.Wing + body.Thick, body.Above, [], "");
-        yield return Plain("deck", "deck", 1, body.Width, body.Seat, ["right", "upper", "left"], $"{Crevice} Its corners are mitred.");
+            yield return Shaped(
+                "arm-front",
+                "arm front",
+                2,
+                body.ArmFront,
+                [
+                    ("base", body.ArmBase),
+                    ("top", body.ArmTop),
+                    ("roll", body.Roll),
+                    ("lean", body.Lean),
+                    ("front", body.Front),
+                    ("arm", body.Arm),
+                ],
+                body.Plumb,
+                body.ArmFrontHeight + body.Roll,
+                "",
+                "On the straight grain, never along the slant."
+            );
+        else
+            yield return Strip();
+        if (body.HasWings)
+            yield return Plain("inside-wing", "inside wing", 2, body.Wing, body.Above, [], "");
+        yield return Plain(
+            "corner",
+            body.HasWings ? "outside wing and back corner" : "back corner",
+            2,
+            body.Wing + body.Thick,
+            body.Above,
+            [],
+            ""
+        );
+        yield return Plain(
+            "deck",
+            "deck",
+            1,
+            body.Width,
+            body.Seat,
+            ["right", "upper", "left"],
+            $"{Crevice} Its corners are mitred."
+        );
         yield return Plain("front-band", "front band", 1, body.Width, body.Front, [], "");
-        foreach (var skirt in Skirt()) yield return skirt;
+        foreach (var skirt in Skirt())
+            yield return skirt;
     }
 
     // What is cut out round the arm is cut close: it is opened further on the chair.
-    private Working Edge(string piece, string edge, bool tucked) => edge.EndsWith("step", StringComparison.Ordinal) ? reading.EdgeAllowance("s", piece, edge) : tucked ? reading.EdgeAllowance("s", piece, edge) + ease + tuck : reading.EdgeAllowance("s", piece, edge) + ease;
+    private Working Edge(string piece, string edge, bool tucked) =>
+        edge.EndsWith("step", StringComparison.Ordinal) ? reading.EdgeAllowance("s", piece, edge)
+        : tucked ? reading.EdgeAllowance("s", piece, edge) + ease + tuck
+        : reading.EdgeAllowance("s", piece, edge) + ease;
 
-    private Piece Plain(string key, string name, int quantity, Working width, Working height, string[] tucked, string note) =>
-        Usual.Rectangle(key, name, quantity, width, height, edge => Edge(key, edge, tucked.Contains(edge))) with { Grain = grain, TurnedOver = quantity == 2, Note = note };
+    private Piece Plain(
+        string key,
+        string name,
+        int quantity,
+        Working width,
+        Working height,
+        string[] tucked,
+        string note
+    ) =>
+        Usual.Rectangle(key, name, quantity, width, height, edge => Edge(key, edge, tucked.Contains(edge))) with
+        {
+            Grain = grain,
+            TurnedOver = quantity == 2,
+            Note = note,
+        };
 
-    private Piece Shaped(string key, string name, int quantity, Func<Dimensions, Outline> shape, (string Name, Working Working)[] dimensions, Working width, Working height, string tucked, string note)
+    private Piece Shaped(
+        string key,
+        string name,
+        int quantity,
+        Func<Dimensions, Outline> shape,
+        (string Name, Working Working)[] dimensions,
+        Working width,
+        Working height,
+        string tucked,
+        string note
+    )
     {
-        var piece = new Piece(key, name, quantity, dimensions.ToDictionary(d => d.Name, d => d.Working), shape) { Grain = grain, TurnedOver = quantity == 2, Note = note };
-        piece = piece with { Allowances = piece.Stitch.Edges.ToDictionary(edge => edge.Name, edge => Edge(key, edge.Name, edge.Name == tucked)) };
+        var piece = new Piece(key, name, quantity, dimensions.ToDictionary(d => d.Name, d => d.Working), shape)
+        {
+            Grain = grain,
+            TurnedOver = quantity == 2,
+            Note = note,
+        };
+        piece = piece with
+        {
+            Allowances = piece.Stitch.Edges.ToDictionary(
+                edge => edge.Name,
+                edge => Edge(key, edge.Name, edge.Name == tucked)
+            ),
+        };
         // Where slants or rolls reach further than the sum says, the drawing counts.
         var (left, bottom, right, top) = piece.Stitch.Bounds();
-        Working Extent(Working formula, Length drawn) => (formula.Value - drawn).Abs().Ticks <= 4 ? formula : Working.Of("as drawn", "extent as drawn", drawn);
+        Working Extent(Working formula, Length drawn) =>
+            (formula.Value - drawn).Abs().Ticks <= 4 ? formula : Working.Of("as drawn", "extent as drawn", drawn);
         return piece.Measured(Extent(width, right - left), Extent(height, top - bottom));
     }
 
@@ -55,23 +155,46 @@ internal sealed class SlipcoverPieces(Reading reading, ChairBody body)
     private Piece Strip()
     {
         var length = body.Outer + body.Over;
-        Working Over(string edge) => edge is "lower" or "upper" ? new Allowance("over", AllowanceRole.Ease, Length.Inches(1)) : Edge("arm-front", edge, tucked: false);
+        Working Over(string edge) =>
+            edge is "lower" or "upper"
+                ? new Allowance("over", AllowanceRole.Ease, Length.Inches(1))
+                : Edge("arm-front", edge, tucked: false);
         return Usual.Rectangle("arm-front", "arm front strip", 2, length, body.ArmBase, Over, "length", "width") with
         {
-            Grain = grain, TurnedOver = true, Note = "Eased or pleated to the arm's shape on the chair; its upper end is turned in.",
+            Grain = grain,
+            TurnedOver = true,
+            Note = "Eased or pleated to the arm's shape on the chair; its upper end is turned in.",
         };
     }
 
     private IEnumerable<Piece> Skirt()
     {
-        if (!reading.Chosen("skirt", "flaps")) yield break;
+        if (!reading.Chosen("skirt", "flaps"))
+            yield break;
         var drop = Working.Of("drop", "skirt, finished", reading.Choice("skirtDrop"));
         var flap = Working.Of("flap", "flap, each way", reading.Choice("flap"));
-        foreach (var (key, name, quantity, width) in new[]
-        {
-            ("skirt-front", "skirt, front and back", 2, body.Foot), ("skirt-side", "skirt, sides", 2, body.Seat + body.Thick), ("skirt-flap", "skirt flap", 4, 2 * flap),
-        })
+        foreach (
+            var (key, name, quantity, width) in new[]
+            {
+                ("skirt-front", "skirt, front and back", 2, body.Foot),
+                ("skirt-side", "skirt, sides", 2, body.Seat + body.Thick),
+                ("skirt-flap", "skirt flap", 4, 2 * flap),
+            }
+        )
             // The skirt is cut to size: it is not pinned on the chair.
-            yield return Usual.Rectangle(key, name, quantity, width, drop, edge => reading.EdgeAllowance(edge == "upper" ? "s" : "h", key, edge), "width", "height") with { Grain = grain, Role = ClothRole.Contrast };
+            yield return Usual.Rectangle(
+                key,
+                name,
+                quantity,
+                width,
+                drop,
+                edge => reading.EdgeAllowance(edge == "upper" ? "s" : "h", key, edge),
+                "width",
+                "height"
+            ) with
+            {
+                Grain = grain,
+                Role = ClothRole.Contrast,
+            };
     }
 }

@@ -12,15 +12,48 @@ internal sealed class SlipcoverSeams(Reading reading, ChairBody body)
     public IEnumerable<Seam> All()
     {
         yield return Usual.Join("deck to inside back", ("deck", 1, "upper"), ("inside-back", 1, "crevice"), body.Width);
-        yield return Usual.Join("deck to front band", ("deck", 1, "lower"), ("front-band", 1, "upper"), body.Width) with { Corded = true };
-        yield return Usual.Join("inside back to outside back, top", ("inside-back", 1, "top"), ("outside-back", 1, "top"), body.Across) with { Corded = true };
+        yield return Usual.Join("deck to front band", ("deck", 1, "lower"), ("front-band", 1, "upper"), body.Width) with
+        {
+            Corded = true,
+        };
+        yield return Usual.Join(
+            "inside back to outside back, top",
+            ("inside-back", 1, "top"),
+            ("outside-back", 1, "top"),
+            body.Across
+        ) with
+        {
+            Corded = true,
+        };
         foreach (var (side, at) in new[] { ("right", 1), ("left", 2) })
-            foreach (var seam in (Seam[])[.. Arm(side, at), .. Back(side, at)]) yield return seam;
-        if (!reading.Chosen("skirt", "flaps")) yield break;
-        yield return new("skirt, front", SeamKind.Join, [new Run("skirt-front", 1, "upper")], [.. FootOf(1), new Run("front-band", 1, "lower"), .. FootOf(2)], body.Foot) { Corded = true };
-        yield return Usual.Join("skirt, back", ("skirt-front", 2, "upper"), ("outside-back", 1, "foot"), body.Foot) with { Corded = true };
+        foreach (var seam in (Seam[])[.. Arm(side, at), .. Back(side, at)])
+            yield return seam;
+        if (!reading.Chosen("skirt", "flaps"))
+            yield break;
+        yield return new(
+            "skirt, front",
+            SeamKind.Join,
+            [new Run("skirt-front", 1, "upper")],
+            [.. FootOf(1), new Run("front-band", 1, "lower"), .. FootOf(2)],
+            body.Foot
+        )
+        {
+            Corded = true,
+        };
+        yield return Usual.Join("skirt, back", ("skirt-front", 2, "upper"), ("outside-back", 1, "foot"), body.Foot) with
+        {
+            Corded = true,
+        };
         foreach (var (side, at) in new[] { ("right", 1), ("left", 2) })
-            yield return Usual.Join($"skirt, {side} side", ("skirt-side", at, "upper"), ("outside-arm", at, "lower"), body.Seat + body.Thick) with { Corded = true };
+            yield return Usual.Join(
+                $"skirt, {side} side",
+                ("skirt-side", at, "upper"),
+                ("outside-arm", at, "lower"),
+                body.Seat + body.Thick
+            ) with
+            {
+                Corded = true,
+            };
     }
 
     private bool IsPanel => reading.Chosen("armFront", "panel");
@@ -29,34 +62,112 @@ internal sealed class SlipcoverSeams(Reading reading, ChairBody body)
 
     private IEnumerable<Seam> Arm(string side, int at)
     {
-        yield return Usual.Join($"deck to inside arm, {side}", ("deck", 1, side), ("inside-arm", at, "lower"), body.Seat);
+        yield return Usual.Join(
+            $"deck to inside arm, {side}",
+            ("deck", 1, side),
+            ("inside-arm", at, "lower"),
+            body.Seat
+        );
         // The inside arm's back edge is drawn downward: first what goes over the arm, then the inside.
-        yield return new($"inside back to inside arm, {side}", SeamKind.Join, [new Run("inside-back", 1, $"{side} arm")], [new Run("inside-arm", at, "left", body.Over.Value)], body.Inner);
-        yield return new($"inside back round the arm, {side}", SeamKind.Join, [new Run("inside-back", 1, $"{side} step")], [new Run("inside-arm", at, "left", null, body.Over.Value)], body.Over);
+        yield return new(
+            $"inside back to inside arm, {side}",
+            SeamKind.Join,
+            [new Run("inside-back", 1, $"{side} arm")],
+            [new Run("inside-arm", at, "left", body.Over.Value)],
+            body.Inner
+        );
+        yield return new(
+            $"inside back round the arm, {side}",
+            SeamKind.Join,
+            [new Run("inside-back", 1, $"{side} step")],
+            [new Run("inside-arm", at, "left", null, body.Over.Value)],
+            body.Over
+        );
         // The upper edges are drawn from the front to the back; a wing stands on the last part of them.
         var free = body.HasWings ? body.Seat - body.Wing : body.Seat;
-        yield return new($"inside arm to outside arm, {side}", SeamKind.Join, [new Run("inside-arm", at, "upper", null, body.HasWings ? free.Value : null)], [new Run("outside-arm", at, "upper", null, free.Value)], free) { Corded = true };
-        if (body.HasWings) yield return new($"inside arm to inside wing, {side}", SeamKind.Join, [new Run("inside-arm", at, "upper", free.Value)], [new Run("inside-wing", at, "lower")], body.Wing);
-        yield return new($"outside arm to {(body.HasWings ? "outside wing" : "back corner")}, {side}", SeamKind.Join, [new Run("outside-arm", at, "upper", free.Value)], [new Run("corner", at, "lower")], body.Wing + body.Thick);
-        foreach (var seam in IsPanel ? Panel(side, at) : Strip(side, at)) yield return seam;
+        yield return new(
+            $"inside arm to outside arm, {side}",
+            SeamKind.Join,
+            [new Run("inside-arm", at, "upper", null, body.HasWings ? free.Value : null)],
+            [new Run("outside-arm", at, "upper", null, free.Value)],
+            free
+        )
+        {
+            Corded = true,
+        };
+        if (body.HasWings)
+            yield return new(
+                $"inside arm to inside wing, {side}",
+                SeamKind.Join,
+                [new Run("inside-arm", at, "upper", free.Value)],
+                [new Run("inside-wing", at, "lower")],
+                body.Wing
+            );
+        yield return new(
+            $"outside arm to {(body.HasWings ? "outside wing" : "back corner")}, {side}",
+            SeamKind.Join,
+            [new Run("outside-arm", at, "upper", free.Value)],
+            [new Run("corner", at, "lower")],
+            body.Wing + body.Thick
+        );
+        foreach (var seam in IsPanel ? Panel(side, at) : Strip(side, at))
+            yield return seam;
     }
 
     private IEnumerable<Seam> Panel(string side, int at)
     {
         // The inside arm's front edge is drawn upward: the inside, then over the arm.
-        yield return new($"arm front to inside arm, {side}", SeamKind.Join, [new Run("arm-front", at, "inner"), new Run("arm-front", at, "top")], [new Run("inside-arm", at, "right")], body.Inner + body.Over) { Corded = true };
-        yield return Usual.Join($"arm front to outside arm, {side}", ("arm-front", at, "outer"), ("outside-arm", at, "right"), body.Outer) with { Corded = true };
-        yield return Usual.Join($"arm front to front band, {side}", ("arm-front", at, "band"), ("front-band", 1, side), body.Front);
+        yield return new(
+            $"arm front to inside arm, {side}",
+            SeamKind.Join,
+            [new Run("arm-front", at, "inner"), new Run("arm-front", at, "top")],
+            [new Run("inside-arm", at, "right")],
+            body.Inner + body.Over
+        )
+        {
+            Corded = true,
+        };
+        yield return Usual.Join(
+            $"arm front to outside arm, {side}",
+            ("arm-front", at, "outer"),
+            ("outside-arm", at, "right"),
+            body.Outer
+        ) with
+        {
+            Corded = true,
+        };
+        yield return Usual.Join(
+            $"arm front to front band, {side}",
+            ("arm-front", at, "band"),
+            ("front-band", 1, side),
+            body.Front
+        );
     }
 
     // The strip's outer edge follows the outside and goes over the arm; its inner edge is eased to the way up from the foot.
     private IEnumerable<Seam> Strip(string side, int at)
     {
-        yield return new($"arm front to outside arm, {side}", SeamKind.Join, [new Run("arm-front", at, "upper")], [new Run("outside-arm", at, "right"), new Run("inside-arm", at, "right", body.Inner.Value)], body.Outer + body.Over) { Corded = true };
-        var inside = body.Front + body.Inner;
-        yield return new($"arm front to inside arm, {side}", SeamKind.Ease, [new Run("arm-front", at, "lower")], [new Run("front-band", 1, side), new Run("inside-arm", at, "right", null, body.Inner.Value)], inside)
+        yield return new(
+            $"arm front to outside arm, {side}",
+            SeamKind.Join,
+            [new Run("arm-front", at, "upper")],
+            [new Run("outside-arm", at, "right"), new Run("inside-arm", at, "right", body.Inner.Value)],
+            body.Outer + body.Over
+        )
         {
-            Corded = true, Swallowed = (body.Outer + body.Over).Value - inside.Value,
+            Corded = true,
+        };
+        var inside = body.Front + body.Inner;
+        yield return new(
+            $"arm front to inside arm, {side}",
+            SeamKind.Ease,
+            [new Run("arm-front", at, "lower")],
+            [new Run("front-band", 1, side), new Run("inside-arm", at, "right", null, body.Inner.Value)],
+            inside
+        )
+        {
+            Corded = true,
+            Swallowed = (body.Outer + body.Over).Value - inside.Value,
         };
     }
 
@@ -64,24 +175,80 @@ internal sealed class SlipcoverSeams(Reading reading, ChairBody body)
     {
         // The inside back's right side is drawn upward and its left side downward; its last stretch wraps over the top rail.
         var (above, thick) = (body.Above.Value, body.Thick.Value);
-        var wraps = side == "right" ? new Run("inside-back", 1, "right side", above) : new Run("inside-back", 1, "left side", null, thick);
-        var upright = side == "right" ? new Run("inside-back", 1, "right side", null, above) : new Run("inside-back", 1, "left side", thick);
+        var wraps =
+            side == "right"
+                ? new Run("inside-back", 1, "right side", above)
+                : new Run("inside-back", 1, "left side", null, thick);
+        var upright =
+            side == "right"
+                ? new Run("inside-back", 1, "right side", null, above)
+                : new Run("inside-back", 1, "left side", thick);
         var outer = body.HasWings ? "outside wing" : "back corner";
         if (body.HasWings)
         {
-            yield return new($"inside back to inside wing, {side}", SeamKind.Join, [upright], [new Run("inside-wing", at, "left")], body.Above);
-            yield return Usual.Join($"inside wing to outside wing, {side}", ("inside-wing", at, "right"), ("corner", at, "right"), body.Above) with { Corded = true };
-            yield return new($"inside wing to outside wing, top, {side}", SeamKind.Join, [new Run("inside-wing", at, "upper")], [new Run("corner", at, "upper", null, body.Wing.Value)], body.Wing) { Corded = true };
+            yield return new(
+                $"inside back to inside wing, {side}",
+                SeamKind.Join,
+                [upright],
+                [new Run("inside-wing", at, "left")],
+                body.Above
+            );
+            yield return Usual.Join(
+                $"inside wing to outside wing, {side}",
+                ("inside-wing", at, "right"),
+                ("corner", at, "right"),
+                body.Above
+            ) with
+            {
+                Corded = true,
+            };
+            yield return new(
+                $"inside wing to outside wing, top, {side}",
+                SeamKind.Join,
+                [new Run("inside-wing", at, "upper")],
+                [new Run("corner", at, "upper", null, body.Wing.Value)],
+                body.Wing
+            )
+            {
+                Corded = true,
+            };
         }
-        else yield return new($"inside back to back corner, {side}", SeamKind.Join, [upright], [new Run("corner", at, "right")], body.Above) { Corded = true };
-        yield return new($"inside back over the rail to {outer}, {side}", SeamKind.Join, [wraps], [new Run("corner", at, "upper", body.HasWings ? body.Wing.Value : null)], body.Thick);
-        foreach (var seam in side == reading.Option("zipSide") ? Zipped(side, at, outer) : Sewn(side, at, outer)) yield return seam;
+        else
+            yield return new(
+                $"inside back to back corner, {side}",
+                SeamKind.Join,
+                [upright],
+                [new Run("corner", at, "right")],
+                body.Above
+            )
+            {
+                Corded = true,
+            };
+        yield return new(
+            $"inside back over the rail to {outer}, {side}",
+            SeamKind.Join,
+            [wraps],
+            [new Run("corner", at, "upper", body.HasWings ? body.Wing.Value : null)],
+            body.Thick
+        );
+        foreach (var seam in side == reading.Option("zipSide") ? Zipped(side, at, outer) : Sewn(side, at, outer))
+            yield return seam;
     }
 
     private IEnumerable<Seam> Sewn(string side, int at, string outer)
     {
-        yield return Usual.Join($"outside back to outside arm, {side}", ("outside-back", 1, $"{side} lower"), ("outside-arm", at, "left"), body.Outer);
-        yield return Usual.Join($"outside back to {outer}, {side}", ("outside-back", 1, $"{side} upper"), ("corner", at, "left"), body.Above);
+        yield return Usual.Join(
+            $"outside back to outside arm, {side}",
+            ("outside-back", 1, $"{side} lower"),
+            ("outside-arm", at, "left"),
+            body.Outer
+        );
+        yield return Usual.Join(
+            $"outside back to {outer}, {side}",
+            ("outside-back", 1, $"{side} upper"),
+            ("corner", at, "left"),
+            body.Above
+        );
     }
 
     // From the foot up, past the arm; the rest of the seam stays closed. Of the outside back the right side is drawn upward, the left
@@ -91,12 +258,28 @@ internal sealed class SlipcoverSeams(Reading reading, ChairBody body)
         var closed = Working.Of("closed", "seam closed above the zip", reading.Choice("zipClosed"));
         var open = body.Above - closed;
         var upper = $"{side} upper";
-        var (top, low) = side == "right"
-            ? (new Run("outside-back", 1, upper, open.Value), new Run("outside-back", 1, upper, null, open.Value))
-            : (new Run("outside-back", 1, upper, null, closed.Value), new Run("outside-back", 1, upper, closed.Value));
-        yield return new("zip", SeamKind.Zip, [new Run("outside-back", 1, $"{side} lower"), low], [new Run("outside-arm", at, "left"), new Run("corner", at, "left", closed.Value)], body.Outer + open);
+        var (top, low) =
+            side == "right"
+                ? (new Run("outside-back", 1, upper, open.Value), new Run("outside-back", 1, upper, null, open.Value))
+                : (
+                    new Run("outside-back", 1, upper, null, closed.Value),
+                    new Run("outside-back", 1, upper, closed.Value)
+                );
+        yield return new(
+            "zip",
+            SeamKind.Zip,
+            [new Run("outside-back", 1, $"{side} lower"), low],
+            [new Run("outside-arm", at, "left"), new Run("corner", at, "left", closed.Value)],
+            body.Outer + open
+        );
         if (closed.Value.IsPositive)
-            yield return new($"outside back to {outer}, {side}, above the zip", SeamKind.Join, [top], [new Run("corner", at, "left", null, closed.Value)], closed);
+            yield return new(
+                $"outside back to {outer}, {side}, above the zip",
+                SeamKind.Join,
+                [top],
+                [new Run("corner", at, "left", null, closed.Value)],
+                closed
+            );
     }
 
     /// <summary>Edges in no seam: hems, flaps caught behind the skirt, and the upper end of a strip.</summary>
@@ -105,10 +288,30 @@ internal sealed class SlipcoverSeams(Reading reading, ChairBody body)
         var strip = reading.Chosen("armFront", "strip");
         IEnumerable<Use> uses = strip ? Usual.Left(EdgeUse.Caught, "arm-front", 2, "right") : [];
         if (!reading.Chosen("skirt", "flaps"))
-            uses = [.. uses, .. Usual.Left(EdgeUse.Hem, "front-band", 1, "lower"), .. Usual.Left(EdgeUse.Hem, "outside-back", 1, "foot"), .. Usual.Left(EdgeUse.Hem, "outside-arm", 2, "lower"), .. Usual.Left(EdgeUse.Hem, "arm-front", 2, strip ? "left" : "base")];
+            uses =
+            [
+                .. uses,
+                .. Usual.Left(EdgeUse.Hem, "front-band", 1, "lower"),
+                .. Usual.Left(EdgeUse.Hem, "outside-back", 1, "foot"),
+                .. Usual.Left(EdgeUse.Hem, "outside-arm", 2, "lower"),
+                .. Usual.Left(EdgeUse.Hem, "arm-front", 2, strip ? "left" : "base"),
+            ];
         foreach (var skirt in pieces.Where(piece => piece.Key.StartsWith("skirt", StringComparison.Ordinal)))
-            uses = [.. uses, .. Usual.Left(EdgeUse.Hem, skirt.Key, skirt.Quantity, "lower", "right", "left"), .. skirt.Key == "skirt-flap" ? Usual.Left(EdgeUse.Caught, skirt.Key, skirt.Quantity, "upper") : []];
+            uses =
+            [
+                .. uses,
+                .. Usual.Left(EdgeUse.Hem, skirt.Key, skirt.Quantity, "lower", "right", "left"),
+                .. skirt.Key == "skirt-flap" ? Usual.Left(EdgeUse.Caught, skirt.Key, skirt.Quantity, "upper") : [],
+            ];
         // None of these has another side: each keeps the length that it is drawn with.
-        return uses.Select(use => use with { Run = use.Run with { Drafted = pieces.First(piece => piece.Key == use.Run.Piece).Stitch.LengthOf(use.Run.Edge) } });
+        return uses.Select(use =>
+            use with
+            {
+                Run = use.Run with
+                {
+                    Drafted = pieces.First(piece => piece.Key == use.Run.Piece).Stitch.LengthOf(use.Run.Edge),
+                },
+            }
+        );
     }
 }

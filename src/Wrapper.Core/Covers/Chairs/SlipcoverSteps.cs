@@ -8,21 +8,65 @@ internal static class SlipcoverSteps
     public static IReadOnlyList<Step> Of(Reading reading, ChairBody body, IReadOnlyList<Seam> seams)
     {
         var wing = body.HasWings ? "outside wing" : "back corner";
-        string[] Named(params string[] parts) => [.. seams.Where(seam => parts.Any(part => seam.Name.StartsWith(part, StringComparison.Ordinal))).Select(seam => seam.Name)];
+        string[] Named(params string[] parts) =>
+            [
+                .. seams
+                    .Where(seam => parts.Any(part => seam.Name.StartsWith(part, StringComparison.Ordinal)))
+                    .Select(seam => seam.Name),
+            ];
         List<Step> steps =
         [
-            new("Cut every piece with its ease and tuck-ins; chalk the name of each on its wrong side, and mark the middles of inside back, outside back, deck and front band.", []),
-            new("Pin inside back, deck and inside arms on the chair, wrong side out, weave level, middles on the middle. Cut the tuck-ins towards the ends of the crevices.", []),
-            new("Pin the seams as they lie on the chair. Trim to three seam allowances, fit again, trim to one; the pins become the stitch line.", []),
-            new("Sew deck and inside arms along the crevices, stopping at points A and B.", Named("deck to inside", "inside back to inside arm", "inside back round")),
+            new(
+                "Cut every piece with its ease and tuck-ins; chalk the name of each on its wrong side, and mark the middles of inside back, outside back, deck and front band.",
+                []
+            ),
+            new(
+                "Pin inside back, deck and inside arms on the chair, wrong side out, weave level, middles on the middle. Cut the tuck-ins towards the ends of the crevices.",
+                []
+            ),
+            new(
+                "Pin the seams as they lie on the chair. Trim to three seam allowances, fit again, trim to one; the pins become the stitch line.",
+                []
+            ),
+            new(
+                "Sew deck and inside arms along the crevices, stopping at points A and B.",
+                Named("deck to inside", "inside back to inside arm", "inside back round")
+            ),
         ];
-        if (body.HasWings) steps.Add(new("Sew the wings together, then to back and arms.", Named("inside wing", "inside back to inside wing", "inside arm to inside wing")));
+        if (body.HasWings)
+            steps.Add(
+                new(
+                    "Sew the wings together, then to back and arms.",
+                    Named("inside wing", "inside back to inside wing", "inside arm to inside wing")
+                )
+            );
         steps.AddRange([
-            new($"Sew arm tops, {wing}s and the top of the back, cord first.", Named("inside arm to outside", "outside arm to", "inside back over", "inside back to outside", "inside back to back corner")),
-            new("Sew the front band, then the arm fronts, cord first, from the foot up.", Named("deck to front", "arm front")),
-            new("Sew the back seam without the zip, then the zip: its teeth ride the cord, its top is closed, its foot stays open until the skirt is on.", Named("outside back", "zip")),
+            new(
+                $"Sew arm tops, {wing}s and the top of the back, cord first.",
+                Named(
+                    "inside arm to outside",
+                    "outside arm to",
+                    "inside back over",
+                    "inside back to outside",
+                    "inside back to back corner"
+                )
+            ),
+            new(
+                "Sew the front band, then the arm fronts, cord first, from the foot up.",
+                Named("deck to front", "arm front")
+            ),
+            new(
+                "Sew the back seam without the zip, then the zip: its teeth ride the cord, its top is closed, its foot stays open until the skirt is on.",
+                Named("outside back", "zip")
+            ),
         ]);
-        if (reading.Chosen("skirt", "flaps")) steps.Add(new("Hem the skirt's faces and flaps. Cord the line that covers the lower edge of the body; sew the faces to it, a flap behind each corner. Close the foot of the zip.", Named("skirt")));
+        if (reading.Chosen("skirt", "flaps"))
+            steps.Add(
+                new(
+                    "Hem the skirt's faces and flaps. Cord the line that covers the lower edge of the body; sew the faces to it, a flap behind each corner. Close the foot of the zip.",
+                    Named("skirt")
+                )
+            );
         steps.Add(new("Try on, right side out, push in the tuck-ins, and press on the chair.", []));
         return steps;
     }

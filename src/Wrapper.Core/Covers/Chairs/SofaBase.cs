@@ -18,7 +18,8 @@ public sealed class SofaBase : MakeUp
     public override string Family => "Sofa base";
 
     /// <inheritdoc/>
-    public override string When => "Under loose cushions: a sheet over each arm and one over seat and front, tucked into the crevices. Add each cushion as an item of its own.";
+    public override string When =>
+        "Under loose cushions: a sheet over each arm and one over seat and front, tucked into the crevices. Add each cushion as an item of its own.";
 
     /// <inheritdoc/>
     public override IReadOnlyList<Measure> Measures { get; } =
@@ -28,26 +29,64 @@ public sealed class SofaBase : MakeUp
         new("F", "front", "From the front edge down to the hem line.", LengthLimits.Item),
         new("A", "over the arm", "From the seat crevice up, over the arm and down to the hem line.", LengthLimits.Item),
         new("M", "arm", "Along the arm from its front edge to the back.", LengthLimits.Item),
-        new Measure("C", "crevice", "How deep a hand goes down between seat and arm.", Usual.UpTo(24, "5", "12")) with { FitsInside = true },
-        new("t", "tuck-in used", "Only to use another depth than three fifths of the crevice, at most 3 in (7.5 cm).", Usual.UpTo(24, "3", "7.5"), Optional: true),
+        new Measure("C", "crevice", "How deep a hand goes down between seat and arm.", Usual.UpTo(24, "5", "12")) with
+        {
+            FitsInside = true,
+        },
+        new(
+            "t",
+            "tuck-in used",
+            "Only to use another depth than three fifths of the crevice, at most 3 in (7.5 cm).",
+            Usual.UpTo(24, "3", "7.5"),
+            Optional: true
+        ),
     ];
 
     /// <inheritdoc/>
     public override IReadOnlyList<Choice> Choices { get; } =
     [
-        Choice.OfLength("round", "Round the arm front and the back", "Arms", Length.Inches(4), 100, Usual.UpTo(24, "4", "10", zero: true)) with { Note = "What each arm sheet has over its length to go round both ends." },
+        Choice.OfLength(
+            "round",
+            "Round the arm front and the back",
+            "Arms",
+            Length.Inches(4),
+            100,
+            Usual.UpTo(24, "4", "10", zero: true)
+        ) with
+        {
+            Note = "What each arm sheet has over its length to go round both ends.",
+        },
         Usual.PanelGrain,
     ];
 
     /// <inheritdoc/>
-    public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } = [new("h", "Hem", AllowanceRole.Hem, Length.Inches(1), Length.Millimetres(25))];
+    public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } =
+    [new("h", "Hem", AllowanceRole.Hem, Length.Inches(1), Length.Millimetres(25))];
 
     /// <inheritdoc/>
     public override Sketch Sketch(Reading reading)
     {
         Length Or(string key, int inches) => reading.Known(key) ?? Length.Inches(inches);
-        return SeatSketch.Of(new(Or("W", 60), Or("S", 22), Or("F", 16), Length.Max(Length.Inches(3), (Or("A", 34) - Or("F", 16)).Over(3)), Length.Inches(7), Or("M", 34).Over(3)),
-            new() { ["W"] = SeatLine.Width, ["S"] = SeatLine.Seat, ["F"] = SeatLine.Front, ["A"] = SeatLine.OverArm, ["M"] = SeatLine.Arm, ["C"] = SeatLine.Crevice, ["t"] = SeatLine.Tuck });
+        return SeatSketch.Of(
+            new(
+                Or("W", 60),
+                Or("S", 22),
+                Or("F", 16),
+                Length.Max(Length.Inches(3), (Or("A", 34) - Or("F", 16)).Over(3)),
+                Length.Inches(7),
+                Or("M", 34).Over(3)
+            ),
+            new()
+            {
+                ["W"] = SeatLine.Width,
+                ["S"] = SeatLine.Seat,
+                ["F"] = SeatLine.Front,
+                ["A"] = SeatLine.OverArm,
+                ["M"] = SeatLine.Arm,
+                ["C"] = SeatLine.Crevice,
+                ["t"] = SeatLine.Tuck,
+            }
+        );
     }
 
     /// <inheritdoc/>
@@ -61,24 +100,76 @@ public sealed class SofaBase : MakeUp
         var round = new Allowance("round", AllowanceRole.Ease, reading.Choice("round"));
         var grain = Usual.GrainOf(reading.Option("panelGrain"));
         // Tuck-ins lie only along crevices: the seat's back and sides, and the lower edge of the arms.
-        var seat = Usual.Rectangle("seat", "seat and front sheet", 1, reading.Measure("W"), reading.Measure("S") + reading.Measure("F"), edge => edge == "lower" ? Hem("seat", edge) : tuck + Hem("seat", edge));
-        var arm = Usual.Rectangle("arm", "arm sheet", 2, reading.Measure("M") + round, reading.Measure("A"), edge => edge == "upper" ? tuck + Hem("arm", edge) : Hem("arm", edge));
+        var seat = Usual.Rectangle(
+            "seat",
+            "seat and front sheet",
+            1,
+            reading.Measure("W"),
+            reading.Measure("S") + reading.Measure("F"),
+            edge => edge == "lower" ? Hem("seat", edge) : tuck + Hem("seat", edge)
+        );
+        var arm = Usual.Rectangle(
+            "arm",
+            "arm sheet",
+            2,
+            reading.Measure("M") + round,
+            reading.Measure("A"),
+            edge => edge == "upper" ? tuck + Hem("arm", edge) : Hem("arm", edge)
+        );
         Piece[] pieces =
         [
-            seat with { Grain = grain, Note = "Cut the tuck-in towards the crevice's end at the front and snip it, so that the cloth turns flat.", Lines = [new("fold", new(Length.Zero, reading.Measure("F").Value), new(reading.Measure("W").Value, reading.Measure("F").Value))] },
-            arm with { Grain = grain, TurnedOver = true, Note = "Left and right." },
+            seat with
+            {
+                Grain = grain,
+                Note =
+                    "Cut the tuck-in towards the crevice's end at the front and snip it, so that the cloth turns flat.",
+                Lines =
+                [
+                    new(
+                        "fold",
+                        new(Length.Zero, reading.Measure("F").Value),
+                        new(reading.Measure("W").Value, reading.Measure("F").Value)
+                    ),
+                ],
+            },
+            arm with
+            {
+                Grain = grain,
+                TurnedOver = true,
+                Note = "Left and right.",
+            },
         ];
         return new Pattern
         {
             Pieces = pieces,
             Seams = [],
-            Uses = [.. pieces.SelectMany(piece => Usual.Left(EdgeUse.Hem, piece.Key, piece.Quantity, Usual.Sides).Select(use => use with { Run = use.Run with { Drafted = piece.Stitch.LengthOf(use.Run.Edge) } }))],
-            Finished = [("tuck-in", tuck), ("seat and front", reading.Measure("S") + reading.Measure("F")), ("over the arm", reading.Measure("A"))],
+            Uses =
+            [
+                .. pieces.SelectMany(piece =>
+                    Usual
+                        .Left(EdgeUse.Hem, piece.Key, piece.Quantity, Usual.Sides)
+                        .Select(use =>
+                            use with
+                            {
+                                Run = use.Run with { Drafted = piece.Stitch.LengthOf(use.Run.Edge) },
+                            }
+                        )
+                ),
+            ],
+            Finished =
+            [
+                ("tuck-in", tuck),
+                ("seat and front", reading.Measure("S") + reading.Measure("F")),
+                ("over the arm", reading.Measure("A")),
+            ],
             Notions = [],
             Steps =
             [
                 new("Cut the three sheets; hem every edge.", []),
-                new("Throw the arm sheets on, tuck them down the crevices, fold their ends round the arm fronts and pin.", []),
+                new(
+                    "Throw the arm sheets on, tuck them down the crevices, fold their ends round the arm fronts and pin.",
+                    []
+                ),
                 new("Lay the seat sheet over seat and front and tuck it in at the back and both sides.", []),
                 new("Put the cushions back: left and right are mirrored.", []),
             ],

@@ -19,7 +19,8 @@ public sealed class Bolster : MakeUp
     public override string Family => "Bolster";
 
     /// <inheritdoc/>
-    public override string When => "A firm roll with flat round ends; cord round the ends if wanted, the zip along the body.";
+    public override string When =>
+        "A firm roll with flat round ends; cord round the ends if wanted, the zip along the body.";
 
     /// <inheritdoc/>
     public override IReadOnlyList<Measure> Measures { get; } =
@@ -31,11 +32,22 @@ public sealed class Bolster : MakeUp
     /// <inheritdoc/>
     public override IReadOnlyList<Choice> Choices { get; } =
     [
-        Choice.Of("closing", "Closing", "Closing",
+        Choice.Of(
+            "closing",
+            "Closing",
+            "Closing",
             new Option("zip", "Zip along the body", "The cover comes off for washing."),
-            new Option("sewn", "Sewn shut", "The inner goes in before the last hand's width is closed by hand.")),
-        .. Cord.ChoicesFor("cord", new("both", "Cord round both ends", "Sharp ends that wear well; the cord's join lies on the zip seam."), new("none", "No cord", "The plain seam.")),
-        Usual.StripGrain with { Name = "Body lies" },
+            new Option("sewn", "Sewn shut", "The inner goes in before the last hand's width is closed by hand.")
+        ),
+        .. Cord.ChoicesFor(
+            "cord",
+            new("both", "Cord round both ends", "Sharp ends that wear well; the cord's join lies on the zip seam."),
+            new("none", "No cord", "The plain seam.")
+        ),
+        Usual.StripGrain with
+        {
+            Name = "Body lies",
+        },
     ];
 
     /// <inheritdoc/>
@@ -46,20 +58,43 @@ public sealed class Bolster : MakeUp
     {
         var (d, l) = (reading.Known("d") ?? Length.Inches(7), reading.Known("L") ?? Length.Inches(24));
         // Lying down, seen a little from the right: the near end an ellipse.
-        Point Rim(Length x, double angle) => new(x + Length.Snap(0.18 * d.ToMillimetres() * Math.Cos(angle)), d.Over(2) + Length.Snap(d.ToMillimetres() / 2 * Math.Sin(angle)));
-        List<Point> Arc(Length x, double from, double to) => [.. Enumerable.Range(0, 25).Select(n => Rim(x, from + ((to - from) * n / 24)))];
+        Point Rim(Length x, double angle) =>
+            new(
+                x + Length.Snap(0.18 * d.ToMillimetres() * Math.Cos(angle)),
+                d.Over(2) + Length.Snap(d.ToMillimetres() / 2 * Math.Sin(angle))
+            );
+        List<Point> Arc(Length x, double from, double to) =>
+            [.. Enumerable.Range(0, 25).Select(n => Rim(x, from + ((to - from) * n / 24)))];
         return new Sketch(
-            [new Stroke("face", [.. Arc(l, -Math.PI / 2, Math.PI / 2), .. Arc(Length.Zero, Math.PI / 2, 1.5 * Math.PI)]), new Stroke("face", Arc(l, 0, 2 * Math.PI))],
-            [new("d", new(Length.Zero, Length.Zero), new(Length.Zero, d)), new("L", new(Length.Zero, Length.Zero), new(l, Length.Zero))]);
+            [
+                new Stroke(
+                    "face",
+                    [.. Arc(l, -Math.PI / 2, Math.PI / 2), .. Arc(Length.Zero, Math.PI / 2, 1.5 * Math.PI)]
+                ),
+                new Stroke("face", Arc(l, 0, 2 * Math.PI)),
+            ],
+            [
+                new("d", new(Length.Zero, Length.Zero), new(Length.Zero, d)),
+                new("L", new(Length.Zero, Length.Zero), new(l, Length.Zero)),
+            ]
+        );
     }
 
     /// <inheritdoc/>
     public override IEnumerable<Problem> Check(Reading reading)
     {
         if (reading.Chosen("closing", "zip") && ZipOpening(reading).Value <= Length.Zero)
-            yield return reading.Refuse("measures.L", $"the body is too short for a zip: {reading.Say(2 * EndMargin(reading).Value)} of seam is left at its ends; choose sewn shut", reading.Unit.IsInches() ? "30" : "75");
+            yield return reading.Refuse(
+                "measures.L",
+                $"the body is too short for a zip: {reading.Say(2 * EndMargin(reading).Value)} of seam is left at its ends; choose sewn shut",
+                reading.Unit.IsInches() ? "30" : "75"
+            );
         if (reading.Measure("d").Value <= 2 * reading.Allowance("s").Value)
-            yield return reading.Refuse("measures.d", $"not over two seam allowances ({reading.Say(2 * reading.Allowance("s").Value)})", reading.Unit.IsInches() ? "7" : "18");
+            yield return reading.Refuse(
+                "measures.d",
+                $"not over two seam allowances ({reading.Say(2 * reading.Allowance("s").Value)})",
+                reading.Unit.IsInches() ? "7" : "18"
+            );
     }
 
     /// <inheritdoc/>
@@ -70,27 +105,57 @@ public sealed class Bolster : MakeUp
         var zipped = reading.Chosen("closing", "zip");
         var round = d.TimesPi().As("R", "round the stitch line of the end");
         var radius = d.Value.Over(2);
-        var end = new Piece("end", "end", 2, new Dictionary<string, Working> { ["diameter"] = d }, size => RoundShape.Circle(size["diameter"]))
+        var end = new Piece(
+            "end",
+            "end",
+            2,
+            new Dictionary<string, Working> { ["diameter"] = d },
+            size => RoundShape.Circle(size["diameter"])
+        )
         {
-            Allowances = RoundShape.Circle(d.Value).Edges.ToDictionary(edge => edge.Name, edge => reading.EdgeAllowance("s", "end", edge.Name)),
+            Allowances = RoundShape
+                .Circle(d.Value)
+                .Edges.ToDictionary(edge => edge.Name, edge => reading.EdgeAllowance("s", "end", edge.Name)),
             Grain = Grain.Either,
             Notches = [.. new[] { "front", "right", "back", "left" }.Select(edge => new Notch(edge, Length.Zero))],
         }.Measured(d, d);
         var clips = Clips.Along(round.Value, radius).ToList();
-        var body = Usual.Rectangle("body", "body", 1, round, l, edge => reading.EdgeAllowance(zipped && edge is "left" or "right" ? "z" : "s", "body", edge)) with
+        var body = Usual.Rectangle(
+            "body",
+            "body",
+            1,
+            round,
+            l,
+            edge => reading.EdgeAllowance(zipped && edge is "left" or "right" ? "z" : "s", "body", edge)
+        ) with
         {
             Grain = Usual.GrainOf(reading.Option("stripGrain")),
-            Notches = [.. new[] { "lower", "upper" }.SelectMany(edge => clips.Select(at => new Notch(edge, at, Clip: true)))],
+            Notches =
+            [
+                .. new[] { "lower", "upper" }.SelectMany(edge => clips.Select(at => new Notch(edge, at, Clip: true))),
+            ],
             Note = $"Clip both ends every {reading.Say(Clips.Spacing(radius))}, to just short of the stitch line.",
         };
         var corded = Cord.IsChosen(reading);
-        List<Seam> seams = [.. EndSeams(round).Select(seam => seam with { Corded = corded }), .. Along(reading, l, zipped)];
+        List<Seam> seams =
+        [
+            .. EndSeams(round).Select(seam => seam with { Corded = corded }),
+            .. Along(reading, l, zipped),
+        ];
         List<Piece> pieces = [end, body];
         List<Use> uses = [];
         List<Notion> notions = [];
-        if (zipped) notions.Add(new("zip", "zip, teeth", ZipOpening(reading), Note: "made up, up to the next stock length"));
-        if (corded) Cord.Add(reading, seams, rings: 2, pieces, uses, notions);
-        notions.Add(LooseFilling.Of(RoundShape.Circle(d.Value), l.Value, 30, knifeEdge: false) with { Key = "inner", Name = "inner, by volume" });
+        if (zipped)
+            notions.Add(new("zip", "zip, teeth", ZipOpening(reading), Note: "made up, up to the next stock length"));
+        if (corded)
+            Cord.Add(reading, seams, rings: 2, pieces, uses, notions);
+        notions.Add(
+            LooseFilling.Of(RoundShape.Circle(d.Value), l.Value, 30, knifeEdge: false) with
+            {
+                Key = "inner",
+                Name = "inner, by volume",
+            }
+        );
         notions.Add(Making.Thread.Of(seams));
         var slip = (d + (2 * s)).TimesPi();
         return new Pattern
@@ -98,20 +163,34 @@ public sealed class Bolster : MakeUp
             Pieces = pieces,
             Seams = seams,
             Uses = uses,
-            Finished = [("finished width", d), ("finished length", l), ("perimeter", round), .. zipped ? [("zip opening", ZipOpening(reading))] : Array.Empty<(string, Working)>()],
+            Finished =
+            [
+                ("finished width", d),
+                ("finished length", l),
+                ("perimeter", round),
+                .. zipped ? [("zip opening", ZipOpening(reading))] : Array.Empty<(string, Working)>(),
+            ],
             Notions = notions,
             Steps =
             [
                 new("Cut two ends and the body; quarter the ends and the body's edges.", []),
-                zipped ? new("Sew the zip along the body, going over the bulge at the slider again; tack behind the teeth, sew the rest of the seam at both ends. Open the zip.", ["zip", "body seam, first end", "body seam, second end"])
+                zipped
+                    ? new(
+                        "Sew the zip along the body, going over the bulge at the slider again; tack behind the teeth, sew the rest of the seam at both ends. Open the zip.",
+                        ["zip", "body seam, first end", "body seam, second end"]
+                    )
                     : new("Sew the body seam, leaving a hand's width in the middle.", ["body seam"]),
-                .. corded ? [new Step("Sew the covered cord round both ends, its join on the body seam, turned down.", [])] : Array.Empty<Step>(),
+                .. corded
+                    ? [new Step("Sew the covered cord round both ends, its join on the body seam, turned down.", [])]
+                    : Array.Empty<Step>(),
                 new("Clip the body's ends, pin the quarters, and sew the ends in.", ["first end", "second end"]),
                 new("Finish the seams and turn right side out.", []),
             ],
             Remarks =
             [
-                new($"Check the line that the tape goes round: the stitch line is {reading.Say(round.Value)}. Wrapped round the cut disc it reads {reading.Say(slip.Value)}; cut to that without a seam, the body is {reading.Say(slip.Value - round.Value - (2 * s.Value))} too wide and must be eased in."),
+                new(
+                    $"Check the line that the tape goes round: the stitch line is {reading.Say(round.Value)}. Wrapped round the cut disc it reads {reading.Say(slip.Value)}; cut to that without a seam, the body is {reading.Say(slip.Value - round.Value - (2 * s.Value))} too wide and must be eased in."
+                ),
                 Usual.Blades,
             ],
         };
@@ -119,13 +198,19 @@ public sealed class Bolster : MakeUp
 
     // An eighth of the length, at least 2 in, stays sewn at each end.
     private static Working EndMargin(Reading reading) =>
-        new Extreme(Larger: true, reading.Measure("L") / 8, Working.Of("least", "least seam beside the zip", Length.Inches(2)));
+        new Extreme(
+            Larger: true,
+            reading.Measure("L") / 8,
+            Working.Of("least", "least seam beside the zip", Length.Inches(2))
+        );
 
-    private static Working ZipOpening(Reading reading) => (reading.Measure("L") - (2 * EndMargin(reading))).As("Z", "zip opening");
+    private static Working ZipOpening(Reading reading) =>
+        (reading.Measure("L") - (2 * EndMargin(reading))).As("Z", "zip opening");
 
     private static IEnumerable<Seam> EndSeams(Working round)
     {
-        Run[] Circle(int instance) => [.. new[] { "front", "right", "back", "left" }.Select(edge => new Run("end", instance, edge))];
+        Run[] Circle(int instance) =>
+            [.. new[] { "front", "right", "back", "left" }.Select(edge => new Run("end", instance, edge))];
         yield return new("first end", SeamKind.Join, [new Run("body", 1, "lower")], Circle(1), round);
         yield return new("second end", SeamKind.Join, [new Run("body", 1, "upper")], Circle(2), round);
     }
@@ -140,8 +225,26 @@ public sealed class Bolster : MakeUp
         }
         var (margin, opening) = (EndMargin(reading), ZipOpening(reading));
         var (from, to) = (margin.Value, margin.Value + opening.Value);
-        yield return new("body seam, first end", SeamKind.Join, [new Run("body", 1, "right", null, from)], [new Run("body", 1, "left", to)], margin);
-        yield return new("zip", SeamKind.Zip, [new Run("body", 1, "right", from, to)], [new Run("body", 1, "left", from, to)], opening);
-        yield return new("body seam, second end", SeamKind.Join, [new Run("body", 1, "right", to)], [new Run("body", 1, "left", null, from)], margin);
+        yield return new(
+            "body seam, first end",
+            SeamKind.Join,
+            [new Run("body", 1, "right", null, from)],
+            [new Run("body", 1, "left", to)],
+            margin
+        );
+        yield return new(
+            "zip",
+            SeamKind.Zip,
+            [new Run("body", 1, "right", from, to)],
+            [new Run("body", 1, "left", from, to)],
+            opening
+        );
+        yield return new(
+            "body seam, second end",
+            SeamKind.Join,
+            [new Run("body", 1, "right", to)],
+            [new Run("body", 1, "left", null, from)],
+            margin
+        );
     }
 }

@@ -15,7 +15,8 @@ public sealed class BoxCushionFolded : BoxCushion
     public override string Name => "One piece, folded";
 
     /// <inheritdoc/>
-    public override string When => "The quick way: one piece, no strips, no cord. Soft edges; seams run round the sides at mid-depth.";
+    public override string When =>
+        "The quick way: one piece, no strips, no cord. Soft edges; seams run round the sides at mid-depth.";
 
     /// <inheritdoc/>
     public override IReadOnlyList<Choice> Choices { get; } =
@@ -23,33 +24,100 @@ public sealed class BoxCushionFolded : BoxCushion
         .. OutlineShapes.Choices,
         .. EaseSchools.Choices,
         BoxedSheet.Corners,
-        Choice.Of("zip", "Zip", "Zip",
-            new Option("full", "Chain to the full cut width", "Oversewn at the corners and cut off: one length of chain, nothing to measure."),
-            new Option("inside", "Kept inside the corners", "The teeth stop short of both corners; the ends are sewn shut. The neatest corners."),
+        Choice.Of(
+            "zip",
+            "Zip",
+            "Zip",
+            new Option(
+                "full",
+                "Chain to the full cut width",
+                "Oversewn at the corners and cut off: one length of chain, nothing to measure."
+            ),
+            new Option(
+                "inside",
+                "Kept inside the corners",
+                "The teeth stop short of both corners; the ends are sewn shut. The neatest corners."
+            ),
             new Option("closed", "Closed-end", "A made-up zip as long as the back."),
-            new Option("round", "Round the corners", "The teeth go on along both sides: the easiest to fill.")),
-        Choice.OfLength("zipTurn", "Zip turns each back corner by", "Zip", Length.Inches(2, 1, 2), 65, new LengthLimits(Length.Zero, Length.Inches(60), "2 1/2", "6.5")) with { ShownWhen = new Condition("zip", ["round"]), Note = "One tape crosses both edges, so the zip edge takes the seam allowance." },
-        Choice.OfLength("zipClear", "Teeth clear of each corner by", "Zip", Length.Inches(0, 1, 2), 12, new LengthLimits(Length.Zero, Length.Inches(12), "1/2", "1.2")) with { ShownWhen = new Condition("zip", ["inside"]) },
+            new Option("round", "Round the corners", "The teeth go on along both sides: the easiest to fill.")
+        ),
+        Choice.OfLength(
+            "zipTurn",
+            "Zip turns each back corner by",
+            "Zip",
+            Length.Inches(2, 1, 2),
+            65,
+            new LengthLimits(Length.Zero, Length.Inches(60), "2 1/2", "6.5")
+        ) with
+        {
+            ShownWhen = new Condition("zip", ["round"]),
+            Note = "One tape crosses both edges, so the zip edge takes the seam allowance.",
+        },
+        Choice.OfLength(
+            "zipClear",
+            "Teeth clear of each corner by",
+            "Zip",
+            Length.Inches(0, 1, 2),
+            12,
+            new LengthLimits(Length.Zero, Length.Inches(12), "1/2", "1.2")
+        ) with
+        {
+            ShownWhen = new Condition("zip", ["inside"]),
+        },
         Usual.PanelGrain,
     ];
 
     /// <inheritdoc/>
     public override IEnumerable<Problem> Check(Reading reading)
     {
-        if (!reading.Chosen("shape", "rectangle")) return [RefuseShape(reading, "one folded sheet covers a rectangle only: choose a separate boxing strip for this outline")];
+        if (!reading.Chosen("shape", "rectangle"))
+            return
+            [
+                RefuseShape(
+                    reading,
+                    "one folded sheet covers a rectangle only: choose a separate boxing strip for this outline"
+                ),
+            ];
         var problems = base.Check(reading).ToList();
-        if (problems.Count > 0) return problems;
+        if (problems.Count > 0)
+            return problems;
         var sheet = new FoldedSheet(reading);
         if (sheet.Width.Value <= 2 * sheet.Seam.Value || sheet.Length.Value <= 2 * sheet.Seam.Value)
-            problems.Add(reading.Refuse("choices.corners", "a square as large as the drop leaves nothing of so small a top", "cut"));
+            problems.Add(
+                reading.Refuse(
+                    "choices.corners",
+                    "a square as large as the drop leaves nothing of so small a top",
+                    "cut"
+                )
+            );
         if (reading.Chosen("zip", "round") && sheet.Turn.Value >= sheet.Length.Value)
-            problems.Add(reading.Refuse("choices.zipTurn", $"the zip would run past the side ({reading.Say(sheet.Length.Value)})", Example(reading, "2 1/2", "6.5")));
+            problems.Add(
+                reading.Refuse(
+                    "choices.zipTurn",
+                    $"the zip would run past the side ({reading.Say(sheet.Length.Value)})",
+                    Example(reading, "2 1/2", "6.5")
+                )
+            );
         if (reading.Chosen("zip", "inside") && 2 * sheet.Clear.Value >= sheet.Width.Value)
-            problems.Add(reading.Refuse("choices.zipClear", "nothing is left for the zip", Example(reading, "1/2", "1.2")));
+            problems.Add(
+                reading.Refuse("choices.zipClear", "nothing is left for the zip", Example(reading, "1/2", "1.2"))
+            );
         if (sheet.Radius.Value.IsPositive && !reading.Chosen("corners", "stitch-off"))
-            problems.Add(reading.Refuse("measures.r", "rounded corners cannot be cut out first in this make-up: stitch them off, or choose a separate boxing strip", "0"));
+            problems.Add(
+                reading.Refuse(
+                    "measures.r",
+                    "rounded corners cannot be cut out first in this make-up: stitch them off, or choose a separate boxing strip",
+                    "0"
+                )
+            );
         else if (sheet.ArcReach.Value >= sheet.Drop.Value)
-            problems.Add(reading.Refuse("measures.r", "the corner line curves at both ends, and such a radius leaves it no straight part", Example(reading, "2", "5")));
+            problems.Add(
+                reading.Refuse(
+                    "measures.r",
+                    "the corner line curves at both ends, and such a radius leaves it no straight part",
+                    Example(reading, "2", "5")
+                )
+            );
         return problems;
     }
 
@@ -62,7 +130,12 @@ public sealed class BoxCushionFolded : BoxCushion
         {
             Pieces = [FoldedPiece.Of(reading, sheet) with { Grain = Usual.GrainOf(reading.Option("panelGrain")) }],
             Seams = seams,
-            Finished = [.. FinishedSizes(sheet.Finished.Width, sheet.Finished.Length, sheet.Finished.Depth), ("zip run", sheet.ZipRun), ("corner seam", sheet.CornerSeam)],
+            Finished =
+            [
+                .. FinishedSizes(sheet.Finished.Width, sheet.Finished.Length, sheet.Finished.Depth),
+                ("zip run", sheet.ZipRun),
+                ("corner seam", sheet.CornerSeam),
+            ],
             Notions = [sheet.Zip(), .. Basics(reading, seams)],
             Steps = FoldedSteps(reading),
             Remarks = [.. CornerRemarks(reading, sheet), .. EaseRemarks(reading)],
@@ -72,10 +145,16 @@ public sealed class BoxCushionFolded : BoxCushion
     private static IEnumerable<Remark> CornerRemarks(Reading reading, FoldedSheet sheet)
     {
         if (reading.Chosen("corners", "square-drop"))
-            yield return new Remark($"Top finishes {reading.Say(2 * sheet.Seam.Value)} smaller each way, boxing {reading.Say(2 * sheet.Seam.Value)} deeper: snug in plan. Right for a soft inner, wrong for a rigid one.");
+            yield return new Remark(
+                $"Top finishes {reading.Say(2 * sheet.Seam.Value)} smaller each way, boxing {reading.Say(2 * sheet.Seam.Value)} deeper: snug in plan. Right for a soft inner, wrong for a rigid one."
+            );
         if (reading.Chosen("corners", "stitch-off"))
-            yield return new Remark($"Open each corner flat, seam on seam, and stitch straight across where it measures {reading.Say(2 * sheet.Drop.Value)}, half on each side. Try the cover on, right side out, before trimming.");
-        yield return new Remark("One piece folded: on cloth with a pile or a one-way print the underside runs the other way.");
+            yield return new Remark(
+                $"Open each corner flat, seam on seam, and stitch straight across where it measures {reading.Say(2 * sheet.Drop.Value)}, half on each side. Try the cover on, right side out, before trimming."
+            );
+        yield return new Remark(
+            "One piece folded: on cloth with a pile or a one-way print the underside runs the other way."
+        );
     }
 
     private static IReadOnlyList<Step> FoldedSteps(Reading reading)
@@ -83,12 +162,26 @@ public sealed class BoxCushionFolded : BoxCushion
         var off = reading.Chosen("corners", "stitch-off");
         List<Step> steps =
         [
-            new(off ? "Cut the rectangle; mark the fold and the corner lines." : "Cut the piece and its corner cut-outs; mark the fold.", []),
-            new("Sew the zip across the back, both sides from the same end; bar-tack the ends. Leave it part open.", ["zip"]),
+            new(
+                off
+                    ? "Cut the rectangle; mark the fold and the corner lines."
+                    : "Cut the piece and its corner cut-outs; mark the fold.",
+                []
+            ),
+            new(
+                "Sew the zip across the back, both sides from the same end; bar-tack the ends. Leave it part open.",
+                ["zip"]
+            ),
             new("Sew both side seams, wrong side out.", ["right side", "left side"]),
-            new(off ? "Open each corner flat, seam on seam, and stitch across it." : "Sew the four corners, seam on seam.", ["back right corner", "back left corner", "front right corner", "front left corner"]),
+            new(
+                off
+                    ? "Open each corner flat, seam on seam, and stitch across it."
+                    : "Sew the four corners, seam on seam.",
+                ["back right corner", "back left corner", "front right corner", "front left corner"]
+            ),
         ];
-        if (off) steps.Add(new("Turn, try on, then trim the corners to one seam allowance.", []));
+        if (off)
+            steps.Add(new("Turn, try on, then trim the corners to one seam allowance.", []));
         steps.Add(new("Finish the seams and turn right side out.", []));
         return steps;
     }

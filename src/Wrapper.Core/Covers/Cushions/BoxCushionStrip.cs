@@ -15,7 +15,8 @@ public class BoxCushionStrip : BoxCushion
     public override string Name => "Separate boxing strip";
 
     /// <inheritdoc/>
-    public override string When => "The tailored look: crisp edges, cord if wanted, rounded corners, and a zip that turns the back corners so that foam goes in easily.";
+    public override string When =>
+        "The tailored look: crisp edges, cord if wanted, rounded corners, and a zip that turns the back corners so that foam goes in easily.";
 
     /// <inheritdoc/>
     public override IReadOnlyList<Choice> Choices => BoxedChoices;
@@ -25,19 +26,68 @@ public class BoxCushionStrip : BoxCushion
     [
         .. OutlineShapes.Choices,
         .. EaseSchools.Choices,
-        Choice.OfLength("zipTurn", "Zip turns each back corner by", "Zip", Length.Inches(2, 1, 2), 65, new LengthLimits(Length.Zero, Length.Inches(60), "2 1/2", "6.5")) with { Note = "0 keeps the zip in the back edge; more makes the inner easier to put in." },
-        Choice.Of("assembly", "Assembly", "Boxing",
-            new Option("ring", "Cord first, closed ring", "Zip strip and boxing become a ring, then the ring goes on the panels. Easiest to keep square."),
-            new Option("sandwich", "Sandwich, open strip", "Panel, cord and boxing in one pass from a front corner; the zip strip is sewn last to the length that is left, with a lap at both ends.")),
-        Choice.Of("lapEnds", "Lap over the slider", "Boxing",
+        Choice.OfLength(
+            "zipTurn",
+            "Zip turns each back corner by",
+            "Zip",
+            Length.Inches(2, 1, 2),
+            65,
+            new LengthLimits(Length.Zero, Length.Inches(60), "2 1/2", "6.5")
+        ) with
+        {
+            Note = "0 keeps the zip in the back edge; more makes the inner easier to put in.",
+        },
+        Choice.Of(
+            "assembly",
+            "Assembly",
+            "Boxing",
+            new Option(
+                "ring",
+                "Cord first, closed ring",
+                "Zip strip and boxing become a ring, then the ring goes on the panels. Easiest to keep square."
+            ),
+            new Option(
+                "sandwich",
+                "Sandwich, open strip",
+                "Panel, cord and boxing in one pass from a front corner; the zip strip is sewn last to the length that is left, with a lap at both ends."
+            )
+        ),
+        Choice.Of(
+            "lapEnds",
+            "Lap over the slider",
+            "Boxing",
             new Option("one", "At one end", "Hides the slider where the zip closes."),
             new Option("both", "At both ends", "Both ends of the zip look alike."),
-            new Option("none", "None", "The slider shows.")) with { ShownWhen = new Condition("assembly", ["ring"]) },
-        Choice.OfLength("lap", "Lap", "Boxing", Length.Inches(0, 3, 4), 20, new LengthLimits(Length.Zero, Length.Inches(4), "3/4", "2")) with { Adjustable = Length.Inches(0, 1, 4), Note = "A tuck, out and back: it takes twice its length of the strip." },
-        new Choice("lengths", "Boxing in lengths", ChoiceKind.Count) { Default = "1", Group = "Boxing", Note = "More lengths where the cloth is not long or wide enough for one." },
-        Choice.Of("joins", "Joins of the boxing", "Boxing",
+            new Option("none", "None", "The slider shows.")
+        ) with
+        {
+            ShownWhen = new Condition("assembly", ["ring"]),
+        },
+        Choice.OfLength(
+            "lap",
+            "Lap",
+            "Boxing",
+            Length.Inches(0, 3, 4),
+            20,
+            new LengthLimits(Length.Zero, Length.Inches(4), "3/4", "2")
+        ) with
+        {
+            Adjustable = Length.Inches(0, 1, 4),
+            Note = "A tuck, out and back: it takes twice its length of the strip.",
+        },
+        new Choice("lengths", "Boxing in lengths", ChoiceKind.Count)
+        {
+            Default = "1",
+            Group = "Boxing",
+            Note = "More lengths where the cloth is not long or wide enough for one.",
+        },
+        Choice.Of(
+            "joins",
+            "Joins of the boxing",
+            "Boxing",
             new Option("corners", "At the front corners", "The join disappears in the corner; at most three lengths."),
-            new Option("evenly", "Evenly", "Lengths as even as they can be, never joined in the front run.")),
+            new Option("evenly", "Evenly", "Lengths as even as they can be, never joined in the front run.")
+        ),
         Usual.PanelGrain,
         Usual.StripGrain,
         .. Cord.Choices,
@@ -47,12 +97,21 @@ public class BoxCushionStrip : BoxCushion
     public override IEnumerable<Problem> Check(Reading reading)
     {
         var problems = base.Check(reading).ToList();
-        if (problems.Count > 0) return problems;
+        if (problems.Count > 0)
+            return problems;
         var plan = new BoxedPlan(reading);
         if (plan.Turn.Value >= plan.SideRun.Value)
-            problems.Add(reading.Refuse("choices.zipTurn", $"the zip would run past the side ({reading.Say(plan.SideRun.Value)})", Example(reading, "2 1/2", "6.5")));
+            problems.Add(
+                reading.Refuse(
+                    "choices.zipTurn",
+                    $"the zip would run past the side ({reading.Say(plan.SideRun.Value)})",
+                    Example(reading, "2 1/2", "6.5")
+                )
+            );
         if (reading.Chosen("joins", "corners") && reading.Count("lengths") > 3)
-            problems.Add(reading.Refuse("choices.lengths", "joins at the two front corners give three lengths at the most", "3"));
+            problems.Add(
+                reading.Refuse("choices.lengths", "joins at the two front corners give three lengths at the most", "3")
+            );
         return problems;
     }
 
@@ -67,31 +126,71 @@ public class BoxCushionStrip : BoxCushion
         List<Seam> seams =
         [
             .. from side in new[] { 1, 2 } // 1 the top panel, 2 the bottom panel
-               let name = side == 1 ? "top" : "bottom"
-               from seam in new Seam[]
-               {
-                   new($"boxing to {name} panel", SeamKind.Join, boxing.LongEdge(side), plan.Ring.Stretch("panel", side, plan.BoxingStart, plan.BoxingRun.Value), plan.BoxingRun) { Corded = corded },
-                   new($"zip strip to {name} panel", SeamKind.Join, [new Run("zip-strip", side, "outer")], plan.Ring.Stretch("panel", side, plan.ZipStart, plan.ZipRun.Value), plan.ZipRun) { Corded = corded },
-               }
-               select seam,
+            let name = side == 1 ? "top" : "bottom"
+            from seam in new Seam[]
+            {
+                new(
+                    $"boxing to {name} panel",
+                    SeamKind.Join,
+                    boxing.LongEdge(side),
+                    plan.Ring.Stretch("panel", side, plan.BoxingStart, plan.BoxingRun.Value),
+                    plan.BoxingRun
+                )
+                {
+                    Corded = corded,
+                },
+                new(
+                    $"zip strip to {name} panel",
+                    SeamKind.Join,
+                    [new Run("zip-strip", side, "outer")],
+                    plan.Ring.Stretch("panel", side, plan.ZipStart, plan.ZipRun.Value),
+                    plan.ZipRun
+                )
+                {
+                    Corded = corded,
+                },
+            }
+            select seam,
             new("zip", SeamKind.Zip, [new Run("zip-strip", 1, "zip")], [new Run("zip-strip", 2, "zip")], plan.ZipRun),
-            new("boxing to zip strip, first end", SeamKind.Join, [boxing.FirstEnd], [new Run("zip-strip", 1, "left end"), new Run("zip-strip", 2, "right end")], plan.Depth),
-            new("boxing to zip strip, second end", SeamKind.Join, [boxing.LastEnd], [new Run("zip-strip", 1, "right end"), new Run("zip-strip", 2, "left end")], plan.Depth),
+            new(
+                "boxing to zip strip, first end",
+                SeamKind.Join,
+                [boxing.FirstEnd],
+                [new Run("zip-strip", 1, "left end"), new Run("zip-strip", 2, "right end")],
+                plan.Depth
+            ),
+            new(
+                "boxing to zip strip, second end",
+                SeamKind.Join,
+                [boxing.LastEnd],
+                [new Run("zip-strip", 1, "right end"), new Run("zip-strip", 2, "left end")],
+                plan.Depth
+            ),
             .. boxing.Joins,
             .. boxing.Laps,
         ];
 
         List<Piece> pieces = [panel, zipStrip, .. boxing.Pieces];
-        List<Notion> notions = [new("zip", "zip chain", plan.ZipRun + (2 * reading.Allowance("s")), Note: "continuous chain, one slider")];
+        List<Notion> notions =
+        [
+            new("zip", "zip chain", plan.ZipRun + (2 * reading.Allowance("s")), Note: "continuous chain, one slider"),
+        ];
         List<Use> uses = [];
-        if (corded) Cord.Add(reading, seams, rings: 2, pieces, uses, notions);
+        if (corded)
+            Cord.Add(reading, seams, rings: 2, pieces, uses, notions);
 
         return new Pattern
         {
             Pieces = pieces,
             Seams = seams,
             Uses = uses,
-            Finished = [.. FinishedSizes(plan.Seat.Width, plan.Seat.Depth, plan.Depth), ("perimeter", plan.Perimeter), ("zip run", plan.ZipRun), ("boxing run", plan.BoxingRun)],
+            Finished =
+            [
+                .. FinishedSizes(plan.Seat.Width, plan.Seat.Depth, plan.Depth),
+                ("perimeter", plan.Perimeter),
+                ("zip run", plan.ZipRun),
+                ("boxing run", plan.BoxingRun),
+            ],
             Notions = [.. notions, .. Basics(reading, seams)],
             Steps = BoxedSteps.Of(reading, seams, corded),
             Remarks = [.. EaseRemarks(reading)],
@@ -111,9 +210,16 @@ public class BoxCushionStrip : BoxCushion
             Notches =
             [
                 .. ends.Select(end => new Notch(end.Edge, end.At)),
-                .. arcs.SelectMany(arc => new[] { new Notch(arc.Name, Length.Zero), new Notch(arc.Name, outline.LengthOf(arc.Name)) }),
+                .. arcs.SelectMany(arc =>
+                    new[] { new Notch(arc.Name, Length.Zero), new Notch(arc.Name, outline.LengthOf(arc.Name)) }
+                ),
                 // Round a hollow it is the panel that must give, not the boxing.
-                .. arcs.Where(arc => !arc.Outward).SelectMany(arc => Clips.Along(outline.LengthOf(arc.Name), arc.Radius!.Value).Select(at => new Notch(arc.Name, at, Clip: true))),
+                .. arcs.Where(arc => !arc.Outward)
+                    .SelectMany(arc =>
+                        Clips
+                            .Along(outline.LengthOf(arc.Name), arc.Radius!.Value)
+                            .Select(at => new Notch(arc.Name, at, Clip: true))
+                    ),
             ],
             Grain = Usual.GrainOf(reading.Option("panelGrain")),
             TurnedOver = true,
@@ -125,12 +231,22 @@ public class BoxCushionStrip : BoxCushion
     {
         Working Edge(string edge) => reading.EdgeAllowance(edge == "zip" ? "z" : "s", "zip-strip", edge);
         var half = plan.Depth / 2;
-        return new Piece("zip-strip", "zip strip, half", 2, new Dictionary<string, Working> { ["length"] = plan.ZipRun, ["height"] = half },
-            d => Outline.Rectangle(d["length"], d["height"], "zip", "right end", "outer", "left end"))
+        return new Piece(
+            "zip-strip",
+            "zip strip, half",
+            2,
+            new Dictionary<string, Working> { ["length"] = plan.ZipRun, ["height"] = half },
+            d => Outline.Rectangle(d["length"], d["height"], "zip", "right end", "outer", "left end")
+        )
         {
             Allowances = new[] { "zip", "right end", "outer", "left end" }.ToDictionary(edge => edge, Edge),
             Grain = Usual.GrainOf(reading.Option("stripGrain")),
-            Notches = [.. plan.Ring.Marks(plan.ZipStart, plan.ZipRun.Value).Select(mark => new Notch("outer", plan.ZipRun.Value - mark.At, mark.Clip))],
+            Notches =
+            [
+                .. plan
+                    .Ring.Marks(plan.ZipStart, plan.ZipRun.Value)
+                    .Select(mark => new Notch("outer", plan.ZipRun.Value - mark.At, mark.Clip)),
+            ],
         }.Measured(plan.ZipRun, half, "length", "height");
     }
 }

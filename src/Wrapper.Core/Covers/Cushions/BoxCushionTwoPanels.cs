@@ -14,23 +14,36 @@ public class BoxCushionTwoPanels : BoxCushion
     public override string Name => "Two panels, corners boxed";
 
     /// <inheritdoc/>
-    public override string When => "Two pieces and no strips: a seam at mid-depth all round. Pile and print run the same way on both faces, and any straight-sided outline can be followed.";
+    public override string When =>
+        "Two pieces and no strips: a seam at mid-depth all round. Pile and print run the same way on both faces, and any straight-sided outline can be followed.";
 
     /// <inheritdoc/>
     public override IReadOnlyList<Choice> Choices => PanelChoices;
 
     /// <summary>The choices of this school.</summary>
-    private protected static IReadOnlyList<Choice> PanelChoices { get; } = [.. OutlineShapes.Choices, .. EaseSchools.Choices, BoxedSheet.Corners, Usual.PanelGrain];
+    private protected static IReadOnlyList<Choice> PanelChoices { get; } =
+    [.. OutlineShapes.Choices, .. EaseSchools.Choices, BoxedSheet.Corners, Usual.PanelGrain];
 
     /// <inheritdoc/>
     public override IEnumerable<Problem> Check(Reading reading)
     {
         var problems = base.Check(reading).ToList();
-        if (problems.Count > 0) return problems;
+        if (problems.Count > 0)
+            return problems;
         var seat = EaseSchools.Outline(reading);
-        if (BoxedSheet.Refusal(seat) is { } why) problems.Add(RefuseShape(reading, $"{why}; choose a separate boxing strip"));
-        else if (OutlineCheck.Fault(Sheet(reading).Top.Outline) is not null || Sheet(reading).Top.Width.Value <= Sheet(reading).Fall.Value)
-            problems.Add(reading.Refuse("choices.corners", "a square as large as the drop leaves nothing of so small a top", "cut"));
+        if (BoxedSheet.Refusal(seat) is { } why)
+            problems.Add(RefuseShape(reading, $"{why}; choose a separate boxing strip"));
+        else if (
+            OutlineCheck.Fault(Sheet(reading).Top.Outline) is not null
+            || Sheet(reading).Top.Width.Value <= Sheet(reading).Fall.Value
+        )
+            problems.Add(
+                reading.Refuse(
+                    "choices.corners",
+                    "a square as large as the drop leaves nothing of so small a top",
+                    "cut"
+                )
+            );
         return problems;
     }
 
@@ -39,7 +52,12 @@ public class BoxCushionTwoPanels : BoxCushion
     {
         var sheet = Sheet(reading);
         var back = sheet.Top.Back;
-        var panel = sheet.Piece("panel", "panel", 2, side => reading.EdgeAllowance(side == back ? "z" : "s", "panel", side)) with
+        var panel = sheet.Piece(
+            "panel",
+            "panel",
+            2,
+            side => reading.EdgeAllowance(side == back ? "z" : "s", "panel", side)
+        ) with
         {
             Grain = Usual.GrainOf(reading.Option("panelGrain")),
             TurnedOver = true,
@@ -48,21 +66,61 @@ public class BoxCushionTwoPanels : BoxCushion
         };
         List<Seam> seams =
         [
-            .. sheet.CornerSeams("panel", 1, ", top"), .. sheet.CornerSeams("panel", 2, ", bottom"),
-            .. sheet.Sides.Select(side => Usual.Join(side == back ? "zip" : $"{side}, at mid-depth", ("panel", 1, side), ("panel", 2, side), sheet.Top.Lengths[side], side == back ? SeamKind.Zip : SeamKind.Join)),
+            .. sheet.CornerSeams("panel", 1, ", top"),
+            .. sheet.CornerSeams("panel", 2, ", bottom"),
+            .. sheet.Sides.Select(side =>
+                Usual.Join(
+                    side == back ? "zip" : $"{side}, at mid-depth",
+                    ("panel", 1, side),
+                    ("panel", 2, side),
+                    sheet.Top.Lengths[side],
+                    side == back ? SeamKind.Zip : SeamKind.Join
+                )
+            ),
         ];
         return new Pattern
         {
             Pieces = [panel],
             Seams = seams,
-            Finished = [.. FinishedSizes(sheet.Top.Width, sheet.Top.Depth, 2 * sheet.Fall), ("perimeter", sheet.Top.Perimeter)],
-            Notions = [new("zip", "zip chain", sheet.Top.Lengths[back] + (2 * reading.Allowance("s")), Note: "continuous chain, one slider"), .. Basics(reading, seams)],
+            Finished =
+            [
+                .. FinishedSizes(sheet.Top.Width, sheet.Top.Depth, 2 * sheet.Fall),
+                ("perimeter", sheet.Top.Perimeter),
+            ],
+            Notions =
+            [
+                new(
+                    "zip",
+                    "zip chain",
+                    sheet.Top.Lengths[back] + (2 * reading.Allowance("s")),
+                    Note: "continuous chain, one slider"
+                ),
+                .. Basics(reading, seams),
+            ],
             Steps =
             [
-                new(panel.UncutShape is null ? "Cut both panels and their corner cut-outs; mark the middle of every side." : "Cut both panels as they are; mark the corner lines.", []),
-                new("Sew the zip into the back edges, both sides from the same end; bar-tack each end and open it.", ["zip"]),
-                new("Sew the other sides, middle on middle, from corner to corner.", [.. seams.Where(seam => seam.Name.EndsWith("mid-depth", StringComparison.Ordinal)).Select(seam => seam.Name)]),
-                new("Open each corner flat and sew across it, top and bottom.", [.. seams.Where(seam => seam.Kind == SeamKind.Dart).Select(seam => seam.Name)]),
+                new(
+                    panel.UncutShape is null
+                        ? "Cut both panels and their corner cut-outs; mark the middle of every side."
+                        : "Cut both panels as they are; mark the corner lines.",
+                    []
+                ),
+                new(
+                    "Sew the zip into the back edges, both sides from the same end; bar-tack each end and open it.",
+                    ["zip"]
+                ),
+                new(
+                    "Sew the other sides, middle on middle, from corner to corner.",
+                    [
+                        .. seams
+                            .Where(seam => seam.Name.EndsWith("mid-depth", StringComparison.Ordinal))
+                            .Select(seam => seam.Name),
+                    ]
+                ),
+                new(
+                    "Open each corner flat and sew across it, top and bottom.",
+                    [.. seams.Where(seam => seam.Kind == SeamKind.Dart).Select(seam => seam.Name)]
+                ),
                 new("Finish the seams and turn right side out through the zip.", []),
             ],
             Remarks = [.. sheet.Remarks(reading), .. EaseRemarks(reading)],
@@ -70,5 +128,6 @@ public class BoxCushionTwoPanels : BoxCushion
         };
     }
 
-    private static BoxedSheet Sheet(Reading reading) => BoxedSheet.BySchool(reading, EaseSchools.Outline(reading), EaseSchools.Depth(reading) / 2, "panel");
+    private static BoxedSheet Sheet(Reading reading) =>
+        BoxedSheet.BySchool(reading, EaseSchools.Outline(reading), EaseSchools.Depth(reading) / 2, "panel");
 }

@@ -11,8 +11,14 @@ internal static class BoxedSteps
         var laps = Named(seam => seam.Kind == SeamKind.Lap);
         var joins = Named(seam => seam.Name.StartsWith("boxing join", StringComparison.Ordinal));
         List<Step> steps = [new("Cut all pieces; mark corners and zip ends on both edges of the strips.", [])];
-        if (joins.Length > 0) steps.Add(new("Join the boxing lengths; press the joins open.", joins));
-        steps.Add(new("Sew the zip between the two halves of the zip strip, both sides from the same end; bar-tack each end.", ["zip"]));
+        if (joins.Length > 0)
+            steps.Add(new("Join the boxing lengths; press the joins open.", joins));
+        steps.Add(
+            new(
+                "Sew the zip between the two halves of the zip strip, both sides from the same end; bar-tack each end.",
+                ["zip"]
+            )
+        );
         steps.AddRange(reading.Chosen("assembly", "ring") ? Ring(laps, corded) : Sandwich(laps, corded));
         steps.Add(new("Finish the seams, turn right side out through the zip, and push the corners square.", []));
         return steps;
@@ -20,20 +26,42 @@ internal static class BoxedSteps
 
     private static IEnumerable<Step> Ring(string[] laps, bool corded)
     {
-        if (corded) yield return new("Sew the covered cord round both panels; butt the core and wrap the join.", []);
-        yield return new("Join zip strip and boxing into a ring; tuck the lap over the slider.", ["boxing to zip strip, first end", "boxing to zip strip, second end", .. laps]);
-        yield return new("Sew the ring to the top panel from a front corner, pivoting with the needle down.", ["boxing to top panel", "zip strip to top panel"]);
+        if (corded)
+            yield return new("Sew the covered cord round both panels; butt the core and wrap the join.", []);
+        yield return new(
+            "Join zip strip and boxing into a ring; tuck the lap over the slider.",
+            ["boxing to zip strip, first end", "boxing to zip strip, second end", .. laps]
+        );
+        yield return new(
+            "Sew the ring to the top panel from a front corner, pivoting with the needle down.",
+            ["boxing to top panel", "zip strip to top panel"]
+        );
         yield return new("Notch the other edge opposite each corner. Open the zip.", []);
-        yield return new("Sew the ring to the bottom panel, sighting the next corner before reaching it.", ["boxing to bottom panel", "zip strip to bottom panel"]);
+        yield return new(
+            "Sew the ring to the bottom panel, sighting the next corner before reaching it.",
+            ["boxing to bottom panel", "zip strip to bottom panel"]
+        );
     }
 
     private static IEnumerable<Step> Sandwich(string[] laps, bool corded)
     {
         var cord = corded ? ", cord" : "";
         var alone = corded ? "; carry the cord alone across the back" : "";
-        yield return new($"Sew top panel{cord} and boxing in one pass, from a front corner, both ways{alone}.", ["boxing to top panel"]);
-        yield return new($"Sew bottom panel{cord} and boxing the same way, corner marks matched{alone}.", ["boxing to bottom panel"]);
-        yield return new("Fit the zip strip to the length that is left, lap both ends of the boxing over it, and sew the ends.", ["boxing to zip strip, first end", "boxing to zip strip, second end", .. laps]);
-        yield return new("Open the zip. Sew the zip strip to both panels.", ["zip strip to top panel", "zip strip to bottom panel"]);
+        yield return new(
+            $"Sew top panel{cord} and boxing in one pass, from a front corner, both ways{alone}.",
+            ["boxing to top panel"]
+        );
+        yield return new(
+            $"Sew bottom panel{cord} and boxing the same way, corner marks matched{alone}.",
+            ["boxing to bottom panel"]
+        );
+        yield return new(
+            "Fit the zip strip to the length that is left, lap both ends of the boxing over it, and sew the ends.",
+            ["boxing to zip strip, first end", "boxing to zip strip, second end", .. laps]
+        );
+        yield return new(
+            "Open the zip. Sew the zip strip to both panels.",
+            ["zip strip to top panel", "zip strip to bottom panel"]
+        );
     }
 }

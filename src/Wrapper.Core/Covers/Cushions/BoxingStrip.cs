@@ -13,7 +13,8 @@ internal sealed class BoxingStrip
     private readonly BoxedPlan plan;
     private readonly Grain grain;
     private readonly Length lap;
-    private readonly bool lapFirst, lapLast;
+    private readonly bool lapFirst,
+        lapLast;
     private readonly IReadOnlyList<Working> places; // along the boxing run: 0, every join, its end
     private readonly IReadOnlyList<Length> cuts;
 
@@ -34,8 +35,16 @@ internal sealed class BoxingStrip
 
     public Run LastEnd => new(KeyOf(cuts.Count - 2), 1, "right end");
 
-    public IEnumerable<Seam> Joins => Enumerable.Range(1, cuts.Count - 2).Select(at =>
-        new Seam($"boxing join {at}", SeamKind.Join, [new Run(KeyOf(at - 1), 1, "right end")], [new Run(KeyOf(at), 1, "left end")], plan.Depth));
+    public IEnumerable<Seam> Joins =>
+        Enumerable
+            .Range(1, cuts.Count - 2)
+            .Select(at => new Seam(
+                $"boxing join {at}",
+                SeamKind.Join,
+                [new Run(KeyOf(at - 1), 1, "right end")],
+                [new Run(KeyOf(at), 1, "left end")],
+                plan.Depth
+            ));
 
     /// <summary>Each lapped end is tucked along both long edges.</summary>
     public IEnumerable<Seam> Laps
@@ -45,8 +54,16 @@ internal sealed class BoxingStrip
             var o = new Allowance("o", AllowanceRole.Lap, lap);
             foreach (var edge in new[] { "upper", "lower" })
             {
-                if (lapFirst) yield return Tuck($"lap at the first end, {edge} edge", 0, edge, fromRight: edge == "upper", o);
-                if (lapLast) yield return Tuck($"lap at the second end, {edge} edge", cuts.Count - 2, edge, fromRight: edge == "lower", o);
+                if (lapFirst)
+                    yield return Tuck($"lap at the first end, {edge} edge", 0, edge, fromRight: edge == "upper", o);
+                if (lapLast)
+                    yield return Tuck(
+                        $"lap at the second end, {edge} edge",
+                        cuts.Count - 2,
+                        edge,
+                        fromRight: edge == "lower",
+                        o
+                    );
             }
         }
     }
@@ -60,7 +77,15 @@ internal sealed class BoxingStrip
             // The upper edge is drawn from right to left, so its tucks change places.
             var (before, after) = side == 2 ? (TuckedBefore(at), TuckedAfter(at)) : (TuckedAfter(at), TuckedBefore(at));
             var whole = before + cuts[at + 1] - cuts[at];
-            runs.Add(new Run(KeyOf(at), 1, side == 2 ? "lower" : "upper", before.IsPositive ? before : null, after.IsPositive ? whole : null));
+            runs.Add(
+                new Run(
+                    KeyOf(at),
+                    1,
+                    side == 2 ? "lower" : "upper",
+                    before.IsPositive ? before : null,
+                    after.IsPositive ? whole : null
+                )
+            );
         }
         return runs;
     }
@@ -74,9 +99,22 @@ internal sealed class BoxingStrip
     private Seam Tuck(string name, int at, string edge, bool fromRight, Working o)
     {
         var key = KeyOf(at);
-        if (!fromRight) return new Seam(name, SeamKind.Lap, [new Run(key, 1, edge, null, lap)], [new Run(key, 1, edge, lap, 2 * lap)], o);
+        if (!fromRight)
+            return new Seam(
+                name,
+                SeamKind.Lap,
+                [new Run(key, 1, edge, null, lap)],
+                [new Run(key, 1, edge, lap, 2 * lap)],
+                o
+            );
         var end = TuckedBefore(at) + (cuts[at + 1] - cuts[at]) + TuckedAfter(at);
-        return new Seam(name, SeamKind.Lap, [new Run(key, 1, edge, end - (2 * lap), end - lap)], [new Run(key, 1, edge, end - lap)], o);
+        return new Seam(
+            name,
+            SeamKind.Lap,
+            [new Run(key, 1, edge, end - (2 * lap), end - lap)],
+            [new Run(key, 1, edge, end - lap)],
+            o
+        );
     }
 
     private Piece PieceAt(Reading reading, int at)
@@ -85,19 +123,36 @@ internal sealed class BoxingStrip
         Working Edge(string edge) => reading.EdgeAllowance("s", key, edge);
         Working o = new Allowance("o", AllowanceRole.Lap, lap);
         var tucks = (TuckedBefore(at).IsPositive ? 2 : 0) + (TuckedAfter(at).IsPositive ? 2 : 0);
-        var run = cuts.Count == 2 ? plan.BoxingRun : (at == 0 ? places[1] : places[at + 1] - places[at]).As($"X{at + 1}", $"part {at + 1} of the boxing run");
+        var run =
+            cuts.Count == 2
+                ? plan.BoxingRun
+                : (at == 0 ? places[1] : places[at + 1] - places[at]).As(
+                    $"X{at + 1}",
+                    $"part {at + 1} of the boxing run"
+                );
         var length = tucks == 0 ? run : run + (tucks * o);
-        var marks = plan.Ring.Marks(plan.BoxingStart, plan.BoxingRun.Value)
+        var marks = plan
+            .Ring.Marks(plan.BoxingStart, plan.BoxingRun.Value)
             .Where(mark => mark.At > cuts[at] && mark.At < cuts[at + 1])
-            .Select(mark => (At: mark.At - cuts[at] + TuckedBefore(at), mark.Clip)).ToList();
+            .Select(mark => (At: mark.At - cuts[at] + TuckedBefore(at), mark.Clip))
+            .ToList();
         var (end, depth) = (length.Value, plan.Depth.Value);
-        return new Piece(key, cuts.Count == 2 ? "boxing" : $"boxing, length {at + 1}", 1,
+        return new Piece(
+            key,
+            cuts.Count == 2 ? "boxing" : $"boxing, length {at + 1}",
+            1,
             new Dictionary<string, Working> { ["length"] = length, ["depth"] = plan.Depth },
-            d => Outline.Rectangle(d["length"], d["depth"], "lower", "right end", "upper", "left end"))
+            d => Outline.Rectangle(d["length"], d["depth"], "lower", "right end", "upper", "left end")
+        )
         {
             Allowances = new[] { "lower", "right end", "upper", "left end" }.ToDictionary(edge => edge, Edge),
             Grain = grain,
-            Notches = [.. marks.SelectMany(mark => new[] { new Notch("lower", mark.At, mark.Clip), new Notch("upper", end - mark.At, mark.Clip) })],
+            Notches =
+            [
+                .. marks.SelectMany(mark =>
+                    new[] { new Notch("lower", mark.At, mark.Clip), new Notch("upper", end - mark.At, mark.Clip) }
+                ),
+            ],
             Lines = [.. Folds(at, end).Select(x => new InnerLine("fold", new(x, Length.Zero), new(x, depth)))],
             Note = CutsOf(reading, plan, marks),
         }.Measured(length, plan.Depth, "length", "depth");
@@ -106,8 +161,12 @@ internal sealed class BoxingStrip
     // What the marks are for.
     private static string CutsOf(Reading reading, BoxedPlan plan, IReadOnlyList<(Length At, bool Clip)> marks)
     {
-        if (marks.Count == 0) return "";
-        var arcs = plan.Seat.Outline.Edges.Where(edge => edge is { Radius: not null, Outward: true }).Select(edge => edge.Radius!.Value).ToList();
+        if (marks.Count == 0)
+            return "";
+        var arcs = plan
+            .Seat.Outline.Edges.Where(edge => edge is { Radius: not null, Outward: true })
+            .Select(edge => edge.Radius!.Value)
+            .ToList();
         return arcs.Count == 0
             ? "Clip each corner mark to just short of the stitch line."
             : $"Notch both edges where a curve begins and ends; along it clip every {reading.Say(Clips.Spacing(arcs.Min()))}, to just short of the stitch line.";
@@ -115,8 +174,10 @@ internal sealed class BoxingStrip
 
     private IEnumerable<Length> Folds(int at, Length end)
     {
-        if (TuckedBefore(at).IsPositive) yield return lap;
-        if (TuckedAfter(at).IsPositive) yield return end - lap;
+        if (TuckedBefore(at).IsPositive)
+            yield return lap;
+        if (TuckedAfter(at).IsPositive)
+            yield return end - lap;
     }
 
     // Where the boxing is joined. The front run is never joined in its middle: joins before it and after it are counted apart,
@@ -129,22 +190,30 @@ internal sealed class BoxingStrip
         // The stretch along the front; rounded corners count with the sides.
         var frontStart = plan.FrontStart;
         var frontEnd = frontStart + plan.Seat.FrontRun;
-        if (n == 1) return [nothing, run];
-        if (reading.Chosen("joins", "corners")) return n == 2 ? [nothing, frontEnd, run] : [nothing, frontStart, frontEnd, run];
+        if (n == 1)
+            return [nothing, run];
+        if (reading.Chosen("joins", "corners"))
+            return n == 2 ? [nothing, frontEnd, run] : [nothing, frontStart, frontEnd, run];
         // The lengths beside the front are its neighbours' share, or end just at its corners, whichever comes out more even.
-        return (from before in Enumerable.Range(0, n)
-                let after = n - 1 - before
-                from start in before == 0 ? [nothing] : new[] { frontStart, new Extreme(Larger: false, frontStart, (before * run) / n) }
-                from end in after == 0 ? [run] : new[] { frontEnd, new Extreme(Larger: true, frontEnd, run - ((after * run) / n)) }
-                select Split(before, start, after, end)).MinBy(Unevenness)!;
+        return (
+            from before in Enumerable.Range(0, n)
+            let after = n - 1 - before
+            from start in before == 0
+                ? [nothing]
+                : new[] { frontStart, new Extreme(Larger: false, frontStart, (before * run) / n) }
+            from end in after == 0
+                ? [run]
+                : new[] { frontEnd, new Extreme(Larger: true, frontEnd, run - ((after * run) / n)) }
+            select Split(before, start, after, end)
+        ).MinBy(Unevenness)!;
 
         Working[] Split(int before, Working start, int after, Working end) =>
-        [
-            nothing,
-            .. Enumerable.Range(1, before).Select(i => before == 1 ? start : (i * start) / before),
-            .. Enumerable.Range(0, after).Select(i => i == 0 ? end : end + ((i * (run - end)) / after)),
-            run,
-        ];
+            [
+                nothing,
+                .. Enumerable.Range(1, before).Select(i => before == 1 ? start : (i * start) / before),
+                .. Enumerable.Range(0, after).Select(i => i == 0 ? end : end + ((i * (run - end)) / after)),
+                run,
+            ];
     }
 
     // The longest length counts first, then the shortest.

@@ -13,11 +13,17 @@ internal static class FoldedPiece
     {
         var dimensions = new Dictionary<string, Working>
         {
-            ["width"] = sheet.Width, ["length"] = sheet.Length, ["drop"] = sheet.Drop, ["radius"] = sheet.Radius,
+            ["width"] = sheet.Width,
+            ["length"] = sheet.Length,
+            ["drop"] = sheet.Drop,
+            ["radius"] = sheet.Radius,
         };
         var uncut = reading.Chosen("corners", "stitch-off");
-        var allowances = Stitch(new Dimensions(dimensions)).Edges.ToDictionary(edge => edge.Name, edge => Allowance(reading, edge.Name));
-        if (uncut) foreach (var side in new[] { "right", "left" }) allowances[side] = Wider(allowances[$"{side} side lower"], allowances[$"{side} side upper"]);
+        var allowances = Stitch(new Dimensions(dimensions))
+            .Edges.ToDictionary(edge => edge.Name, edge => Allowance(reading, edge.Name));
+        if (uncut)
+            foreach (var side in new[] { "right", "left" })
+                allowances[side] = Wider(allowances[$"{side} side lower"], allowances[$"{side} side upper"]);
         var (w, l, g) = (sheet.Width.Value, sheet.Length.Value, sheet.Drop.Value);
         var fold = (2 * g) + l;
         return new Piece("cover", "cover", 1, dimensions, Stitch)
@@ -46,10 +52,34 @@ internal static class FoldedPiece
         var (lower, upper) = (allowances["zip lower"], allowances["zip upper"]);
         var (w, h) = (sheet.Width.Value + (2 * sheet.Drop.Value), (2 * sheet.Length.Value) + (4 * sheet.Drop.Value));
         // The corner school moves cloth between top and drop; the sheet stays W + D by 2L + 2D.
-        yield return new("cut width", SizeKind.Cut, sheet.Box.Width + sheet.Box.Depth + left + right, new(-left.Value, -lower.Value), new(w + right.Value, -lower.Value));
-        yield return new("cut length", SizeKind.Cut, (2 * sheet.Box.Length) + (2 * sheet.Box.Depth) + lower + upper, new(-left.Value, -lower.Value), new(-left.Value, h + upper.Value));
-        yield return new("finished width of the top", SizeKind.Finished, sheet.Width, new(sheet.Drop.Value, sheet.Drop.Value + sheet.Length.Value.Over(2)), new(sheet.Drop.Value + sheet.Width.Value, sheet.Drop.Value + sheet.Length.Value.Over(2)));
-        yield return new("finished length of the top", SizeKind.Finished, sheet.Length, new(w.Over(2), h - sheet.Drop.Value - sheet.Length.Value), new(w.Over(2), h - sheet.Drop.Value));
+        yield return new(
+            "cut width",
+            SizeKind.Cut,
+            sheet.Box.Width + sheet.Box.Depth + left + right,
+            new(-left.Value, -lower.Value),
+            new(w + right.Value, -lower.Value)
+        );
+        yield return new(
+            "cut length",
+            SizeKind.Cut,
+            (2 * sheet.Box.Length) + (2 * sheet.Box.Depth) + lower + upper,
+            new(-left.Value, -lower.Value),
+            new(-left.Value, h + upper.Value)
+        );
+        yield return new(
+            "finished width of the top",
+            SizeKind.Finished,
+            sheet.Width,
+            new(sheet.Drop.Value, sheet.Drop.Value + sheet.Length.Value.Over(2)),
+            new(sheet.Drop.Value + sheet.Width.Value, sheet.Drop.Value + sheet.Length.Value.Over(2))
+        );
+        yield return new(
+            "finished length of the top",
+            SizeKind.Finished,
+            sheet.Length,
+            new(w.Over(2), h - sheet.Drop.Value - sheet.Length.Value),
+            new(w.Over(2), h - sheet.Drop.Value)
+        );
     }
 
     // The corner rule, c = G − s + a: s of the edge that is joined, a of the edge that it is measured in from (handbook §3).
@@ -60,14 +90,47 @@ internal static class FoldedPiece
         var (side, zip) = (allowances["right side lower"].Value, allowances["zip lower"].Value);
         var (endJoin, backJoin) = (allowances["right end lower"].Value, allowances["back right lower"].Value);
         var raw = w + (2 * g) + side;
-        yield return new("corner cut-out, in from the side", SizeKind.Cut, Rule("back right lower", "right side lower"), new(w + g + backJoin, g - endJoin), new(raw, g - endJoin));
-        yield return new("corner cut-out, in from the zip edge", SizeKind.Cut, Rule("right end lower", "zip lower"), new(w + g + backJoin, -zip), new(w + g + backJoin, g - endJoin));
+        yield return new(
+            "corner cut-out, in from the side",
+            SizeKind.Cut,
+            Rule("back right lower", "right side lower"),
+            new(w + g + backJoin, g - endJoin),
+            new(raw, g - endJoin)
+        );
+        yield return new(
+            "corner cut-out, in from the zip edge",
+            SizeKind.Cut,
+            Rule("right end lower", "zip lower"),
+            new(w + g + backJoin, -zip),
+            new(w + g + backJoin, g - endJoin)
+        );
         var fold = (2 * g) + l;
-        var (below, above) = (sheet.Drop - allowances["right front lower"], sheet.Drop - allowances["right front upper"]);
+        var (below, above) = (
+            sheet.Drop - allowances["right front lower"],
+            sheet.Drop - allowances["right front upper"]
+        );
         var join = allowances["front right"].Value;
-        yield return new("fold notch, in from the side", SizeKind.Cut, Rule("front right", "right side lower"), new(w + g + join, fold - below.Value), new(raw, fold - below.Value));
-        yield return new("fold notch, to each side of the fold", SizeKind.Cut, below, new(w + g + join, fold - below.Value), new(w + g + join, fold));
-        yield return new("fold notch, across the fold", SizeKind.Cut, Sum.Of(below, above), new(w + g + join, fold - below.Value), new(w + g + join, fold + above.Value));
+        yield return new(
+            "fold notch, in from the side",
+            SizeKind.Cut,
+            Rule("front right", "right side lower"),
+            new(w + g + join, fold - below.Value),
+            new(raw, fold - below.Value)
+        );
+        yield return new(
+            "fold notch, to each side of the fold",
+            SizeKind.Cut,
+            below,
+            new(w + g + join, fold - below.Value),
+            new(w + g + join, fold)
+        );
+        yield return new(
+            "fold notch, across the fold",
+            SizeKind.Cut,
+            Sum.Of(below, above),
+            new(w + g + join, fold - below.Value),
+            new(w + g + join, fold + above.Value)
+        );
     }
 
     private static Outline Uncut(Dimensions d)
@@ -95,16 +158,27 @@ internal static class FoldedPiece
         ];
         string[] leftNames =
         [
-            "back left upper", "left end upper", "left side upper", "left front upper", "front left",
-            "left front lower", "left side lower", "left end lower", "back left lower",
+            "back left upper",
+            "left end upper",
+            "left side upper",
+            "left front upper",
+            "front left",
+            "left front lower",
+            "left side lower",
+            "left end lower",
+            "back left lower",
         ];
         Point Turned(Point p) => new(w + (2 * g) - p.X, full - p.Y);
         List<(string Name, Point Start)> corners =
         [
-            ("zip lower", new(g, Length.Zero)), .. right,
-            ("zip upper", new(g + w, full)), .. right.Zip(leftNames, (edge, name) => (name, Turned(edge.Start))),
+            ("zip lower", new(g, Length.Zero)),
+            .. right,
+            ("zip upper", new(g + w, full)),
+            .. right.Zip(leftNames, (edge, name) => (name, Turned(edge.Start))),
         ];
-        return new Outline([.. r.IsPositive ? Softened(corners, r) : corners.Select(corner => new Edge(corner.Name, corner.Start))]);
+        return new Outline([
+            .. r.IsPositive ? Softened(corners, r) : corners.Select(corner => new Edge(corner.Name, corner.Start)),
+        ]);
     }
 
     // A rounded inner: at each inner corner of a notch the corner line starts a little above the mark and curves into both
@@ -116,7 +190,10 @@ internal static class FoldedPiece
         for (var at = 0; at < corners.Count; at++)
         {
             var (name, start) = corners[at];
-            var (before, after) = (corners[(at + corners.Count - 1) % corners.Count].Start, corners[(at + 1) % corners.Count].Start);
+            var (before, after) = (
+                corners[(at + corners.Count - 1) % corners.Count].Start,
+                corners[(at + 1) % corners.Count].Start
+            );
             if (!TurnsInward(before, start, after))
             {
                 yield return new Edge(name, start);
@@ -136,7 +213,9 @@ internal static class FoldedPiece
     private static string ArcName(string edge, bool closing) =>
         closing && edge.StartsWith("front", StringComparison.Ordinal) ? $"{edge} second arc" : $"{edge} arc";
 
-    private static bool TurnsInward(Point before, Point at, Point after) => (at.Mm - before.Mm).Cross(after.Mm - at.Mm) < 0;
+    private static bool TurnsInward(Point before, Point at, Point after) =>
+        (at.Mm - before.Mm).Cross(after.Mm - at.Mm) < 0;
 
-    private static (int X, int Y) Sign(Point from, Point to) => (Math.Sign((to.X - from.X).Ticks), Math.Sign((to.Y - from.Y).Ticks));
+    private static (int X, int Y) Sign(Point from, Point to) =>
+        (Math.Sign((to.X - from.X).Ticks), Math.Sign((to.Y - from.Y).Ticks));
 }

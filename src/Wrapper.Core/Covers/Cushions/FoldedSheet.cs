@@ -28,7 +28,14 @@ internal sealed class FoldedSheet
         // Where the corner line leaves the straight: an arc of radius r that has turned 45° lies this far along either side.
         ArcReach = Radius.TimesRoot2() - Radius;
         ArcInset = Radius - (Radius.TimesRoot2() / 2);
-        ZipRun = (ZipSchool switch { "inside" => Width - (2 * Clear), "round" => Width + (2 * Turn), _ => Width }).As("Z", "zip run");
+        ZipRun = (
+            ZipSchool switch
+            {
+                "inside" => Width - (2 * Clear),
+                "round" => Width + (2 * Turn),
+                _ => Width,
+            }
+        ).As("Z", "zip run");
         var end = Radius.Value.IsPositive ? (Drop - ArcReach) + (Radius.TimesPi() / 4) : Drop;
         CornerSeam = 2 * end;
     }
@@ -64,30 +71,62 @@ internal sealed class FoldedSheet
     private string ZipSchool { get; }
 
     /// <summary>The zip to buy, by school.</summary>
-    public Notion Zip() => ZipSchool switch
-    {
-        "full" => new("zip", "zip chain", Box.Width + Box.Depth + (2 * Seam), Note: "full cut width, oversewn at the corners"),
-        "inside" => new("zip", "zip, teeth", ZipRun, Note: "kept inside the corners"),
-        "closed" => new("zip", "closed-end zip, teeth", ZipRun, Note: "made up, or the next stock length"),
-        _ => new("zip", "zip chain", ZipRun + (2 * Seam), Note: "turns both back corners"),
-    };
+    public Notion Zip() =>
+        ZipSchool switch
+        {
+            "full" => new(
+                "zip",
+                "zip chain",
+                Box.Width + Box.Depth + (2 * Seam),
+                Note: "full cut width, oversewn at the corners"
+            ),
+            "inside" => new("zip", "zip, teeth", ZipRun, Note: "kept inside the corners"),
+            "closed" => new("zip", "closed-end zip, teeth", ZipRun, Note: "made up, or the next stock length"),
+            _ => new("zip", "zip chain", ZipRun + (2 * Seam), Note: "turns both back corners"),
+        };
 
     /// <summary>Zip, sides and four corners; lower half first, then upper.</summary>
     public IEnumerable<Seam> Seams()
     {
-        yield return new("zip", SeamKind.Zip, ZipChain("lower", leftEnd: "left"), ZipChain("upper", leftEnd: "left"), ZipRun);
+        yield return new(
+            "zip",
+            SeamKind.Zip,
+            ZipChain("lower", leftEnd: "left"),
+            ZipChain("upper", leftEnd: "left"),
+            ZipRun
+        );
         if (ZipSchool == "inside")
             foreach (var side in new[] { "left", "right" })
-                yield return new($"back, {side} of the zip", SeamKind.Join, [BesideZip("lower", side)], [BesideZip("upper", side)], Clear);
+                yield return new(
+                    $"back, {side} of the zip",
+                    SeamKind.Join,
+                    [BesideZip("lower", side)],
+                    [BesideZip("upper", side)],
+                    Clear
+                );
         foreach (var side in new[] { "right", "left" })
         {
-            yield return new($"{side} side", SeamKind.Join, [SideRun("lower", side)], [SideRun("upper", side)], ZipSchool == "round" ? Length - Turn : Length);
-            yield return new($"back {side} corner", SeamKind.Join,
+            yield return new(
+                $"{side} side",
+                SeamKind.Join,
+                [SideRun("lower", side)],
+                [SideRun("upper", side)],
+                ZipSchool == "round" ? Length - Turn : Length
+            );
+            yield return new(
+                $"back {side} corner",
+                SeamKind.Join,
                 [.. Corner($"back {side} lower"), .. Corner($"back {side} upper")],
-                [.. Corner($"{side} end lower"), .. Corner($"{side} end upper")], CornerSeam);
-            yield return new($"front {side} corner", SeamKind.Join,
+                [.. Corner($"{side} end lower"), .. Corner($"{side} end upper")],
+                CornerSeam
+            );
+            yield return new(
+                $"front {side} corner",
+                SeamKind.Join,
                 [.. Rounded($"front {side}", both: true)],
-                [.. Corner($"{side} front lower"), .. Corner($"{side} front upper")], CornerSeam);
+                [.. Corner($"{side} front lower"), .. Corner($"{side} front upper")],
+                CornerSeam
+            );
         }
     }
 
@@ -96,7 +135,8 @@ internal sealed class FoldedSheet
     // A corner edge, with the arcs that a rounded inner adds to it.
     private IEnumerable<Run> Rounded(string edge, bool both)
     {
-        if (!Radius.Value.IsPositive) return [On(edge)];
+        if (!Radius.Value.IsPositive)
+            return [On(edge)];
         return both ? [On($"{edge} arc"), On(edge), On($"{edge} second arc")] : [On(edge), On($"{edge} arc")];
     }
 
@@ -106,27 +146,32 @@ internal sealed class FoldedSheet
     private IReadOnlyList<Run> ZipChain(string half, string leftEnd)
     {
         var zip = On($"zip {half}");
-        if (ZipSchool == "inside") return [On($"zip {half}", Clear.Value, Width.Value - Clear.Value)];
-        if (ZipSchool != "round") return [zip];
+        if (ZipSchool == "inside")
+            return [On($"zip {half}", Clear.Value, Width.Value - Clear.Value)];
+        if (ZipSchool != "round")
+            return [zip];
         return [Turned(half, leftEnd), zip, Turned(half, leftEnd == "left" ? "right" : "left")];
     }
 
     // A side edge starts at the back on the lower right and the upper left, and ends there on the other two.
     private static bool StartsAtBack(string half, string side) => (half == "lower") == (side == "right");
 
-    private Run Turned(string half, string side) => StartsAtBack(half, side)
-        ? On($"{side} side {half}", null, Turn.Value)
-        : On($"{side} side {half}", Length.Value - Turn.Value, null);
+    private Run Turned(string half, string side) =>
+        StartsAtBack(half, side)
+            ? On($"{side} side {half}", null, Turn.Value)
+            : On($"{side} side {half}", Length.Value - Turn.Value, null);
 
     private Run SideRun(string half, string side)
     {
-        if (ZipSchool != "round") return On($"{side} side {half}");
+        if (ZipSchool != "round")
+            return On($"{side} side {half}");
         return StartsAtBack(half, side)
             ? On($"{side} side {half}", Turn.Value, null)
             : On($"{side} side {half}", null, Length.Value - Turn.Value);
     }
 
-    private Run BesideZip(string half, string side) => (half == "lower") == (side == "left")
-        ? On($"zip {half}", null, Clear.Value)
-        : On($"zip {half}", Width.Value - Clear.Value, null);
+    private Run BesideZip(string half, string side) =>
+        (half == "lower") == (side == "left")
+            ? On($"zip {half}", null, Clear.Value)
+            : On($"zip {half}", Width.Value - Clear.Value, null);
 }

@@ -18,22 +18,45 @@ public sealed class PillowcaseCushion : BoxCushion
     public override string Name => "Pillowcase, wrapped end";
 
     /// <inheritdoc/>
-    public override string When => "Throw-on covers for sofa cushions: no boxing and no zip needed, one end is folded in like a parcel. T, L and curved ends are pinned on the cushion.";
+    public override string When =>
+        "Throw-on covers for sofa cushions: no boxing and no zip needed, one end is folded in like a parcel. T, L and curved ends are pinned on the cushion.";
 
     /// <inheritdoc/>
     public override IReadOnlyList<Choice> Choices { get; } =
     [
         .. OutlineShapes.Choices,
         .. EaseSchools.Choices,
-        Choice.Of("pillowCorners", "Front corners", "Corners",
+        Choice.Of(
+            "pillowCorners",
+            "Front corners",
+            "Corners",
             new Option("boxed", "Boxed", "Square corners cut out by the corner rule: the cushion keeps its edges."),
-            new Option("plain", "Plain", "Seamed straight round; the corners stand out a little like ears, or are pinned off.")),
-        Choice.OfLength("wrapOver", "Folded in, beyond the depth by", "Wrapped end", Length.Inches(3), 75, Usual.UpTo(24, "3", "7.5", zero: true)) with { Adjustable = Length.Inches(1) },
-        Choice.Of("closing", "Held by", "Wrapped end",
+            new Option(
+                "plain",
+                "Plain",
+                "Seamed straight round; the corners stand out a little like ears, or are pinned off."
+            )
+        ),
+        Choice.OfLength(
+            "wrapOver",
+            "Folded in, beyond the depth by",
+            "Wrapped end",
+            Length.Inches(3),
+            75,
+            Usual.UpTo(24, "3", "7.5", zero: true)
+        ) with
+        {
+            Adjustable = Length.Inches(1),
+        },
+        Choice.Of(
+            "closing",
+            "Held by",
+            "Wrapped end",
             new Option("pins", "Pins", "Twisted pins, or nothing where the cushion stands against a back."),
             new Option("hook-and-loop", "Hook-and-loop", "A strip along the end, sewn to both sides."),
             new Option("snaps", "Snaps", "One every 4 in (10 cm) or so."),
-            new Option("zip", "A zip", "Across the end; closed before it is folded in.")),
+            new Option("zip", "A zip", "Across the end; closed before it is folded in.")
+        ),
         Usual.PanelGrain,
     ];
 
@@ -43,13 +66,25 @@ public sealed class PillowcaseCushion : BoxCushion
     public override IEnumerable<Problem> Check(Reading reading)
     {
         var problems = base.Check(reading).ToList();
-        if (problems.Count > 0) return problems;
+        if (problems.Count > 0)
+            return problems;
         var seat = EaseSchools.Outline(reading);
         var half = EaseSchools.Depth(reading).Value.Over(2);
         if (!IsStraightBeside(seat, OpenEnd(reading, seat)))
-            problems.Add(RefuseShape(reading, "the sides run into the open end in a curve, so it cannot be folded in; choose a separate boxing strip"));
+            problems.Add(
+                RefuseShape(
+                    reading,
+                    "the sides run into the open end in a curve, so it cannot be folded in; choose a separate boxing strip"
+                )
+            );
         else if (half <= reading.Allowance("s").Value)
-            problems.Add(reading.Refuse("measures.T", $"half the depth ({reading.Say(half)}) is no more than a seam allowance", Example(reading, "4", "10")));
+            problems.Add(
+                reading.Refuse(
+                    "measures.T",
+                    $"half the depth ({reading.Say(half)}) is no more than a seam allowance",
+                    Example(reading, "4", "10")
+                )
+            );
         return problems;
     }
 
@@ -61,52 +96,94 @@ public sealed class PillowcaseCushion : BoxCushion
         var depth = EaseSchools.Depth(reading);
         var half = (depth / 2).As("G", "fold-down to mid-depth");
         var wrap = (depth + new Allowance("o", AllowanceRole.Lap, reading.Choice("wrapOver"))).As("E", "wrapped end");
-        var boxed = reading.Chosen("pillowCorners", "boxed") && reading.Chosen("shape", "rectangle") && !reading.Has("r");
+        var boxed =
+            reading.Chosen("pillowCorners", "boxed") && reading.Chosen("shape", "rectangle") && !reading.Has("r");
         var zipped = reading.Chosen("closing", "zip");
 
         var dimensions = seat.Dimensions.ToDictionary(pair => pair.Key, pair => pair.Value);
         (dimensions["fall"], dimensions["wrap"]) = (half, wrap);
-        Outline Shape(Dimensions d) => boxed
-            ? Boxed(d["width"], d["length"], d["fall"], d["wrap"])
-            : Offset.Outward(seat.Shape(d), edge => edge == end ? d["wrap"] : d["fall"]);
+        Outline Shape(Dimensions d) =>
+            boxed
+                ? Boxed(d["width"], d["length"], d["fall"], d["wrap"])
+                : Offset.Outward(seat.Shape(d), edge => edge == end ? d["wrap"] : d["fall"]);
         var drawn = Shape(new Dimensions(dimensions));
         // Closed with anything but a zip the end stays raw: it is only finished against fraying.
-        var allowances = drawn.Edges.Where(edge => edge.Name != end || zipped).ToDictionary(edge => edge.Name, edge => reading.EdgeAllowance(edge.Name == end ? "z" : "s", "panel", edge.Name));
+        var allowances = drawn
+            .Edges.Where(edge => edge.Name != end || zipped)
+            .ToDictionary(
+                edge => edge.Name,
+                edge => reading.EdgeAllowance(edge.Name == end ? "z" : "s", "panel", edge.Name)
+            );
         var sideways = end is "left" or "right";
         var piece = new Piece("panel", "panel", 2, dimensions, Shape)
         {
             Allowances = allowances,
             Grain = Usual.GrainOf(reading.Option("panelGrain")),
             TurnedOver = true,
-            Note = boxed ? "" : "Pin at mid-depth on the cushion, trim in two passes, the second layer by less than the first; slit inside curves to within two seam allowances of the line.",
-        }.Measured(sideways ? seat.Width + half + wrap : seat.Width + (2 * half), sideways ? seat.Depth + (2 * half) : seat.Depth + half + wrap, more: boxed ? [] : seat.Diagonals(drawn));
+            Note = boxed
+                ? ""
+                : "Pin at mid-depth on the cushion, trim in two passes, the second layer by less than the first; slit inside curves to within two seam allowances of the line.",
+        }.Measured(
+            sideways ? seat.Width + half + wrap : seat.Width + (2 * half),
+            sideways ? seat.Depth + (2 * half) : seat.Depth + half + wrap,
+            more: boxed ? [] : seat.Diagonals(drawn)
+        );
 
         var corners = boxed ? new[] { ("front end", "right start"), ("left end", "front start") } : [];
         List<Seam> seams =
         [
             .. from edge in drawn.Edges.Select(edge => edge.Name)
-               where edge != end && !corners.Any(corner => corner.Item1 == edge || corner.Item2 == edge)
-               select Usual.Join($"{edge}, at mid-depth", ("panel", 1, edge), ("panel", 2, edge), Working.Of(edge, $"{edge} edge as drawn", drawn.LengthOf(edge))),
+            where edge != end && !corners.Any(corner => corner.Item1 == edge || corner.Item2 == edge)
+            select Usual.Join(
+                $"{edge}, at mid-depth",
+                ("panel", 1, edge),
+                ("panel", 2, edge),
+                Working.Of(edge, $"{edge} edge as drawn", drawn.LengthOf(edge))
+            ),
             .. from corner in corners
-               from instance in new[] { 1, 2 }
-               select new Seam($"{corner.Item1} to {corner.Item2}{(instance == 1 ? ", top" : ", bottom")}", SeamKind.Dart, [new Run("panel", instance, corner.Item1)], [new Run("panel", instance, corner.Item2)], half),
+            from instance in new[] { 1, 2 }
+            select new Seam(
+                $"{corner.Item1} to {corner.Item2}{(instance == 1 ? ", top" : ", bottom")}",
+                SeamKind.Dart,
+                [new Run("panel", instance, corner.Item1)],
+                [new Run("panel", instance, corner.Item2)],
+                half
+            ),
         ];
         var across = Working.Of("end", "open end as drawn", drawn.LengthOf(end));
-        if (zipped) seams.Add(Usual.Join("zip", ("panel", 1, end), ("panel", 2, end), across, SeamKind.Zip));
+        if (zipped)
+            seams.Add(Usual.Join("zip", ("panel", 1, end), ("panel", 2, end), across, SeamKind.Zip));
         return new Pattern
         {
             Pieces = [piece],
             Seams = seams,
-            Uses = zipped ? [] : [.. Usual.Left(EdgeUse.Opening, "panel", 2, end).Select(use => use with { Run = use.Run with { Drafted = across.Value } })],
+            Uses = zipped
+                ? []
+                :
+                [
+                    .. Usual
+                        .Left(EdgeUse.Opening, "panel", 2, end)
+                        .Select(use => use with { Run = use.Run with { Drafted = across.Value } }),
+                ],
             Finished = [.. FinishedSizes(seat.Width, seat.Depth, depth), ("wrapped end", wrap)],
             Notions = [.. Closing(reading, across), .. Basics(reading, seams)],
             Steps =
             [
                 new("Cut both panels; finish the open end against fraying.", []),
                 .. zipped ? [new Step("Sew the zip across the open end and open it.", ["zip"])] : Array.Empty<Step>(),
-                new("Sew the panels together at mid-depth, from the open end round to the open end. Try on.", [.. seams.Where(seam => seam.Kind == SeamKind.Join).Select(seam => seam.Name)]),
-                boxed ? new("Open the front corners flat and sew across them.", [.. seams.Where(seam => seam.Kind == SeamKind.Dart).Select(seam => seam.Name)])
-                    : new("Pin the curve or corner on the cushion, sew, and try on after every seam before trimming.", []),
+                new(
+                    "Sew the panels together at mid-depth, from the open end round to the open end. Try on.",
+                    [.. seams.Where(seam => seam.Kind == SeamKind.Join).Select(seam => seam.Name)]
+                ),
+                boxed
+                    ? new(
+                        "Open the front corners flat and sew across them.",
+                        [.. seams.Where(seam => seam.Kind == SeamKind.Dart).Select(seam => seam.Name)]
+                    )
+                    : new(
+                        "Pin the curve or corner on the cushion, sew, and try on after every seam before trimming.",
+                        []
+                    ),
                 new("Turn right side out, put the cushion in, fold the end in like a parcel and fasten it.", []),
             ],
             Remarks = [.. EaseRemarks(reading)],
@@ -116,7 +193,9 @@ public sealed class PillowcaseCushion : BoxCushion
 
     // What is left beyond the inner's edge: the back, or of a cushion with one curved end the other end.
     private static string OpenEnd(Reading reading, SeatOutline seat) =>
-        !reading.Chosen("shape", "curved-end") ? seat.Back : reading.Chosen("hand", "left") ? "right" : "left";
+        !reading.Chosen("shape", "curved-end") ? seat.Back
+        : reading.Chosen("hand", "left") ? "right"
+        : "left";
 
     private static bool IsStraightBeside(SeatOutline seat, string end)
     {
@@ -131,15 +210,34 @@ public sealed class PillowcaseCushion : BoxCushion
         var o = Length.Zero;
         Point At(Length x, Length y) => new(x, y);
         return new Outline([
-            new("front start", At(o, o)), new("front", At(o, -g)), new("front end", At(w, -g)), new("right start", At(w, o)),
-            new("right", At(w + g, o)), new("back", At(w + g, l + wrap)), new("left", At(-g, l + wrap)), new("left end", At(-g, o)),
+            new("front start", At(o, o)),
+            new("front", At(o, -g)),
+            new("front end", At(w, -g)),
+            new("right start", At(w, o)),
+            new("right", At(w + g, o)),
+            new("back", At(w + g, l + wrap)),
+            new("left", At(-g, l + wrap)),
+            new("left end", At(-g, o)),
         ]);
     }
 
     private static IEnumerable<Notion> Closing(Reading reading, Working across)
     {
-        if (reading.Chosen("closing", "zip")) yield return new("zip", "zip chain", across + (2 * reading.Allowance("s")), Note: "continuous chain, one slider");
-        if (reading.Chosen("closing", "hook-and-loop")) yield return new("hook-and-loop", "hook-and-loop", across);
-        if (reading.Chosen("closing", "snaps")) yield return new("snaps", "snaps", null, (int)(across.Value.UpTo(Length.Inches(4)).Ticks / Length.Inches(4).Ticks));
+        if (reading.Chosen("closing", "zip"))
+            yield return new(
+                "zip",
+                "zip chain",
+                across + (2 * reading.Allowance("s")),
+                Note: "continuous chain, one slider"
+            );
+        if (reading.Chosen("closing", "hook-and-loop"))
+            yield return new("hook-and-loop", "hook-and-loop", across);
+        if (reading.Chosen("closing", "snaps"))
+            yield return new(
+                "snaps",
+                "snaps",
+                null,
+                (int)(across.Value.UpTo(Length.Inches(4)).Ticks / Length.Inches(4).Ticks)
+            );
     }
 }

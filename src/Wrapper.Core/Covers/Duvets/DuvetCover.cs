@@ -18,27 +18,54 @@ public sealed class DuvetCover : MakeUp
     public override string Family => "Duvet";
 
     /// <inheritdoc/>
-    public override string When => "Any size from any width: wide cloth whole, narrower cloth as a centre with equal sides, or a ready-made sheet behind.";
+    public override string When =>
+        "Any size from any width: wide cloth whole, narrower cloth as a centre with equal sides, or a ready-made sheet behind.";
 
     /// <inheritdoc/>
     public override IReadOnlyList<Measure> Measures { get; } =
     [
-        new Measure("W", "width", "Of the duvet, side to side, laid flat and not stretched.", LengthLimits.Item) { Adjustable = Length.Inches(2) }.When("back", "cloth"),
+        new Measure("W", "width", "Of the duvet, side to side, laid flat and not stretched.", LengthLimits.Item)
+        {
+            Adjustable = Length.Inches(2),
+        }.When("back", "cloth"),
         new("L", "length", "Of the duvet, from top to foot.", LengthLimits.Item) { Adjustable = Length.Inches(2) },
-        new Measure("Y", "sheet width", "Of the ready-made sheet, washed and pressed, from edge to edge.", LengthLimits.Item).When("back", "sheet"),
+        new Measure(
+            "Y",
+            "sheet width",
+            "Of the ready-made sheet, washed and pressed, from edge to edge.",
+            LengthLimits.Item
+        ).When("back", "sheet"),
     ];
 
     /// <inheritdoc/>
     public override IReadOnlyList<Choice> Choices { get; } =
     [
-        Choice.Of("back", "Back", "Faces",
+        Choice.Of(
+            "back",
+            "Back",
+            "Faces",
             new Option("cloth", "Of cloth", "Like the front, or of a second cloth."),
-            new Option("sheet", "A ready-made sheet", "Its finished edges stay; the front is made to its washed width.")) with { OnMeasure = true },
+            new Option("sheet", "A ready-made sheet", "Its finished edges stay; the front is made to its washed width.")
+        ) with
+        {
+            OnMeasure = true,
+        },
         .. Closing.Choices,
-        Choice.OfCount("ties", "Ties inside", "Inside", 4, 0, 12) with { Note = "18 in (45 cm) each, folded at the middle and sewn into the corners." },
-        Choice.Of("slots", "Hand slots near the top", "Inside",
+        Choice.OfCount("ties", "Ties inside", "Inside", 4, 0, 12) with
+        {
+            Note = "18 in (45 cm) each, folded at the middle and sewn into the corners.",
+        },
+        Choice.Of(
+            "slots",
+            "Hand slots near the top",
+            "Inside",
             new Option("none", "None", "The duvet goes in from the foot."),
-            new Option("both", "In both sides", "7 in (18 cm) long, from 3 in (7.5 cm) below the corner: reach in and pull the corners up.")),
+            new Option(
+                "both",
+                "In both sides",
+                "7 in (18 cm) long, from 3 in (7.5 cm) below the corner: reach in and pull the corners up."
+            )
+        ),
         WidthJoins.School,
     ];
 
@@ -46,8 +73,14 @@ public sealed class DuvetCover : MakeUp
     public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } =
     [
         Usual.Seam,
-        new("h1", "Hem, first fold", AllowanceRole.Hem, Length.Inches(1, 1, 2), Length.Millimetres(40)) { Adjustable = Length.Inches(0, 1, 2) },
-        new("h2", "Hem, second fold", AllowanceRole.Hem, Length.Inches(1, 1, 2), Length.Millimetres(40)) { Adjustable = Length.Inches(0, 1, 2) },
+        new("h1", "Hem, first fold", AllowanceRole.Hem, Length.Inches(1, 1, 2), Length.Millimetres(40))
+        {
+            Adjustable = Length.Inches(0, 1, 2),
+        },
+        new("h2", "Hem, second fold", AllowanceRole.Hem, Length.Inches(1, 1, 2), Length.Millimetres(40))
+        {
+            Adjustable = Length.Inches(0, 1, 2),
+        },
     ];
 
     /// <inheritdoc/>
@@ -55,7 +88,14 @@ public sealed class DuvetCover : MakeUp
     {
         var flat = PrismSketch.Box(reading, "T", 80, 84, 2);
         var lines = flat.Dimensions.Where(line => line.Measure != "T").ToList();
-        if (reading.Chosen("back", "sheet")) lines.Add(new("Y", lines[0].From.Moved(Length.Zero, -Length.Inches(4)), lines[0].To.Moved(Length.Zero, -Length.Inches(4))));
+        if (reading.Chosen("back", "sheet"))
+            lines.Add(
+                new(
+                    "Y",
+                    lines[0].From.Moved(Length.Zero, -Length.Inches(4)),
+                    lines[0].To.Moved(Length.Zero, -Length.Inches(4))
+                )
+            );
         return flat with { Dimensions = lines };
     }
 
@@ -66,10 +106,19 @@ public sealed class DuvetCover : MakeUp
         var s = reading.Allowance("s").Value;
         var width = Width(reading).Value;
         if (width <= 4 * s)
-            yield return reading.Refuse(reading.Chosen("back", "sheet") ? "measures.Y" : "measures.W", "nothing is left between the seams", Example("76", "140"));
+            yield return reading.Refuse(
+                reading.Chosen("back", "sheet") ? "measures.Y" : "measures.W",
+                "nothing is left between the seams",
+                Example("76", "140")
+            );
         else if (Slots(reading) && reading.Measure("L").Value <= Length.Inches(14))
-            yield return reading.Refuse("measures.L", $"too short for hand slots of {reading.Say(Length.Inches(7))}, {reading.Say(Length.Inches(3))} below the corners", Example("84", "200"));
-        foreach (var problem in Closing.Check(reading, width)) yield return problem;
+            yield return reading.Refuse(
+                "measures.L",
+                $"too short for hand slots of {reading.Say(Length.Inches(7))}, {reading.Say(Length.Inches(3))} below the corners",
+                Example("84", "200")
+            );
+        foreach (var problem in Closing.Check(reading, width))
+            yield return problem;
     }
 
     /// <inheritdoc/>
@@ -79,13 +128,31 @@ public sealed class DuvetCover : MakeUp
         var hem = reading.Allowance("h1") + reading.Allowance("h2");
         var closing = new Closing(reading, width);
         var beyond = closing.Flap is { } flap ? length + flap : length;
-        Working Side(string piece, string edge) => sheet && piece == "front" ? reading.Own(piece, edge, reading.Allowance("s") + hem) : reading.EdgeAllowance("s", piece, edge);
-        Working Edge(string piece, string edge) => edge == "lower" ? reading.Own(piece, edge, hem) : edge == "upper" ? reading.EdgeAllowance("s", piece, edge) : Side(piece, edge);
-        Piece Face(string key, Working high) => Usual.Rectangle(key, key, 1, width, high, edge => Edge(key, edge)) with { MayBeJoined = true };
+        Working Side(string piece, string edge) =>
+            sheet && piece == "front"
+                ? reading.Own(piece, edge, reading.Allowance("s") + hem)
+                : reading.EdgeAllowance("s", piece, edge);
+        Working Edge(string piece, string edge) =>
+            edge == "lower" ? reading.Own(piece, edge, hem)
+            : edge == "upper" ? reading.EdgeAllowance("s", piece, edge)
+            : Side(piece, edge);
+        Piece Face(string key, Working high) =>
+            Usual.Rectangle(key, key, 1, width, high, edge => Edge(key, edge)) with
+            {
+                MayBeJoined = true,
+            };
         Piece[] pieces =
         [
-            Face("front", length) with { Notches = [.. closing.Marks], Note = sheet ? "Its sides are turned in twice before they are joined to the sheet." : "" },
-            Face("back", beyond) with { Role = ClothRole.SecondFace, Note = sheet ? "The sheet: its finished side edges stay; what is over is cut off at the foot." : "" },
+            Face("front", length) with
+            {
+                Notches = [.. closing.Marks],
+                Note = sheet ? "Its sides are turned in twice before they are joined to the sheet." : "",
+            },
+            Face("back", beyond) with
+            {
+                Role = ClothRole.SecondFace,
+                Note = sheet ? "The sheet: its finished side edges stay; what is over is cut off at the foot." : "",
+            },
         ];
         List<Seam> seams =
         [
@@ -105,12 +172,33 @@ public sealed class DuvetCover : MakeUp
                 new("Cut the panels, each with its own allowances at top and foot.", []),
                 new("Turn the hems of both faces at the foot, first fold and second, and sew them.", []),
                 .. closing.Steps,
-                new($"Sew the sides{(Slots(reading) ? ", leaving the hand slots open," : "")} and the top, ties in the corners; finish the seams.", [.. seams.Select(seam => seam.Name).Where(name => name == "top" || name.Contains(" side", StringComparison.Ordinal))]),
-                new("Close the foot beside the opening; bar-tack its ends.", [.. seams.Select(seam => seam.Name).Where(name => name.StartsWith("foot", StringComparison.Ordinal))]),
+                new(
+                    $"Sew the sides{(Slots(reading) ? ", leaving the hand slots open," : "")} and the top, ties in the corners; finish the seams.",
+                    [
+                        .. seams
+                            .Select(seam => seam.Name)
+                            .Where(name => name == "top" || name.Contains(" side", StringComparison.Ordinal)),
+                    ]
+                ),
+                new(
+                    "Close the foot beside the opening; bar-tack its ends.",
+                    [
+                        .. seams
+                            .Select(seam => seam.Name)
+                            .Where(name => name.StartsWith("foot", StringComparison.Ordinal)),
+                    ]
+                ),
             ],
             Remarks =
             [
-                .. sheet ? [new Remark("Measure the sheet after washing: it has shrunk by then, the cloth has not. Wash the cloth too, or enter what it shrinks.")] : (Remark[])[],
+                .. sheet
+                    ?
+                    [
+                        new Remark(
+                            "Measure the sheet after washing: it has shrunk by then, the cloth has not. Wash the cloth too, or enter what it shrinks."
+                        ),
+                    ]
+                    : (Remark[])[],
                 .. closing.Remarks,
                 Usual.Blades,
             ],
@@ -118,39 +206,55 @@ public sealed class DuvetCover : MakeUp
     }
 
     // Behind a sheet the cover is as wide as the sheet less the seams that join it.
-    private static Working Width(Reading reading) => reading.Chosen("back", "sheet")
-        ? (reading.Measure("Y") - (2 * reading.Allowance("s"))).As("cover W", "sheet less both seams")
-        : reading.Measure("W");
+    private static Working Width(Reading reading) =>
+        reading.Chosen("back", "sheet")
+            ? (reading.Measure("Y") - (2 * reading.Allowance("s"))).As("cover W", "sheet less both seams")
+            : reading.Measure("W");
 
     private static bool Slots(Reading reading) => reading.Chosen("slots", "both");
 
     private static IEnumerable<Notion> Ties(Reading reading)
     {
         if (reading.Count("ties") > 0)
-            yield return new Notion("ties", "tie tape", reading.Count("ties") * Working.Of("tie", "a tie", Length.Inches(18)), Note: $"{reading.Count("ties")} ties of {reading.Say(Length.Inches(18))}, folded at the middle");
+            yield return new Notion(
+                "ties",
+                "tie tape",
+                reading.Count("ties") * Working.Of("tie", "a tie", Length.Inches(18)),
+                Note: $"{reading.Count("ties")} ties of {reading.Say(Length.Inches(18))}, folded at the middle"
+            );
     }
 
     // Right sides are drawn upward from the foot, left sides down from the top; a flap lies below the foot of the back.
     private static IEnumerable<Seam> SideSeams(Reading reading, Working length, Closing closing)
     {
         var flap = closing.Flap?.Value ?? Length.Zero;
-        var (below, slot) = (Working.Of("below the corner", "from the corner to the slot", Length.Inches(3)), Working.Of("slot", "hand slot", Length.Inches(7)));
+        var (below, slot) = (
+            Working.Of("below the corner", "from the corner to the slot", Length.Inches(3)),
+            Working.Of("slot", "hand slot", Length.Inches(7))
+        );
         foreach (var side in new[] { "right", "left" })
         {
             // From, to and length of each stretch, measured from the foot.
             List<(string Name, SeamKind Kind, Length From, Length To, Working Drafted)> stretches = Slots(reading)
                 ?
                 [
-                    ($"{side} side, below the slot", SeamKind.Join, Length.Zero, (length - below - slot).Value, length - below - slot),
+                    (
+                        $"{side} side, below the slot",
+                        SeamKind.Join,
+                        Length.Zero,
+                        (length - below - slot).Value,
+                        length - below - slot
+                    ),
                     ($"{side} slot", SeamKind.Opening, (length - below - slot).Value, (length - below).Value, slot),
                     ($"{side} side, above the slot", SeamKind.Join, (length - below).Value, length.Value, below),
                 ]
                 : [($"{side} side", SeamKind.Join, Length.Zero, length.Value, length)];
             foreach (var (name, kind, from, to, drafted) in stretches)
             {
-                Run On(string piece, Length under) => side == "right"
-                    ? new Run(piece, 1, side, from + under, to + under)
-                    : new Run(piece, 1, side, length.Value - to, length.Value - from);
+                Run On(string piece, Length under) =>
+                    side == "right"
+                        ? new Run(piece, 1, side, from + under, to + under)
+                        : new Run(piece, 1, side, length.Value - to, length.Value - from);
                 yield return new Seam(name, kind, [On("front", Length.Zero)], [On("back", flap)], drafted);
             }
         }

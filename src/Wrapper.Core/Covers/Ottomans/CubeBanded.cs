@@ -21,23 +21,50 @@ public sealed class CubeBanded : Ottoman
     public override string Name => "Cube with corner bands";
 
     /// <inheritdoc/>
-    public override string When => "A stuffed cube to sit on: bands round the upright corners take the wear, and can be of another cloth.";
+    public override string When =>
+        "A stuffed cube to sit on: bands round the upright corners take the wear, and can be of another cloth.";
 
     /// <inheritdoc/>
     public override IReadOnlyList<Choice> Choices { get; } =
     [
         Choice.OfLength("wrap", "Top and bottom wrap by", "Cube", Length.Inches(2), 50, Usual.UpTo(60, "2", "5")),
-        Choice.OfLength("band", "Half-width of the bands", "Cube", Length.Inches(1, 3, 4), 45, Usual.UpTo(60, "1 3/4", "4.5")),
-        Choice.OfCount("density", "Filling, kilograms in a cubic metre", "Cube", 30, 1, 300) with { Note = "As the maker of the filling states it." },
+        Choice.OfLength(
+            "band",
+            "Half-width of the bands",
+            "Cube",
+            Length.Inches(1, 3, 4),
+            45,
+            Usual.UpTo(60, "1 3/4", "4.5")
+        ),
+        Choice.OfCount("density", "Filling, kilograms in a cubic metre", "Cube", 30, 1, 300) with
+        {
+            Note = "As the maker of the filling states it.",
+        },
         Usual.PanelGrain,
     ];
 
     /// <inheritdoc/>
     public override IEnumerable<Problem> Check(Reading reading)
     {
-        var (w, l, h, t, b) = (reading.Measure("W").Value, reading.Measure("L").Value, reading.Measure("H").Value, reading.Choice("wrap"), reading.Choice("band"));
-        if (2 * t >= h) yield return reading.Refuse("choices.wrap", $"wrapped at half the height ({reading.Say(h.Over(2))}) or more, nothing is left of the sides", Example(reading, "2", "5"));
-        if (2 * b >= Length.Min(w, l)) yield return reading.Refuse("choices.band", $"over half the width ({reading.Say(Length.Min(w, l).Over(2))}): the bands leave nothing of the sides", Example(reading, "1 3/4", "4.5"));
+        var (w, l, h, t, b) = (
+            reading.Measure("W").Value,
+            reading.Measure("L").Value,
+            reading.Measure("H").Value,
+            reading.Choice("wrap"),
+            reading.Choice("band")
+        );
+        if (2 * t >= h)
+            yield return reading.Refuse(
+                "choices.wrap",
+                $"wrapped at half the height ({reading.Say(h.Over(2))}) or more, nothing is left of the sides",
+                Example(reading, "2", "5")
+            );
+        if (2 * b >= Length.Min(w, l))
+            yield return reading.Refuse(
+                "choices.band",
+                $"over half the width ({reading.Say(Length.Min(w, l).Over(2))}): the bands leave nothing of the sides",
+                Example(reading, "1 3/4", "4.5")
+            );
     }
 
     /// <inheritdoc/>
@@ -53,33 +80,79 @@ public sealed class CubeBanded : Ottoman
         var top = sheet.Piece("top", "top and bottom", 2, side => reading.EdgeAllowance("s", "top", side)) with
         {
             Grain = Usual.GrainOf(reading.Option("panelGrain")),
-            Note = $"Dart each corner where it measures {reading.Say(t.Value + reading.Allowance("s").Value)} from both raw edges, then trim.",
+            Note =
+                $"Dart each corner where it measures {reading.Say(t.Value + reading.Allowance("s").Value)} from both raw edges, then trim.",
         };
         var high = h - (2 * t);
         Working S(string key, string edge) => reading.EdgeAllowance("s", key, edge);
-        Piece Side(string key, string name, int quantity, Working width) => Usual.Rectangle(key, name, quantity, width, high, edge => S(key, edge), "width", "height");
+        Piece Side(string key, string name, int quantity, Working width) =>
+            Usual.Rectangle(key, name, quantity, width, high, edge => S(key, edge), "width", "height");
         Piece[] pieces =
         [
-            top, Side("front", "side, front and back", 2, w - (2 * b)), Side("side", "side, left and right", 2, l - (2 * b)),
-            Side("band", "corner band", 4, 2 * b) with { Role = ClothRole.Contrast, Notches = [new("upper", b.Value), new("lower", b.Value)], Note = "Notch the middle of both ends: the dart meets it." },
+            top,
+            Side("front", "side, front and back", 2, w - (2 * b)),
+            Side("side", "side, left and right", 2, l - (2 * b)),
+            Side("band", "corner band", 4, 2 * b) with
+            {
+                Role = ClothRole.Contrast,
+                Notches = [new("upper", b.Value), new("lower", b.Value)],
+                Note = "Notch the middle of both ends: the dart meets it.",
+            },
         ];
         // Half the width, or all that the bands leave of it.
         Working gap = new Extreme(Larger: false, w / 2, w - (2 * b)).As("gap", "gap for filling");
-        List<Seam> seams = [.. sheet.CornerSeams("top", 1, ", top"), .. sheet.CornerSeams("top", 2, ", bottom"), .. Uprights(high), .. Rings(seat, sides, b, gap)];
+        List<Seam> seams =
+        [
+            .. sheet.CornerSeams("top", 1, ", top"),
+            .. sheet.CornerSeams("top", 2, ", bottom"),
+            .. Uprights(high),
+            .. Rings(seat, sides, b, gap),
+        ];
         return new Pattern
         {
             Pieces = pieces,
             Seams = seams,
-            Finished = [("finished width", w), ("finished length", l), ("finished height", h), ("ring of sides and bands", seat.Perimeter), ("gap for filling", gap)],
-            Notions = [Making.LooseFilling.Of(seat.Outline, h.Value, reading.Count("density"), knifeEdge: false), Making.Thread.Of(seams)],
+            Finished =
+            [
+                ("finished width", w),
+                ("finished length", l),
+                ("finished height", h),
+                ("ring of sides and bands", seat.Perimeter),
+                ("gap for filling", gap),
+            ],
+            Notions =
+            [
+                Making.LooseFilling.Of(seat.Outline, h.Value, reading.Count("density"), knifeEdge: false),
+                Making.Thread.Of(seams),
+            ],
             Steps =
             [
                 new("Cut top, bottom, four sides and four bands; notch the middle of the bands' ends.", []),
-                new("Dart the corners of top and bottom, try on, trim.", [.. seams.Where(seam => seam.Kind == SeamKind.Dart).Select(seam => seam.Name)]),
+                new(
+                    "Dart the corners of top and bottom, try on, trim.",
+                    [.. seams.Where(seam => seam.Kind == SeamKind.Dart).Select(seam => seam.Name)]
+                ),
                 new("Sew bands and sides to a ring.", [.. Uprights(high).Select(seam => seam.Name)]),
-                new("Sew the ring to the top, darts on the bands' notches, seams opened where they are crossed.", [.. seams.Where(seam => seam.Name.EndsWith("of the top", StringComparison.Ordinal)).Select(seam => seam.Name)]),
-                new("Sew the ring to the bottom, leaving the gap in the middle of its front edge.", [.. seams.Where(seam => seam.Name.EndsWith("of the bottom", StringComparison.Ordinal)).Select(seam => seam.Name)]),
-                new("Turn. Soft form first, scrap in the core, padding at sides and corners; close the gap by hand.", ["gap for filling"]),
+                new(
+                    "Sew the ring to the top, darts on the bands' notches, seams opened where they are crossed.",
+                    [
+                        .. seams
+                            .Where(seam => seam.Name.EndsWith("of the top", StringComparison.Ordinal))
+                            .Select(seam => seam.Name),
+                    ]
+                ),
+                new(
+                    "Sew the ring to the bottom, leaving the gap in the middle of its front edge.",
+                    [
+                        .. seams
+                            .Where(seam => seam.Name.EndsWith("of the bottom", StringComparison.Ordinal))
+                            .Select(seam => seam.Name),
+                    ]
+                ),
+                new(
+                    "Turn. Soft form first, scrap in the core, padding at sides and corners; close the gap by hand.",
+                    ["gap for filling"]
+                ),
             ],
             Remarks = [Usual.Blades],
         };
@@ -91,8 +164,18 @@ public sealed class CubeBanded : Ottoman
         foreach (var (side, at) in new[] { "front", "right", "back", "left" }.Select((side, at) => (side, at)))
         {
             var (piece, instance) = Under(side);
-            yield return Usual.Join($"{side} side to the band after it", (piece, instance, "right"), ("band", at + 1, "left"), high);
-            yield return Usual.Join($"{side} side to the band before it", ("band", at == 0 ? 4 : at, "right"), (piece, instance, "left"), high);
+            yield return Usual.Join(
+                $"{side} side to the band after it",
+                (piece, instance, "right"),
+                ("band", at + 1, "left"),
+                high
+            );
+            yield return Usual.Join(
+                $"{side} side to the band before it",
+                ("band", at == 0 ? 4 : at, "right"),
+                (piece, instance, "left"),
+                high
+            );
         }
     }
 
@@ -105,20 +188,46 @@ public sealed class CubeBanded : Ottoman
                 var (piece, instance) = Under(sides[at]);
                 var (before, after) = (at == 0 ? 4 : at, at + 1);
                 // Upper edges are drawn from right to left, lower ones from left to right: half of a band counts from its far end.
-                Run HalfBefore() => edge == "upper" ? new("band", before, edge, null, b.Value) : new("band", before, edge, b.Value);
-                Run HalfAfter() => edge == "upper" ? new("band", after, edge, b.Value) : new("band", after, edge, null, b.Value);
+                Run HalfBefore() =>
+                    edge == "upper" ? new("band", before, edge, null, b.Value) : new("band", before, edge, b.Value);
+                Run HalfAfter() =>
+                    edge == "upper" ? new("band", after, edge, b.Value) : new("band", after, edge, null, b.Value);
                 var whole = seat.Lengths[sides[at]];
                 if (name == "top" || sides[at] != "front")
                 {
-                    yield return new($"{sides[at]} edge of the {name}", SeamKind.Join, [new Run("top", sheet, sides[at])], [HalfBefore(), new Run(piece, instance, edge), HalfAfter()], whole);
+                    yield return new(
+                        $"{sides[at]} edge of the {name}",
+                        SeamKind.Join,
+                        [new Run("top", sheet, sides[at])],
+                        [HalfBefore(), new Run(piece, instance, edge), HalfAfter()],
+                        whole
+                    );
                     continue;
                 }
                 var beside = ((whole - gap) / 2).As("beside", "beside the gap");
                 var start = beside.Value - b.Value;
-                yield return new("front edge of the bottom", SeamKind.Join,
-                    [new Run("top", sheet, "front", null, beside.Value), new Run("top", sheet, "front", beside.Value + gap.Value)],
-                    [HalfBefore(), new Run(piece, instance, edge, null, start), new Run(piece, instance, edge, start + gap.Value), HalfAfter()], 2 * beside);
-                yield return new("gap for filling", SeamKind.Opening, [new Run("top", sheet, "front", beside.Value, beside.Value + gap.Value)], [new Run(piece, instance, edge, start, start + gap.Value)], gap);
+                yield return new(
+                    "front edge of the bottom",
+                    SeamKind.Join,
+                    [
+                        new Run("top", sheet, "front", null, beside.Value),
+                        new Run("top", sheet, "front", beside.Value + gap.Value),
+                    ],
+                    [
+                        HalfBefore(),
+                        new Run(piece, instance, edge, null, start),
+                        new Run(piece, instance, edge, start + gap.Value),
+                        HalfAfter(),
+                    ],
+                    2 * beside
+                );
+                yield return new(
+                    "gap for filling",
+                    SeamKind.Opening,
+                    [new Run("top", sheet, "front", beside.Value, beside.Value + gap.Value)],
+                    [new Run(piece, instance, edge, start, start + gap.Value)],
+                    gap
+                );
             }
     }
 }

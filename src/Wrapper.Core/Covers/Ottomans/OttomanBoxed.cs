@@ -22,7 +22,11 @@ public sealed class OttomanBoxed : Ottoman
     public override IReadOnlyList<Choice> Choices { get; } =
     [
         .. Beneath,
-        .. Cord.ChoicesFor("cord", new("both", "Cord round the top", "A sharp edge that wears well."), new("none", "No cord", "The plain seam.")),
+        .. Cord.ChoicesFor(
+            "cord",
+            new("both", "Cord round the top", "A sharp edge that wears well."),
+            new("none", "No cord", "The plain seam.")
+        ),
         Usual.PanelGrain,
     ];
 
@@ -36,34 +40,69 @@ public sealed class OttomanBoxed : Ottoman
         var seat = RectangleShape.Of(w, l, Sum.Of());
         var top = new Piece("top", "top", 1, seat.Dimensions, seat.Shape)
         {
-            Allowances = seat.Outline.Edges.ToDictionary(edge => edge.Name, edge => reading.EdgeAllowance("s", "top", edge.Name)),
+            Allowances = seat.Outline.Edges.ToDictionary(
+                edge => edge.Name,
+                edge => reading.EdgeAllowance("s", "top", edge.Name)
+            ),
             Grain = Usual.GrainOf(reading.Option("panelGrain")),
-            Notches = [.. seat.Outline.Edges.Select(edge => new Notch(edge.Name, seat.Outline.LengthOf(edge.Name).Over(2)))],
+            Notches =
+            [
+                .. seat.Outline.Edges.Select(edge => new Notch(edge.Name, seat.Outline.LengthOf(edge.Name).Over(2))),
+            ],
         }.Measured(w, l);
         var corded = Cord.IsChosen(reading);
         List<Seam> seams =
         [
-            .. seat.Outline.Edges.Select(edge => Usual.Join($"top to {edge.Name}", ("top", 1, edge.Name), (Under(edge.Name).Piece, Under(edge.Name).Instance, "upper"), seat.Lengths[edge.Name]) with { Corded = corded }),
+            .. seat.Outline.Edges.Select(edge =>
+                Usual.Join(
+                    $"top to {edge.Name}",
+                    ("top", 1, edge.Name),
+                    (Under(edge.Name).Piece, Under(edge.Name).Instance, "upper"),
+                    seat.Lengths[edge.Name]
+                ) with
+                {
+                    Corded = corded,
+                }
+            ),
             .. Corners(h),
         ];
         List<Piece> pieces = [top, .. Panels(reading, h, "side")];
         List<Use> uses = [.. Hems()];
         List<Notion> notions = [.. FasteningNotion(reading)];
-        if (corded) Cord.Add(reading, seams, rings: 1, pieces, uses, notions);
+        if (corded)
+            Cord.Add(reading, seams, rings: 1, pieces, uses, notions);
         notions.Add(Making.Thread.Of(seams));
         return new Pattern
         {
             Pieces = pieces,
             Seams = seams,
             Uses = uses,
-            Finished = [("finished width", w), ("finished length", l), ("finished height", h), ("perimeter", seat.Perimeter)],
+            Finished =
+            [
+                ("finished width", w),
+                ("finished length", l),
+                ("finished height", h),
+                ("perimeter", seat.Perimeter),
+            ],
             Notions = notions,
             Steps =
             [
                 new("Cut the top and four sides; mark the middle of every edge that meets the top.", []),
-                .. corded ? [new Step("Sew the covered cord round the top; butt the core and wrap the join.", [])] : Array.Empty<Step>(),
-                new("Sew the sides to a ring at the corners, stopping one seam allowance short of the top.", [.. Corners(h).Select(seam => seam.Name)]),
-                new("Sew the ring to the top, middles first, pivoting at each corner with the needle down.", [.. seams.Where(seam => seam.Name.StartsWith("top", StringComparison.Ordinal)).Select(seam => seam.Name)]),
+                .. corded
+                    ? [new Step("Sew the covered cord round the top; butt the core and wrap the join.", [])]
+                    : Array.Empty<Step>(),
+                new(
+                    "Sew the sides to a ring at the corners, stopping one seam allowance short of the top.",
+                    [.. Corners(h).Select(seam => seam.Name)]
+                ),
+                new(
+                    "Sew the ring to the top, middles first, pivoting at each corner with the needle down.",
+                    [
+                        .. seams
+                            .Where(seam => seam.Name.StartsWith("top", StringComparison.Ordinal))
+                            .Select(seam => seam.Name),
+                    ]
+                ),
                 new("Try on, right side out. Turn the lower edge under and fasten it.", []),
             ],
             Remarks = [Usual.Blades, Usual.OldFurniture],

@@ -19,23 +19,52 @@ public sealed class OttomanCap : Ottoman
     public override string Name => "Cap and apron";
 
     /// <inheritdoc/>
-    public override string When => "For a domed or soft-edged ottoman: the cap wraps over the edge, the seam and its cord lie below it on the frame.";
+    public override string When =>
+        "For a domed or soft-edged ottoman: the cap wraps over the edge, the seam and its cord lie below it on the frame.";
 
     /// <inheritdoc/>
     public override IReadOnlyList<Choice> Choices { get; } =
     [
         Choice.OfLength("fall", "The cap wraps down by", "Cap", Length.Inches(4), 100, Usual.UpTo(60, "4", "10")),
-        Choice.Of("capCorners", "Corners of the cap", "Cap",
+        Choice.Of(
+            "capCorners",
+            "Corners of the cap",
+            "Cap",
             new Option("boxed", "Boxed", "Square: the waste is cut out by the corner rule."),
-            new Option("pleated", "Pleated", "Soft: each corner is cut off at 45° and laid in two facing pleats that run out at the top's corner.")),
-        Choice.Of("diagonal", "Corners sewn right down", "Apron",
-            new Option("front-left", "Front left and back right", "The other two stay part-open until the cover has been tried on."),
-            new Option("front-right", "Front right and back left", "The other two stay part-open until the cover has been tried on.")),
-        Choice.Of("label", "The corner made to be unpicked", "Apron",
+            new Option(
+                "pleated",
+                "Pleated",
+                "Soft: each corner is cut off at 45° and laid in two facing pleats that run out at the top's corner."
+            )
+        ),
+        Choice.Of(
+            "diagonal",
+            "Corners sewn right down",
+            "Apron",
+            new Option(
+                "front-left",
+                "Front left and back right",
+                "The other two stay part-open until the cover has been tried on."
+            ),
+            new Option(
+                "front-right",
+                "Front right and back left",
+                "The other two stay part-open until the cover has been tried on."
+            )
+        ),
+        Choice.Of(
+            "label",
+            "The corner made to be unpicked",
+            "Apron",
             new Option("back-left", "Back left", "Closed by hand in contrasting thread; it bears the label."),
-            new Option("back-right", "Back right", "Closed by hand in contrasting thread; it bears the label.")),
+            new Option("back-right", "Back right", "Closed by hand in contrasting thread; it bears the label.")
+        ),
         .. Beneath,
-        .. Cord.ChoicesFor("cord", new("both", "Cord on the join", "The line that is seen; gauge it level all round."), new("none", "No cord", "The plain seam.")),
+        .. Cord.ChoicesFor(
+            "cord",
+            new("both", "Cord on the join", "The line that is seen; gauge it level all round."),
+            new("none", "No cord", "The plain seam.")
+        ),
         Usual.PanelGrain,
     ];
 
@@ -44,10 +73,19 @@ public sealed class OttomanCap : Ottoman
     {
         var f = reading.Choice("fall");
         if (f >= reading.Measure("H").Value)
-            yield return reading.Refuse("choices.fall", $"the cap would fall deeper than the ottoman is high ({reading.Say(reading.Measure("H").Value)})", Example(reading, "4", "10"));
+            yield return reading.Refuse(
+                "choices.fall",
+                $"the cap would fall deeper than the ottoman is high ({reading.Say(reading.Measure("H").Value)})",
+                Example(reading, "4", "10")
+            );
         if (f <= reading.Allowance("s").Value)
-            yield return reading.Refuse("choices.fall", "no more than a seam allowance: take the boxed make-up", Example(reading, "4", "10"));
-        foreach (var problem in CheckBeneath(reading)) yield return problem;
+            yield return reading.Refuse(
+                "choices.fall",
+                "no more than a seam allowance: take the boxed make-up",
+                Example(reading, "4", "10")
+            );
+        foreach (var problem in CheckBeneath(reading))
+            yield return problem;
     }
 
     /// <inheritdoc/>
@@ -59,11 +97,23 @@ public sealed class OttomanCap : Ottoman
         var corded = Cord.IsChosen(reading);
         var boxed = reading.Chosen("capCorners", "boxed");
         var (cap, join) = boxed ? Boxed(reading, w, l, f) : Pleated(reading, w, l, f);
-        List<Seam> seams = [.. join.Select(seam => seam with { Corded = corded && seam.Kind != SeamKind.Dart }), .. Corners(apron)];
-        List<Piece> pieces = [cap with { Grain = Usual.GrainOf(reading.Option("panelGrain")) }, .. Panels(reading, apron, "apron")];
+        List<Seam> seams =
+        [
+            .. join.Select(seam => seam with { Corded = corded && seam.Kind != SeamKind.Dart }),
+            .. Corners(apron),
+        ];
+        List<Piece> pieces =
+        [
+            cap with
+            {
+                Grain = Usual.GrainOf(reading.Option("panelGrain")),
+            },
+            .. Panels(reading, apron, "apron"),
+        ];
         List<Use> uses = [.. Hems()];
         List<Notion> notions = [.. FasteningNotion(reading)];
-        if (corded) Cord.Add(reading, seams, rings: 1, pieces, uses, notions);
+        if (corded)
+            Cord.Add(reading, seams, rings: 1, pieces, uses, notions);
         notions.Add(new("label", "label", null, Note: $"in the {reading.Option("label").Replace('-', ' ')} corner"));
         notions.Add(Making.Thread.Of(seams));
         var right = reading.Chosen("diagonal", "front-right");
@@ -74,18 +124,53 @@ public sealed class OttomanCap : Ottoman
             Pieces = pieces,
             Seams = seams,
             Uses = uses,
-            Finished = [("finished width", w), ("finished length", l), ("finished height", h), ("fall of the cap", f), ("apron", apron)],
+            Finished =
+            [
+                ("finished width", w),
+                ("finished length", l),
+                ("finished height", h),
+                ("fall of the cap", f),
+                ("apron", apron),
+            ],
             Notions = notions,
             Steps =
             [
                 new("Cut the cap and the apron; mark the middles of the cap and the tops of the apron.", []),
-                boxed ? new("Sew the cap's corners.", [.. seams.Where(seam => seam.Kind == SeamKind.Dart).Select(seam => seam.Name)])
+                boxed
+                    ? new(
+                        "Sew the cap's corners.",
+                        [.. seams.Where(seam => seam.Kind == SeamKind.Dart).Select(seam => seam.Name)]
+                    )
                     : new("Lay two facing pleats at each corner, running out at the top's corner; tack them.", []),
                 new($"Sew the apron's {down[0]} and {down[1]} right down; leave the other two part-open.", down),
-                .. corded ? [new Step($"Sew the covered cord round the cap; gauge it level all round, within {reading.Say(Length.Inches(0, 1, 8))}.", [])] : Array.Empty<Step>(),
-                new("Put the cap on, centre on centre, weave level, smoothed tighter than it lies. Sew the apron to it from the middles outward, seam turned downward; gauge it again.", [.. seams.Where(seam => seam.Kind is SeamKind.Join or SeamKind.Pleat && seam.Name.StartsWith("cap", StringComparison.Ordinal)).Select(seam => seam.Name)]),
-                new($"Try on, then close the {open[0]} and {open[1]}. The {reading.Option("label").Replace('-', ' ')} corner is closed by hand in contrasting thread and bears the label.", open),
-                new("Turn the lower edge under; fold corner bulk to a triangle. Upper row of hook-and-loop first, trim the turning under its midline, then the lower row.", []),
+                .. corded
+                    ?
+                    [
+                        new Step(
+                            $"Sew the covered cord round the cap; gauge it level all round, within {reading.Say(Length.Inches(0, 1, 8))}.",
+                            []
+                        ),
+                    ]
+                    : Array.Empty<Step>(),
+                new(
+                    "Put the cap on, centre on centre, weave level, smoothed tighter than it lies. Sew the apron to it from the middles outward, seam turned downward; gauge it again.",
+                    [
+                        .. seams
+                            .Where(seam =>
+                                seam.Kind is SeamKind.Join or SeamKind.Pleat
+                                && seam.Name.StartsWith("cap", StringComparison.Ordinal)
+                            )
+                            .Select(seam => seam.Name),
+                    ]
+                ),
+                new(
+                    $"Try on, then close the {open[0]} and {open[1]}. The {reading.Option("label").Replace('-', ' ')} corner is closed by hand in contrasting thread and bears the label.",
+                    open
+                ),
+                new(
+                    "Turn the lower edge under; fold corner bulk to a triangle. Upper row of hook-and-loop first, trim the turning under its midline, then the lower row.",
+                    []
+                ),
             ],
             Remarks = [Usual.Blades, Usual.OldFurniture],
         };
@@ -97,11 +182,23 @@ public sealed class OttomanCap : Ottoman
         var seat = RectangleShape.Of(w, l, Sum.Of());
         var sides = seat.Outline.Edges.Select(edge => edge.Name).ToList();
         var sheet = new BoxedSheet(seat, f, edge => reading.EdgeAllowance("s", "cap", edge));
-        return (sheet.Piece("cap", "cap", 1, side => reading.EdgeAllowance("s", "cap", side)) with { Notches = [.. sides.Select(side => new Notch(side, seat.Outline.LengthOf(side).Over(2)))] },
+        return (
+            sheet.Piece("cap", "cap", 1, side => reading.EdgeAllowance("s", "cap", side)) with
+            {
+                Notches = [.. sides.Select(side => new Notch(side, seat.Outline.LengthOf(side).Over(2)))],
+            },
             [
                 .. sheet.CornerSeams("cap", 1, " of the cap"),
-                .. sides.Select(side => Usual.Join($"cap to apron, {side}", ("cap", 1, side), (Under(side).Piece, Under(side).Instance, "upper"), seat.Lengths[side])),
-            ]);
+                .. sides.Select(side =>
+                    Usual.Join(
+                        $"cap to apron, {side}",
+                        ("cap", 1, side),
+                        (Under(side).Piece, Under(side).Instance, "upper"),
+                        seat.Lengths[side]
+                    )
+                ),
+            ]
+        );
     }
 
     // Cut off at 45° so that the stitch line lies f from the top's corner all round: legs (2 - √2) f. The corner is then 4 f tan 22.5°
@@ -110,23 +207,71 @@ public sealed class OttomanCap : Ottoman
     {
         var leg = (2 * f) - f.TimesRoot2();
         var swallowed = (4 * (f.TimesRoot2() - f)).As("pleats", "length that the two pleats of a corner swallow");
-        var dimensions = new Dictionary<string, Working> { ["width"] = w, ["length"] = l, ["fall"] = f };
+        var dimensions = new Dictionary<string, Working>
+        {
+            ["width"] = w,
+            ["length"] = l,
+            ["fall"] = f,
+        };
         var piece = new Piece("cap", "cap", 1, dimensions, CutOff)
         {
-            Note = $"Two facing pleats at each corner, each {reading.Say(swallowed.Value.Over(2))} deep at the edge, running out at the top's corner.",
+            Note =
+                $"Two facing pleats at each corner, each {reading.Say(swallowed.Value.Over(2))} deep at the edge, running out at the top's corner.",
         };
         piece = piece with
         {
-            Allowances = piece.Stitch.Edges.ToDictionary(edge => edge.Name, edge => reading.EdgeAllowance("s", "cap", edge.Name)),
-            Notches = [.. new[] { ("front", w), ("right", l), ("back", w), ("left", l) }.Select(side => new Notch(side.Item1, piece.Stitch.LengthOf(side.Item1).Over(2)))],
+            Allowances = piece.Stitch.Edges.ToDictionary(
+                edge => edge.Name,
+                edge => reading.EdgeAllowance("s", "cap", edge.Name)
+            ),
+            Notches =
+            [
+                .. new[] { ("front", w), ("right", l), ("back", w), ("left", l) }.Select(side => new Notch(
+                    side.Item1,
+                    piece.Stitch.LengthOf(side.Item1).Over(2)
+                )),
+            ],
         };
         var cutLeg = leg + ((2 * reading.Allowance("s")) - reading.Allowance("s").TimesRoot2());
         var (lowest, rightmost) = (piece.Cut.Bounds().Bottom, piece.Cut.Bounds().Right);
-        Size[] more = [new("cut off at each corner, along the edge", SizeKind.Cut, cutLeg, new(rightmost - cutLeg.Value, lowest), new(rightmost, lowest))];
+        Size[] more =
+        [
+            new(
+                "cut off at each corner, along the edge",
+                SizeKind.Cut,
+                cutLeg,
+                new(rightmost - cutLeg.Value, lowest),
+                new(rightmost, lowest)
+            ),
+        ];
         var total = 2 * (w + l);
-        string[] ring = ["front", "front right corner", "right", "back right corner", "back", "back left corner", "left", "front left corner"];
-        var seam = new Seam("cap to apron", SeamKind.Pleat, [.. ring.Select(edge => new Run("cap", 1, edge))],
-            [.. new[] { "front", "right", "back", "left" }.Select(side => new Run(Under(side).Piece, Under(side).Instance, "upper"))], total) { Swallowed = 4 * swallowed.Value };
+        string[] ring =
+        [
+            "front",
+            "front right corner",
+            "right",
+            "back right corner",
+            "back",
+            "back left corner",
+            "left",
+            "front left corner",
+        ];
+        var seam = new Seam(
+            "cap to apron",
+            SeamKind.Pleat,
+            [.. ring.Select(edge => new Run("cap", 1, edge))],
+            [
+                .. new[] { "front", "right", "back", "left" }.Select(side => new Run(
+                    Under(side).Piece,
+                    Under(side).Instance,
+                    "upper"
+                )),
+            ],
+            total
+        )
+        {
+            Swallowed = 4 * swallowed.Value,
+        };
         return (piece.Measured(w + (2 * f), l + (2 * f), more: more), [seam]);
     }
 
@@ -137,8 +282,14 @@ public sealed class OttomanCap : Ottoman
         Point At(Length x, Length y) => new(x, y);
         var (right, top) = (w + f, l + f);
         return new Outline([
-            new("front", At(leg - f, -f)), new("front right corner", At(right - leg, -f)), new("right", At(right, leg - f)), new("back right corner", At(right, top - leg)),
-            new("back", At(right - leg, top)), new("back left corner", At(leg - f, top)), new("left", At(-f, top - leg)), new("front left corner", At(-f, leg - f)),
+            new("front", At(leg - f, -f)),
+            new("front right corner", At(right - leg, -f)),
+            new("right", At(right, leg - f)),
+            new("back right corner", At(right, top - leg)),
+            new("back", At(right - leg, top)),
+            new("back left corner", At(leg - f, top)),
+            new("left", At(-f, top - leg)),
+            new("front left corner", At(-f, leg - f)),
         ]);
     }
 }

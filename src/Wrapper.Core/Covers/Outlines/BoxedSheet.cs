@@ -11,10 +11,23 @@ namespace Wrapper.Core.Covers.Outlines;
 internal sealed class BoxedSheet
 {
     /// <summary>The corner schools (handbook §3).</summary>
-    public static Choice Corners { get; } = Choice.Of("corners", "Corners", "Corners",
-        new Option("cut", "Cut first", "The waste is cut out by the corner rule: the top finishes as measured."),
-        new Option("stitch-off", "Stitch off, then trim", "Nothing is cut first: stitch across each corner, turn, try on, then trim. For a first cover, and for rounded inners."),
-        new Option("square-drop", "Square = drop", "The whole drop is cut out, raw edge included: the top finishes two seam allowances smaller each way. For soft inners."));
+    public static Choice Corners { get; } =
+        Choice.Of(
+            "corners",
+            "Corners",
+            "Corners",
+            new Option("cut", "Cut first", "The waste is cut out by the corner rule: the top finishes as measured."),
+            new Option(
+                "stitch-off",
+                "Stitch off, then trim",
+                "Nothing is cut first: stitch across each corner, turn, try on, then trim. For a first cover, and for rounded inners."
+            ),
+            new Option(
+                "square-drop",
+                "Square = drop",
+                "The whole drop is cut out, raw edge included: the top finishes two seam allowances smaller each way. For soft inners."
+            )
+        );
 
     private readonly SeatOutline top;
     private readonly Working fall;
@@ -36,7 +49,12 @@ internal sealed class BoxedSheet
     {
         var s = reading.Allowance("s");
         var whole = reading.Chosen("corners", "square-drop");
-        return new(whole ? seat.Grown(s, inward: true) : seat, whole ? fall + s : fall, end => reading.EdgeAllowance("s", piece, end), reading.Chosen("corners", "stitch-off"));
+        return new(
+            whole ? seat.Grown(s, inward: true) : seat,
+            whole ? fall + s : fall,
+            end => reading.EdgeAllowance("s", piece, end),
+            reading.Chosen("corners", "stitch-off")
+        );
     }
 
     /// <summary>The sides of the top, anticlockwise from the front.</summary>
@@ -47,12 +65,13 @@ internal sealed class BoxedSheet
     public Working Fall => fall;
 
     /// <summary>Why a sheet cannot be turned down over such a top; null when it can.</summary>
-    public static string? Refusal(SeatOutline seat) => seat switch
-    {
-        { IsStraight: false } => "a boxed corner needs straight sides: this outline has a curve",
-        { IsConvex: false } => "a sheet cannot be turned down into an inside corner",
-        _ => null,
-    };
+    public static string? Refusal(SeatOutline seat) =>
+        seat switch
+        {
+            { IsStraight: false } => "a boxed corner needs straight sides: this outline has a curve",
+            { IsConvex: false } => "a sheet cannot be turned down into an inside corner",
+            _ => null,
+        };
 
     /// <summary>The sheet as a piece; <paramref name="outer"/> gives the allowance of a flap's outer edge, flap ends are seams.</summary>
     public Piece Piece(string key, string name, int quantity, Func<string, Working> outer)
@@ -61,7 +80,8 @@ internal sealed class BoxedSheet
         foreach (var side in Sides)
         {
             allowances[side] = outer(side);
-            foreach (var end in (string[])["start", "end"]) allowances[$"{side} {end}"] = seam($"{side} {end}");
+            foreach (var end in (string[])["start", "end"])
+                allowances[$"{side} {end}"] = seam($"{side} {end}");
         }
         var dimensions = top.Dimensions.ToDictionary(pair => pair.Key, pair => pair.Value);
         dimensions["fall"] = fall;
@@ -72,27 +92,51 @@ internal sealed class BoxedSheet
             UncutShape = uncut ? d => Offset.Outward(inner(d), _ => d["fall"]) : null,
             Note = uncut ? "Nothing is cut out of the corners until the cover has been tried on." : "",
         };
-        return piece.Measured(top.Width + (2 * fall), top.Depth + (2 * fall), more: [.. uncut || !IsSquare ? [] : CutOuts(allowances), .. top.Diagonals(piece.Stitch, side => $"{side} start")]);
+        return piece.Measured(
+            top.Width + (2 * fall),
+            top.Depth + (2 * fall),
+            more:
+            [
+                .. uncut || !IsSquare ? [] : CutOuts(allowances),
+                .. top.Diagonals(piece.Stitch, side => $"{side} start"),
+            ]
+        );
     }
 
     /// <summary>The corner seams of one instance, both sides on the sheet itself.</summary>
-    public IEnumerable<Seam> CornerSeams(string key, int instance, string label) => Sides.Select((side, at) =>
-    {
-        var next = Sides[(at + 1) % Sides.Count];
-        return new Seam($"{side} to {next} corner{label}", SeamKind.Dart, [new Run(key, instance, $"{side} end")], [new Run(key, instance, $"{next} start")], fall);
-    });
+    public IEnumerable<Seam> CornerSeams(string key, int instance, string label) =>
+        Sides.Select(
+            (side, at) =>
+            {
+                var next = Sides[(at + 1) % Sides.Count];
+                return new Seam(
+                    $"{side} to {next} corner{label}",
+                    SeamKind.Dart,
+                    [new Run(key, instance, $"{side} end")],
+                    [new Run(key, instance, $"{next} start")],
+                    fall
+                );
+            }
+        );
 
     /// <summary>What the chosen school does to the finished size.</summary>
     public IEnumerable<Remark> Remarks(Reading reading)
     {
         var s = reading.Allowance("s").Value;
         if (reading.Chosen("corners", "square-drop"))
-            yield return new Remark($"Top finishes {reading.Say(2 * s)} smaller each way, the sides {reading.Say(s)} deeper: snug. Right for a soft inner, wrong for a rigid top.");
+            yield return new Remark(
+                $"Top finishes {reading.Say(2 * s)} smaller each way, the sides {reading.Say(s)} deeper: snug. Right for a soft inner, wrong for a rigid top."
+            );
         if (reading.Chosen("corners", "stitch-off"))
-            yield return new Remark($"Fold each corner on the diagonal and stitch square to the fold where it measures {reading.Say(2 * fall.Value)} across, half on each side. Try the cover on, right side out, before trimming.");
+            yield return new Remark(
+                $"Fold each corner on the diagonal and stitch square to the fold where it measures {reading.Say(2 * fall.Value)} across, half on each side. Try the cover on, right side out, before trimming."
+            );
     }
 
-    private bool IsSquare => Sides.Count == 4 && top.Outline.Edges.Zip(top.Outline.Edges.Skip(1)).All(pair => pair.First.Start.X == pair.Second.Start.X || pair.First.Start.Y == pair.Second.Start.Y);
+    private bool IsSquare =>
+        Sides.Count == 4
+        && top.Outline.Edges.Zip(top.Outline.Edges.Skip(1))
+            .All(pair => pair.First.Start.X == pair.Second.Start.X || pair.First.Start.Y == pair.Second.Start.Y);
 
     // Each flap stands on its side; its ends are square to it.
     private static Outline Flapped(Outline inner, Length fall)
@@ -116,9 +160,24 @@ internal sealed class BoxedSheet
     {
         var (first, last) = (Sides[0], Sides[^1]);
         var (front, left) = (allowances[first], allowances[last]);
-        var (inFront, inLeft) = ((fall - allowances[$"{last} end"]) + front, (fall - allowances[$"{first} start"]) + left);
+        var (inFront, inLeft) = (
+            (fall - allowances[$"{last} end"]) + front,
+            (fall - allowances[$"{first} start"]) + left
+        );
         var corner = new Point(-fall.Value - left.Value, -fall.Value - front.Value);
-        yield return new("corner cut-out, in from the front", SizeKind.Cut, inFront, corner.Moved(inLeft.Value, Length.Zero), corner.Moved(inLeft.Value, inFront.Value));
-        yield return new("corner cut-out, in from the side", SizeKind.Cut, inLeft, corner.Moved(Length.Zero, inFront.Value), corner.Moved(inLeft.Value, inFront.Value));
+        yield return new(
+            "corner cut-out, in from the front",
+            SizeKind.Cut,
+            inFront,
+            corner.Moved(inLeft.Value, Length.Zero),
+            corner.Moved(inLeft.Value, inFront.Value)
+        );
+        yield return new(
+            "corner cut-out, in from the side",
+            SizeKind.Cut,
+            inLeft,
+            corner.Moved(Length.Zero, inFront.Value),
+            corner.Moved(inLeft.Value, inFront.Value)
+        );
     }
 }

@@ -6,7 +6,8 @@ namespace Wrapper.Core.Covers.Outlines;
 internal static class Clips
 {
     /// <summary>The spacing on a curve of <paramref name="radius"/>: the root of 8 r x 1/16 in.</summary>
-    public static Length Spacing(Length radius) => Length.Snap(Math.Sqrt(8 * radius.ToMillimetres() * Length.Inches(0, 1, 16).ToMillimetres()));
+    public static Length Spacing(Length radius) =>
+        Length.Snap(Math.Sqrt(8 * radius.ToMillimetres() * Length.Inches(0, 1, 16).ToMillimetres()));
 
     /// <summary>Clips evenly along a curve, no further apart than its radius allows; none at its ends.</summary>
     public static IEnumerable<Length> Along(Length curve, Length radius)

@@ -27,20 +27,32 @@ internal sealed class Ring
     public Length Length { get; private set; }
 
     /// <summary>The distance at which an edge starts; where a large radius left no such edge, null.</summary>
-    public Length? StartOf(string edge) => edges.Where(e => e.Edge == edge).Select(e => (Length?)e.Start).FirstOrDefault();
+    public Length? StartOf(string edge) =>
+        edges.Where(e => e.Edge == edge).Select(e => (Length?)e.Start).FirstOrDefault();
 
     /// <summary>The runs of one instance from <paramref name="from"/> over <paramref name="length"/>; ends of edges are left open, so that they follow the drawing.</summary>
     public IReadOnlyList<Run> Stretch(string piece, int instance, Length from, Length length)
     {
         var runs = new List<Run>();
         foreach (var lap in (Length[])[Lengths.Length.Zero, Length])
-            foreach (var (edge, start, size) in edges)
-            {
-                var begin = Lengths.Length.Max(from, start + lap) - start - lap;
-                var end = Lengths.Length.Min(from + length, start + lap + size) - start - lap;
-                if (end.Ticks - begin.Ticks > 1)
-                    runs.Add(new Run(piece, instance, edge, begin.Ticks <= 1 ? null : begin, size.Ticks - end.Ticks <= 1 ? null : end) { Drafted = end - begin });
-            }
+        foreach (var (edge, start, size) in edges)
+        {
+            var begin = Lengths.Length.Max(from, start + lap) - start - lap;
+            var end = Lengths.Length.Min(from + length, start + lap + size) - start - lap;
+            if (end.Ticks - begin.Ticks > 1)
+                runs.Add(
+                    new Run(
+                        piece,
+                        instance,
+                        edge,
+                        begin.Ticks <= 1 ? null : begin,
+                        size.Ticks - end.Ticks <= 1 ? null : end
+                    )
+                    {
+                        Drafted = end - begin,
+                    }
+                );
+        }
         return runs;
     }
 
@@ -57,8 +69,11 @@ internal sealed class Ring
                 var (edge, start, size) = edges[at];
                 var (before, curve) = (outline.Curve((at + edges.Count - 1) % edges.Count), outline.Curve(at));
                 marks.Add((start + lap - from, Clip: !Offset.IsSmooth(before, curve)));
-                if (curve.Radius is null || !curve.Outward) continue;
-                marks.AddRange(Clips.Along(size, outline.Edges[at].Radius!.Value).Select(clip => (start + lap - from + clip, true)));
+                if (curve.Radius is null || !curve.Outward)
+                    continue;
+                marks.AddRange(
+                    Clips.Along(size, outline.Edges[at].Radius!.Value).Select(clip => (start + lap - from + clip, true))
+                );
             }
         return marks.Where(mark => mark.At.IsPositive && mark.At < length).OrderBy(mark => mark.At);
     }

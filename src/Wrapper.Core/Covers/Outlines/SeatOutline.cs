@@ -12,7 +12,13 @@ internal sealed record SeatOutline
     private readonly Lazy<Outline> outline;
     private readonly Lazy<Ring> ring;
 
-    public SeatOutline(IReadOnlyDictionary<string, Working> dimensions, Func<Dimensions, Outline> shape, IReadOnlyDictionary<string, Working> lengths, Working width, Working depth)
+    public SeatOutline(
+        IReadOnlyDictionary<string, Working> dimensions,
+        Func<Dimensions, Outline> shape,
+        IReadOnlyDictionary<string, Working> lengths,
+        Working width,
+        Working depth
+    )
     {
         (Dimensions, Shape, Lengths, Width, Depth) = (dimensions, shape, lengths, width, depth);
         (outline, ring) = Drawn();
@@ -21,12 +27,19 @@ internal sealed record SeatOutline
     // A changed copy draws itself anew.
     private SeatOutline(SeatOutline other)
     {
-        (Dimensions, Shape, Lengths, Width, Depth) = (other.Dimensions, other.Shape, other.Lengths, other.Width, other.Depth);
+        (Dimensions, Shape, Lengths, Width, Depth) = (
+            other.Dimensions,
+            other.Shape,
+            other.Lengths,
+            other.Width,
+            other.Depth
+        );
         (Back, Front, RoundCorners, WholeWay) = (other.Back, other.Front, other.RoundCorners, other.WholeWay);
         (outline, ring) = Drawn();
     }
 
-    private (Lazy<Outline>, Lazy<Ring>) Drawn() => (new(() => Shape(new Dimensions(Dimensions))), new(() => new Ring(Outline)));
+    private (Lazy<Outline>, Lazy<Ring>) Drawn() =>
+        (new(() => Shape(new Dimensions(Dimensions))), new(() => new Ring(Outline)));
 
     public IReadOnlyDictionary<string, Working> Dimensions { get; init; }
 
@@ -59,10 +72,17 @@ internal sealed record SeatOutline
     /// <summary>The drawn outline to be walked.</summary>
     public Ring Ring => ring.Value;
 
-    public Working Perimeter => (WholeWay ?? Sum.Of(Outline.Edges.Select(edge => Lengths[edge.Name]))).As("P", "perimeter along the stitch line");
+    public Working Perimeter =>
+        (WholeWay ?? Sum.Of(Outline.Edges.Select(edge => Lengths[edge.Name]))).As(
+            "P",
+            "perimeter along the stitch line"
+        );
 
     /// <summary>Along the back, from the middle of its corner where corners are round.</summary>
-    public Working BackRun => RoundCorners ? Sum.Of([.. Edge(Back), Corner("back right corner") / 2, Corner("back left corner") / 2]) : Lengths[Back];
+    public Working BackRun =>
+        RoundCorners
+            ? Sum.Of([.. Edge(Back), Corner("back right corner") / 2, Corner("back left corner") / 2])
+            : Lengths[Back];
 
     public Working FrontRun => Sum.Of(Edge(Front));
 
@@ -71,14 +91,16 @@ internal sealed record SeatOutline
     public Working RightRun => Sum.Of([.. Between(Front, Back), .. Halved("back right corner")]);
 
     /// <summary>Where the back run starts, along the ring.</summary>
-    public Length BackStart => RoundCorners
-        ? Ring.StartOf("back right corner")!.Value + Outline.LengthOf("back right corner").Over(2)
-        : Ring.StartOf(Back)!.Value;
+    public Length BackStart =>
+        RoundCorners
+            ? Ring.StartOf("back right corner")!.Value + Outline.LengthOf("back right corner").Over(2)
+            : Ring.StartOf(Back)!.Value;
 
     /// <summary>The same outline moved out by <paramref name="by"/> on every side, or in: arcs stay arcs, corners are mitred.</summary>
     public SeatOutline Grown(Working by, bool inward = false)
     {
-        if (by.Value == Length.Zero) return this;
+        if (by.Value == Length.Zero)
+            return this;
         var dimensions = Dimensions.ToDictionary(pair => pair.Key, pair => pair.Value);
         // Grown twice, by the ease and by a corner school, each amount has a name of its own.
         var name = dimensions.ContainsKey("grown") ? "grown again" : "grown";
@@ -105,7 +127,10 @@ internal sealed record SeatOutline
 
     /// <summary>Every edge's length as it is drawn, for outlines that no formula describes.</summary>
     public static IReadOnlyDictionary<string, Working> DrawnLengths(Outline outline) =>
-        outline.Edges.ToDictionary(edge => edge.Name, edge => Working.Of(edge.Name, $"{edge.Name} edge as drawn", outline.LengthOf(edge.Name)));
+        outline.Edges.ToDictionary(
+            edge => edge.Name,
+            edge => Working.Of(edge.Name, $"{edge.Name} edge as drawn", outline.LengthOf(edge.Name))
+        );
 
     /// <summary>
     /// Both diagonals of an outline with four straight sides, as drawn on a piece: its sides alone would not hold it square. <paramref name="edge"/> names
@@ -113,24 +138,36 @@ internal sealed record SeatOutline
     /// </summary>
     public IEnumerable<Size> Diagonals(Outline drawn, Func<string, string>? edge = null)
     {
-        if (Outline.Edges.Count != 4 || !IsStraight) yield break;
+        if (Outline.Edges.Count != 4 || !IsStraight)
+            yield break;
         var at = Outline.Edges.Select(side => edge?.Invoke(side.Name) ?? side.Name).ToArray();
         foreach (var (from, to, name) in new[] { (at[0], at[2], "diagonal"), (at[1], at[3], "other diagonal") })
-            yield return new Size($"finished {name}", SizeKind.Finished, Working.Of(name, "as drawn", drawn.Between(from, to)), drawn.Edges.First(e => e.Name == from).Start, drawn.Edges.First(e => e.Name == to).Start);
+            yield return new Size(
+                $"finished {name}",
+                SizeKind.Finished,
+                Working.Of(name, "as drawn", drawn.Between(from, to)),
+                drawn.Edges.First(e => e.Name == from).Start,
+                drawn.Edges.First(e => e.Name == to).Start
+            );
     }
 
     /// <summary>Whether every edge is straight.</summary>
     public bool IsStraight => Outline.Edges.All(edge => edge.Radius is null);
 
     /// <summary>Whether no corner turns inward and no arc is hollow.</summary>
-    public bool IsConvex => Enumerable.Range(0, Outline.Edges.Count).All(at =>
-    {
-        var (curve, next) = (Outline.Curve(at), Outline.Curve((at + 1) % Outline.Edges.Count));
-        return (curve.Radius is null || curve.Outward) && (Offset.IsSmooth(curve, next) || curve.Direction(1).Cross(next.Direction(0)) > 0);
-    });
+    public bool IsConvex =>
+        Enumerable
+            .Range(0, Outline.Edges.Count)
+            .All(at =>
+            {
+                var (curve, next) = (Outline.Curve(at), Outline.Curve((at + 1) % Outline.Edges.Count));
+                return (curve.Radius is null || curve.Outward)
+                    && (Offset.IsSmooth(curve, next) || curve.Direction(1).Cross(next.Direction(0)) > 0);
+            });
 
     // A large radius leaves no straight edge.
-    private IEnumerable<Working> Edge(string name) => Lengths.TryGetValue(name, out var length) && Outline.Has(name) ? [length] : [];
+    private IEnumerable<Working> Edge(string name) =>
+        Lengths.TryGetValue(name, out var length) && Outline.Has(name) ? [length] : [];
 
     private Working Corner(string name) => Lengths[name];
 
@@ -141,8 +178,14 @@ internal sealed record SeatOutline
     {
         var names = Outline.Edges.Select(edge => edge.Name).ToList();
         if (RoundCorners)
-            return (after == Back ? new[] { "left", "front left corner" } : ["front right corner", "right"]).Where(Outline.Has).Select(name => Lengths[name]);
+            return (after == Back ? new[] { "left", "front left corner" } : ["front right corner", "right"])
+                .Where(Outline.Has)
+                .Select(name => Lengths[name]);
         var (from, to) = (names.IndexOf(after), names.IndexOf(before));
-        return Enumerable.Range(1, names.Count).Select(n => (from + n) % names.Count).TakeWhile(at => at != to).Select(at => Lengths[names[at]]);
+        return Enumerable
+            .Range(1, names.Count)
+            .Select(n => (from + n) % names.Count)
+            .TakeWhile(at => at != to)
+            .Select(at => Lengths[names[at]]);
     }
 }

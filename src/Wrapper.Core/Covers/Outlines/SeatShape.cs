@@ -40,13 +40,16 @@ internal abstract class SeatShape
         reading.Refuse($"measures.{key}", reason, reading.Unit.IsInches() ? inches : metric);
 
     /// <summary>Dimensions by name.</summary>
-    protected static Dictionary<string, Working> Named(params (string Name, Working Working)[] dimensions) => dimensions.ToDictionary(d => d.Name, d => d.Working);
+    protected static Dictionary<string, Working> Named(params (string Name, Working Working)[] dimensions) =>
+        dimensions.ToDictionary(d => d.Name, d => d.Working);
 
     /// <summary>The outline turned over, left and right edges named anew.</summary>
-    public static Outline Mirror(Outline outline) => new([.. outline.Mirrored().Edges.Select(edge => edge with { Name = OtherSide(edge.Name) })]);
+    public static Outline Mirror(Outline outline) =>
+        new([.. outline.Mirrored().Edges.Select(edge => edge with { Name = OtherSide(edge.Name) })]);
 
     /// <summary>The name of the edge on the other side.</summary>
-    public static string OtherSide(string edge) => edge.Contains("left", StringComparison.Ordinal)
-        ? edge.Replace("left", "right", StringComparison.Ordinal)
-        : edge.Replace("right", "left", StringComparison.Ordinal);
+    public static string OtherSide(string edge) =>
+        edge.Contains("left", StringComparison.Ordinal)
+            ? edge.Replace("left", "right", StringComparison.Ordinal)
+            : edge.Replace("right", "left", StringComparison.Ordinal);
 }

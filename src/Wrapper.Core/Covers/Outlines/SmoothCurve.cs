@@ -24,7 +24,10 @@ internal static class SmoothCurve
             yield return Arc(points[n], at[n], headings[n], joint);
             // Reckoned from its far end and walked the other way.
             var second = Arc(middle, at[n + 1], -1 * headings[n + 1], joint);
-            yield return second with { Outward = !second.Outward };
+            yield return second with
+            {
+                Outward = !second.Outward,
+            };
         }
     }
 
@@ -37,7 +40,9 @@ internal static class SmoothCurve
         // On a circle the tangent in b turns from ab as far as bc turns from the tangent, weighted by the other's length.
         var inMiddle = ((bc.Size * ab.Unit()) + (ab.Size * bc.Unit())).Unit();
         // The ends are reflected: a chord makes the same angle with the tangents at both its ends.
-        return n == middle ? inMiddle : n < middle ? Reflect(inMiddle, ab.Unit()) : Reflect(inMiddle, bc.Unit());
+        return n == middle ? inMiddle
+            : n < middle ? Reflect(inMiddle, ab.Unit())
+            : Reflect(inMiddle, bc.Unit());
     }
 
     private static Vec Reflect(Vec heading, Vec chord) => (2 * heading.Dot(chord) * chord) - heading;
@@ -48,7 +53,10 @@ internal static class SmoothCurve
         var both = heading + arriving;
         var flat = 1 - heading.Dot(arriving);
         var along = way.Dot(both);
-        var reach = flat < 1e-9 ? way.Dot(way) / (2 * along) : (-along + Math.Sqrt((along * along) + (2 * flat * way.Dot(way)))) / (2 * flat);
+        var reach =
+            flat < 1e-9
+                ? way.Dot(way) / (2 * along)
+                : (-along + Math.Sqrt((along * along) + (2 * flat * way.Dot(way)))) / (2 * flat);
         return 0.5 * (from + (reach * heading) + to - (reach * arriving));
     }
 
@@ -56,7 +64,14 @@ internal static class SmoothCurve
     {
         var way = to - from;
         var off = heading.Cross(way); // to the left where positive
-        if (Math.Abs(off) / 4 < Flat) return new Edge("", start); // the rise of so flat an arc
-        return new Edge("", start, Length.Snap(way.Dot(way) / (2 * Math.Abs(off))), Outward: off > 0, Large: heading.Dot(way) < 0);
+        if (Math.Abs(off) / 4 < Flat)
+            return new Edge("", start); // the rise of so flat an arc
+        return new Edge(
+            "",
+            start,
+            Length.Snap(way.Dot(way) / (2 * Math.Abs(off))),
+            Outward: off > 0,
+            Large: heading.Dot(way) < 0
+        );
     }
 }

@@ -18,7 +18,8 @@ public sealed class CentrePanel : MakeUp
     public override string Family => "Centre panel for a table cover";
 
     /// <inheritdoc/>
-    public override string When => "A disc or a square in another cloth, laid on the finished cover: its edge is turned by a facing, so it needs no hem.";
+    public override string When =>
+        "A disc or a square in another cloth, laid on the finished cover: its edge is turned by a facing, so it needs no hem.";
 
     /// <inheritdoc/>
     public override IReadOnlyList<Measure> Measures { get; } =
@@ -30,7 +31,16 @@ public sealed class CentrePanel : MakeUp
     /// <inheritdoc/>
     public override IReadOnlyList<Choice> Choices { get; } =
     [
-        Choice.Of("shape", "Panel", "Panel", new Option("round", "Round", "A disc."), new Option("square", "Square", "Four equal sides.")) with { OnMeasure = true },
+        Choice.Of(
+            "shape",
+            "Panel",
+            "Panel",
+            new Option("round", "Round", "A disc."),
+            new Option("square", "Square", "Four equal sides.")
+        ) with
+        {
+            OnMeasure = true,
+        },
     ];
 
     /// <inheritdoc/>
@@ -50,7 +60,11 @@ public sealed class CentrePanel : MakeUp
     {
         var (key, s) = (IsRound(reading) ? "d" : "W", reading.Allowance("s").Value);
         if (reading.Measure(key).Value <= 8 * s)
-            yield return reading.Refuse($"measures.{key}", $"no more than eight seam allowances ({reading.Say(8 * s)}): it cannot be turned through its slit", reading.Unit.IsInches() ? "20" : "50");
+            yield return reading.Refuse(
+                $"measures.{key}",
+                $"no more than eight seam allowances ({reading.Say(8 * s)}): it cannot be turned through its slit",
+                reading.Unit.IsInches() ? "20" : "50"
+            );
     }
 
     /// <inheritdoc/>
@@ -58,9 +72,10 @@ public sealed class CentrePanel : MakeUp
     {
         var size = reading.Measure(IsRound(reading) ? "d" : "W");
         var slit = (size / 8).As("slit", "slit to turn it through");
-        Piece Layer(string key, string name) => IsRound(reading)
-            ? RoundTable.Disc(key, name, 1, size, edge => reading.EdgeAllowance("s", key, edge))
-            : Usual.Rectangle(key, name, 1, size, size, edge => reading.EdgeAllowance("s", key, edge));
+        Piece Layer(string key, string name) =>
+            IsRound(reading)
+                ? RoundTable.Disc(key, name, 1, size, edge => reading.EdgeAllowance("s", key, edge))
+                : Usual.Rectangle(key, name, 1, size, size, edge => reading.EdgeAllowance("s", key, edge));
         var (panel, facing) = (Layer("panel", "panel"), Layer("facing", "facing"));
         var (middle, half) = (size.Value.Over(2), slit.Value.Over(2));
         var (from, to) = (new Point(middle - half, middle), new Point(middle + half, middle));
@@ -73,20 +88,36 @@ public sealed class CentrePanel : MakeUp
             Note = "Cut by the panel as its template; the slit is cut after both are sewn together.",
         };
         var edge = IsRound(reading) ? size.TimesPi() / 4 : size;
-        List<Seam> seams = [.. panel.Stitch.Edges.Select(each => Usual.Join($"{each.Name} edge", ("panel", 1, each.Name), ("facing", 1, each.Name), edge))];
+        List<Seam> seams =
+        [
+            .. panel.Stitch.Edges.Select(each =>
+                Usual.Join($"{each.Name} edge", ("panel", 1, each.Name), ("facing", 1, each.Name), edge)
+            ),
+        ];
         return new Pattern
         {
             Pieces = [panel, facing],
             Seams = seams,
-            Finished = [(IsRound(reading) ? "finished diameter" : "finished side", size), ("slit", slit), ("round the edge", Sum.Of(seams.Select(seam => seam.Drafted)))],
+            Finished =
+            [
+                (IsRound(reading) ? "finished diameter" : "finished side", size),
+                ("slit", slit),
+                ("round the edge", Sum.Of(seams.Select(seam => seam.Drafted))),
+            ],
             // Sewn together once, then stitched on all round.
             Notions = [Making.Thread.Of(seams.Concat(seams))],
             Steps =
             [
                 new("Cut the panel; cut the facing by it.", []),
-                new("Sew panel and facing together all round, right sides facing; trim, clip, slit the facing in its middle.", [.. seams.Select(seam => seam.Name)]),
+                new(
+                    "Sew panel and facing together all round, right sides facing; trim, clip, slit the facing in its middle.",
+                    [.. seams.Select(seam => seam.Name)]
+                ),
                 new("Turn through the slit and press.", []),
-                new("Lay the panel on the finished cover in its place, measured from every edge; pin each quarter, then between.", []),
+                new(
+                    "Lay the panel on the finished cover in its place, measured from every edge; pin each quarter, then between.",
+                    []
+                ),
                 new("Top-stitch all round, close to the edge.", []),
             ],
             Remarks = [Usual.HotIron, Usual.Blades],

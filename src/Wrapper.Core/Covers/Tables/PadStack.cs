@@ -11,20 +11,43 @@ internal static class PadStack
     public static IEnumerable<Piece> Of(Reading reading, IReadOnlyList<Working> pads)
     {
         var (w, l) = (reading.Measure("W"), reading.Measure("L"));
-        if (reading.Chosen("barrier", "under")) yield return Usual.Sheet(ClothRole.MoistureBarrier, "barrier", "moisture barrier", w, l, note: "On the bare board, under the wadding.");
-        if (reading.Count("turns") is > 0 and var turns) yield return Wrapped(reading, w, l, turns);
-        for (var n = 0; n < pads.Count; n++) yield return Layer(reading, n + 1, pads[n].Value, RectangleShape.Of(w, l, Sum.Of()));
+        if (reading.Chosen("barrier", "under"))
+            yield return Usual.Sheet(
+                ClothRole.MoistureBarrier,
+                "barrier",
+                "moisture barrier",
+                w,
+                l,
+                note: "On the bare board, under the wadding."
+            );
+        if (reading.Count("turns") is > 0 and var turns)
+            yield return Wrapped(reading, w, l, turns);
+        for (var n = 0; n < pads.Count; n++)
+            yield return Layer(reading, n + 1, pads[n].Value, RectangleShape.Of(w, l, Sum.Of()));
     }
 
     /// <summary>One pad layer as large as the board, counted from the board up.</summary>
     public static Piece Layer(Reading reading, int n, Length thick, SeatOutline board) =>
-        new Piece($"pad-{n}", $"pad layer {n}, {reading.Say(thick)} thick", 1, board.Dimensions, board.Shape) { Role = ClothRole.PadLayer, Grain = Grain.Either }.Measured(board.Width, board.Depth);
+        new Piece($"pad-{n}", $"pad layer {n}, {reading.Say(thick)} thick", 1, board.Dimensions, board.Shape)
+        {
+            Role = ClothRole.PadLayer,
+            Grain = Grain.Either,
+        }.Measured(board.Width, board.Depth);
 
     // Each turn goes round what is there already; it is measured on its own outer face, where it is longest: 2 (W + 2 k t) + 2 (T + 2 k t) for the k-th, all turns together.
     private static Piece Wrapped(Reading reading, Working w, Working l, int turns)
     {
         var once = (w + reading.Measure("T")).As("h", "half-way round the board");
-        var strip = ((2 * turns * once) + (4 * turns * (turns + 1) * Working.Of("t", "wadding", reading.Choice("wadding")))).As("S", "round the board, all turns");
-        return Usual.Sheet(ClothRole.Wadding, "wadding", "wadding, wrapped", strip, l, note: $"{turns} {(turns == 1 ? "turn" : "turns")} from side to side, butted, not lapped.");
+        var strip = (
+            (2 * turns * once) + (4 * turns * (turns + 1) * Working.Of("t", "wadding", reading.Choice("wadding")))
+        ).As("S", "round the board, all turns");
+        return Usual.Sheet(
+            ClothRole.Wadding,
+            "wadding",
+            "wadding, wrapped",
+            strip,
+            l,
+            note: $"{turns} {(turns == 1 ? "turn" : "turns")} from side to side, butted, not lapped."
+        );
     }
 }

@@ -15,11 +15,21 @@ public abstract class RoundTable : MakeUp
     public override IReadOnlyList<Measure> Measures { get; } =
     [
         new("d", "diameter", "Across the top, through the middle, both ways.", LengthLimits.Item),
-        new("H", "drop", "From the top's edge down to where the hem shall be.", LengthLimits.Item) { Adjustable = Length.Inches(1) },
+        new("H", "drop", "From the top's edge down to where the hem shall be.", LengthLimits.Item)
+        {
+            Adjustable = Length.Inches(1),
+        },
     ];
 
     /// <inheritdoc/>
-    public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } = [TableCover.TableSeam, new("h", "Hem", AllowanceRole.Hem, Length.Inches(0, 1, 2), Length.Millimetres(12)) { Adjustable = Length.Inches(0, 1, 4) }];
+    public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } =
+    [
+        TableCover.TableSeam,
+        new("h", "Hem", AllowanceRole.Hem, Length.Inches(0, 1, 2), Length.Millimetres(12))
+        {
+            Adjustable = Length.Inches(0, 1, 4),
+        },
+    ];
 
     /// <inheritdoc/>
     public override Sketch Sketch(Reading reading)
@@ -27,21 +37,44 @@ public abstract class RoundTable : MakeUp
         var d = reading.Known("d") ?? Length.Inches(36);
         var plan = new PlanDrawing(RoundShape.Circle(d), [new("d", new(Length.Zero, d.Over(2)), new(d, d.Over(2)))]);
         var drawn = PrismSketch.Of(plan, reading.Known("H") ?? Length.Inches(12));
-        return drawn with { Dimensions = [.. drawn.Dimensions.Select(line => line.Measure == "T" ? line with { Measure = "H" } : line)] };
+        return drawn with
+        {
+            Dimensions = [.. drawn.Dimensions.Select(line => line.Measure == "T" ? line with { Measure = "H" } : line)],
+        };
     }
 
     /// <inheritdoc/>
     public override IEnumerable<Problem> Check(Reading reading)
     {
         if (reading.Allowance("h").Value >= reading.Measure("H").Value)
-            yield return reading.Refuse("allowances.h", $"the hem takes the whole drop ({reading.Say(reading.Measure("H").Value)})", reading.Unit.IsInches() ? "1/2" : "1.2");
+            yield return reading.Refuse(
+                "allowances.h",
+                $"the hem takes the whole drop ({reading.Say(reading.Measure("H").Value)})",
+                reading.Unit.IsInches() ? "1/2" : "1.2"
+            );
         if (reading.Measure("d").Value <= 4 * reading.Allowance("s").Value)
-            yield return reading.Refuse("measures.d", "no more than four seam allowances", reading.Unit.IsInches() ? "36" : "90");
+            yield return reading.Refuse(
+                "measures.d",
+                "no more than four seam allowances",
+                reading.Unit.IsInches() ? "36" : "90"
+            );
     }
 
     /// <summary>The four quarters of a disc of <paramref name="diameter"/> as a piece.</summary>
-    internal static Piece Disc(string key, string name, int quantity, Working diameter, Func<string, Working> allowance) =>
-        new Piece(key, name, quantity, new Dictionary<string, Working> { ["diameter"] = diameter }, d => RoundShape.Circle(d["diameter"]))
+    internal static Piece Disc(
+        string key,
+        string name,
+        int quantity,
+        Working diameter,
+        Func<string, Working> allowance
+    ) =>
+        new Piece(
+            key,
+            name,
+            quantity,
+            new Dictionary<string, Working> { ["diameter"] = diameter },
+            d => RoundShape.Circle(d["diameter"])
+        )
         {
             Allowances = Quarters.ToDictionary(edge => edge, allowance),
             Note = "Cut from a quarter fold, the tape held at the folded middle.",
@@ -63,7 +96,8 @@ public sealed class RoundTableDraped : RoundTable
     public override int Rank => 30;
 
     /// <inheritdoc/>
-    public override string When => "Soft folds all round and only a hem to sew; wider than the cloth, its joins hang in the drop, off the centre.";
+    public override string When =>
+        "Soft folds all round and only a hem to sew; wider than the cloth, its joins hang in the drop, off the centre.";
 
     /// <inheritdoc/>
     public override IReadOnlyList<Choice> Choices { get; } = [WidthJoins.School];
@@ -72,16 +106,30 @@ public sealed class RoundTableDraped : RoundTable
     public override Pattern Draft(Reading reading)
     {
         var diameter = (reading.Measure("d") + (2 * reading.Measure("H"))).As("D", "diameter to the hem");
-        var disc = Disc("circle", "circle", 1, diameter, edge => reading.EdgeAllowance("h", "circle", edge)) with { MayBeJoined = true, Grain = Grain.Either };
+        var disc = Disc("circle", "circle", 1, diameter, edge => reading.EdgeAllowance("h", "circle", edge)) with
+        {
+            MayBeJoined = true,
+            Grain = Grain.Either,
+        };
         var quarter = (diameter.TimesPi() / 4).As("q", "quarter of the hem");
         return new Pattern
         {
             Pieces = [disc],
             Seams = [],
-            Uses = [.. Quarters.Select(edge => new Use(EdgeUse.Hem, new Run("circle", 1, edge) { Drafted = quarter.Value }))],
+            Uses =
+            [
+                .. Quarters.Select(edge => new Use(
+                    EdgeUse.Hem,
+                    new Run("circle", 1, edge) { Drafted = quarter.Value }
+                )),
+            ],
             Finished = [("finished diameter", diameter), ("hem", 4 * quarter)],
             Notions = [],
-            Steps = [new("Cut the circle from a quarter fold; mark the middle.", []), new("Ease the hem under and sew it; on curves a narrow hem lies flattest.", [])],
+            Steps =
+            [
+                new("Cut the circle from a quarter fold; mark the middle.", []),
+                new("Ease the hem under and sew it; on curves a narrow hem lies flattest.", []),
+            ],
             Remarks = [Usual.Blades],
         };
     }
@@ -105,20 +153,32 @@ public sealed class RoundTableSkirted : RoundTable
     /// <inheritdoc/>
     public override IReadOnlyList<Choice> Choices { get; } =
     [
-        Choice.OfCount("fullness", "Fullness of the skirt, per cent", "Skirt", 150, 100, 300) with { Note = "150 gathers one and a half times round into once." },
+        Choice.OfCount("fullness", "Fullness of the skirt, per cent", "Skirt", 150, 100, 300) with
+        {
+            Note = "150 gathers one and a half times round into once.",
+        },
         WidthJoins.School,
     ];
 
     /// <inheritdoc/>
     public override IEnumerable<Problem> Check(Reading reading)
     {
-        foreach (var problem in base.Check(reading)) yield return problem;
+        foreach (var problem in base.Check(reading))
+            yield return problem;
         var whole = (reading.Usable() - (2 * reading.Allowance("s"))).Value;
-        if (Widths(new Percentage(reading.Count("fullness"), reading.Measure("d").TimesPi()).Value, whole) > WidthJoins.MostWidths)
-            yield return reading.Refuse("measures.d", $"the skirt would be joined of more than {WidthJoins.MostWidths} widths of this cloth: take wider cloth", "48");
+        if (
+            Widths(new Percentage(reading.Count("fullness"), reading.Measure("d").TimesPi()).Value, whole)
+            > WidthJoins.MostWidths
+        )
+            yield return reading.Refuse(
+                "measures.d",
+                $"the skirt would be joined of more than {WidthJoins.MostWidths} widths of this cloth: take wider cloth",
+                "48"
+            );
     }
 
-    private static long Widths(Length full, Length whole) => Math.Max(1, (full.Ticks + whole.Ticks - 1) / Math.Max(1, whole.Ticks));
+    private static long Widths(Length full, Length whole) =>
+        Math.Max(1, (full.Ticks + whole.Ticks - 1) / Math.Max(1, whole.Ticks));
 
     /// <inheritdoc/>
     public override Pattern Draft(Reading reading)
@@ -130,13 +190,39 @@ public sealed class RoundTableSkirted : RoundTable
         // As many equal widths as the cloth asks for, never one that would have to be joined to itself.
         var whole = (reading.Usable() - (2 * reading.Allowance("s"))).Value;
         var widths = (int)Widths(full.Value, whole);
-        var top = Disc("top", "top", 1, d, edge => reading.EdgeAllowance("s", "top", edge)) with { MayBeJoined = true, Grain = Grain.Either };
-        var skirt = Usual.Rectangle("skirt", "skirt width", widths, full / widths, reading.Measure("H"), edge => reading.EdgeAllowance(edge == "lower" ? "h" : "s", "skirt", edge), "width", "height");
+        var top = Disc("top", "top", 1, d, edge => reading.EdgeAllowance("s", "top", edge)) with
+        {
+            MayBeJoined = true,
+            Grain = Grain.Either,
+        };
+        var skirt = Usual.Rectangle(
+            "skirt",
+            "skirt width",
+            widths,
+            full / widths,
+            reading.Measure("H"),
+            edge => reading.EdgeAllowance(edge == "lower" ? "h" : "s", "skirt", edge),
+            "width",
+            "height"
+        );
         var instances = Enumerable.Range(1, widths).ToList();
         List<Seam> seams =
         [
-            .. instances.Select(n => Usual.Join($"skirt join {n}", ("skirt", n, "right"), ("skirt", (n % widths) + 1, "left"), reading.Measure("H"))),
-            new("top to skirt", SeamKind.Gather, [.. instances.Select(n => new Run("skirt", n, "upper"))], [.. Quarters.Select(edge => new Run("top", 1, edge))], round)
+            .. instances.Select(n =>
+                Usual.Join(
+                    $"skirt join {n}",
+                    ("skirt", n, "right"),
+                    ("skirt", (n % widths) + 1, "left"),
+                    reading.Measure("H")
+                )
+            ),
+            new(
+                "top to skirt",
+                SeamKind.Gather,
+                [.. instances.Select(n => new Run("skirt", n, "upper"))],
+                [.. Quarters.Select(edge => new Run("top", 1, edge))],
+                round
+            )
             {
                 // What the widths lose as drawn, so that rounding of their division is not taken for a fault.
                 Swallowed = (widths * (full / widths).Value) - round.Value,
@@ -146,13 +232,21 @@ public sealed class RoundTableSkirted : RoundTable
         {
             Pieces = [top, skirt],
             Seams = seams,
-            Uses = [.. Usual.Left(EdgeUse.Hem, "skirt", widths, "lower").Select(use => use with { Run = use.Run with { Drafted = (full / widths).Value } })],
+            Uses =
+            [
+                .. Usual
+                    .Left(EdgeUse.Hem, "skirt", widths, "lower")
+                    .Select(use => use with { Run = use.Run with { Drafted = (full / widths).Value } }),
+            ],
             Finished = [("finished diameter", d), ("round the top", round), ("skirt, ungathered", full)],
             Notions = [Making.Thread.Of(seams)],
             Steps =
             [
                 new("Cut the top from a quarter fold, and the skirt widths; mark top and skirt in quarters.", []),
-                new("Join the skirt widths into a ring; finish the seams.", [.. instances.Select(n => $"skirt join {n}")]),
+                new(
+                    "Join the skirt widths into a ring; finish the seams.",
+                    [.. instances.Select(n => $"skirt join {n}")]
+                ),
                 new("Gather the skirt's upper edge to the top, quarter on quarter, and sew it.", ["top to skirt"]),
                 new("Try it on; turn the hem and sew it.", []),
             ],

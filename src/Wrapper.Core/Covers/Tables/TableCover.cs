@@ -16,20 +16,43 @@ public abstract class TableCover : MakeUp
     [
         new("W", "width", "Of the top, along its longer side, edge to edge.", LengthLimits.Item),
         new("L", "depth", "Of the top, front to back.", LengthLimits.Item),
-        new("H", "drop", "From the top's edge down to where the hem shall be.", LengthLimits.Item) { Adjustable = Length.Inches(1) },
-        new("F", "to the floor", "From the top's edge to the floor, at the corner where it is least.", LengthLimits.Item, Optional: true) { FitsInside = true },
+        new("H", "drop", "From the top's edge down to where the hem shall be.", LengthLimits.Item)
+        {
+            Adjustable = Length.Inches(1),
+        },
+        new(
+            "F",
+            "to the floor",
+            "From the top's edge to the floor, at the corner where it is least.",
+            LengthLimits.Item,
+            Optional: true
+        )
+        {
+            FitsInside = true,
+        },
     ];
 
     /// <inheritdoc/>
     public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } =
     [
         TableSeam,
-        new("h1", "Hem, first fold", AllowanceRole.Hem, Length.Inches(0, 1, 2), Length.Millimetres(10)) { Adjustable = Length.Inches(0, 1, 4) },
-        new("h2", "Hem, second fold", AllowanceRole.Hem, Length.Inches(1), Length.Millimetres(25)) { Adjustable = Length.Inches(0, 1, 2) },
+        new("h1", "Hem, first fold", AllowanceRole.Hem, Length.Inches(0, 1, 2), Length.Millimetres(10))
+        {
+            Adjustable = Length.Inches(0, 1, 4),
+        },
+        new("h2", "Hem, second fold", AllowanceRole.Hem, Length.Inches(1), Length.Millimetres(25))
+        {
+            Adjustable = Length.Inches(0, 1, 2),
+        },
     ];
 
     /// <summary>Table covers have narrower seams than seats (handbook §3).</summary>
-    internal static AllowanceDeclaration TableSeam { get; } = Usual.Seam with { InchDefault = Length.Inches(0, 3, 8), MetricDefault = Length.Millimetres(10) };
+    internal static AllowanceDeclaration TableSeam { get; } =
+        Usual.Seam with
+        {
+            InchDefault = Length.Inches(0, 3, 8),
+            MetricDefault = Length.Millimetres(10),
+        };
 
     /// <inheritdoc/>
     public override Sketch Sketch(Reading reading)
@@ -37,7 +60,14 @@ public abstract class TableCover : MakeUp
         var box = PrismSketch.Box(reading, "H", 60, 30, 29);
         var drop = box.Dimensions.First(line => line.Measure == "H");
         var aside = Length.Max(reading.Known("W") ?? Length.Inches(60), Length.Inches(10)).Over(20);
-        return box with { Dimensions = [.. box.Dimensions, new("F", drop.From.Moved(-aside, Length.Zero), drop.To.Moved(-aside, Length.Zero))] };
+        return box with
+        {
+            Dimensions =
+            [
+                .. box.Dimensions,
+                new("F", drop.From.Moved(-aside, Length.Zero), drop.To.Moved(-aside, Length.Zero)),
+            ],
+        };
     }
 
     /// <inheritdoc/>
@@ -46,12 +76,24 @@ public abstract class TableCover : MakeUp
         string Example(string inches, string metric) => reading.Unit.IsInches() ? inches : metric;
         var (drop, s) = (reading.Measure("H").Value, reading.Allowance("s").Value);
         if (reading.Known("F") is { } floor && drop > floor)
-            yield return reading.Refuse("measures.H", $"the cover would lie on the floor, which is {reading.Say(floor)} below the top: somebody would trip", Example("28", "71"));
+            yield return reading.Refuse(
+                "measures.H",
+                $"the cover would lie on the floor, which is {reading.Say(floor)} below the top: somebody would trip",
+                Example("28", "71")
+            );
         if (Hem(reading).Value >= drop)
-            yield return reading.Refuse("allowances.h2", $"both folds of the hem take the whole drop ({reading.Say(drop)})", Example("1", "2.5"));
+            yield return reading.Refuse(
+                "allowances.h2",
+                $"both folds of the hem take the whole drop ({reading.Say(drop)})",
+                Example("1", "2.5")
+            );
         foreach (var side in new[] { "W", "L" })
             if (reading.Measure(side).Value <= 4 * s)
-                yield return reading.Refuse($"measures.{side}", $"no more than four seam allowances ({reading.Say(4 * s)})", Example("60", "150"));
+                yield return reading.Refuse(
+                    $"measures.{side}",
+                    $"no more than four seam allowances ({reading.Say(4 * s)})",
+                    Example("60", "150")
+                );
     }
 
     /// <summary>Both folds of the hem.</summary>
@@ -61,7 +103,10 @@ public abstract class TableCover : MakeUp
     private protected static IEnumerable<Remark> Usually(Reading reading)
     {
         if (reading.Known("F") is { } floor && floor - reading.Measure("H").Value < Length.Inches(0, 1, 2))
-            yield return new Remark($"The hem hangs less than {reading.Say(Length.Inches(0, 1, 2))} above the floor: measure again at every corner, floors are seldom level.", Caution: true);
+            yield return new Remark(
+                $"The hem hangs less than {reading.Say(Length.Inches(0, 1, 2))} above the floor: measure again at every corner, floors are seldom level.",
+                Caution: true
+            );
         yield return Usual.Blades;
     }
 }

@@ -16,15 +16,29 @@ public sealed class TableFivePieces : TableCover
     public override int Rank => 20;
 
     /// <inheritdoc/>
-    public override string When => "The tailored school: a seam along every edge, corners sewn down or opening over a pleat. Fits narrower cloth.";
+    public override string When =>
+        "The tailored school: a seam along every edge, corners sewn down or opening over a pleat. Fits narrower cloth.";
 
     /// <inheritdoc/>
     public override IReadOnlyList<Choice> Choices { get; } =
     [
-        Choice.Of("corners", "Corners", "Corners",
+        Choice.Of(
+            "corners",
+            "Corners",
+            "Corners",
             new Option("sewn", "Sewn to the floor", "Box-like and neat."),
-            new Option("pleat", "Open over a pleat", "A separate piece behind each corner: knees and chairs get in.")),
-        Choice.OfLength("insert", "Pleat insert, finished across", "Corners", Length.Inches(12), 300, Usual.UpTo(48, "12", "30")).When("corners", "pleat"),
+            new Option("pleat", "Open over a pleat", "A separate piece behind each corner: knees and chairs get in.")
+        ),
+        Choice
+            .OfLength(
+                "insert",
+                "Pleat insert, finished across",
+                "Corners",
+                Length.Inches(12),
+                300,
+                Usual.UpTo(48, "12", "30")
+            )
+            .When("corners", "pleat"),
         Usual.PanelGrain,
         WidthJoins.School,
     ];
@@ -35,34 +49,89 @@ public sealed class TableFivePieces : TableCover
         var (w, l, drop) = (reading.Measure("W"), reading.Measure("L"), reading.Measure("H"));
         var open = reading.Chosen("corners", "pleat");
         var grain = Usual.GrainOf(reading.Option("panelGrain"));
-        Working Edge(string piece, string edge) => edge == "lower" ? reading.Own(piece, edge, Hem(reading)) : reading.EdgeAllowance("s", piece, edge);
-        Piece Panel(string key, string name, int quantity, Working width, Working high) => Usual.Rectangle(key, name, quantity, width, high, edge => Edge(key, edge), "width", "height") with { MayBeJoined = true, Grain = grain };
+        Working Edge(string piece, string edge) =>
+            edge == "lower" ? reading.Own(piece, edge, Hem(reading)) : reading.EdgeAllowance("s", piece, edge);
+        Piece Panel(string key, string name, int quantity, Working width, Working high) =>
+            Usual.Rectangle(key, name, quantity, width, high, edge => Edge(key, edge), "width", "height") with
+            {
+                MayBeJoined = true,
+                Grain = grain,
+            };
         List<Piece> pieces =
         [
-            Usual.Rectangle("top", "top", 1, w, l, edge => reading.EdgeAllowance("s", "top", edge)) with { MayBeJoined = true, Grain = grain },
-            Panel("front", "side, front and back", 2, w, drop) with { Note = "Stop the upper seam one seam allowance short of each corner." },
-            Panel("side", "side, left and right", 2, l, drop) with { Note = "Stop the upper seam one seam allowance short of each corner." },
+            Usual.Rectangle("top", "top", 1, w, l, edge => reading.EdgeAllowance("s", "top", edge)) with
+            {
+                MayBeJoined = true,
+                Grain = grain,
+            },
+            Panel("front", "side, front and back", 2, w, drop) with
+            {
+                Note = "Stop the upper seam one seam allowance short of each corner.",
+            },
+            Panel("side", "side, left and right", 2, l, drop) with
+            {
+                Note = "Stop the upper seam one seam allowance short of each corner.",
+            },
         ];
         (string Piece, int At)[] round = [("front", 1), ("side", 1), ("front", 2), ("side", 2)];
         List<Seam> seams =
         [
-            .. Usual.Sides.Zip(round, (edge, under) => Usual.Join($"top to {edge switch { "lower" => "front", "upper" => "back", _ => edge }}", ("top", 1, edge), (under.Piece, under.At, "upper"), edge is "lower" or "upper" ? w : l)),
+            .. Usual.Sides.Zip(
+                round,
+                (edge, under) =>
+                    Usual.Join(
+                        $"top to {edge switch { "lower" => "front", "upper" => "back", _ => edge }}",
+                        ("top", 1, edge),
+                        (under.Piece, under.At, "upper"),
+                        edge is "lower" or "upper" ? w : l
+                    )
+            ),
         ];
-        List<Use> uses = [.. Usual.Left(EdgeUse.Hem, "front", 2, "lower").Select(use => Of(use, w)), .. Usual.Left(EdgeUse.Hem, "side", 2, "lower").Select(use => Of(use, l))];
+        List<Use> uses =
+        [
+            .. Usual.Left(EdgeUse.Hem, "front", 2, "lower").Select(use => Of(use, w)),
+            .. Usual.Left(EdgeUse.Hem, "side", 2, "lower").Select(use => Of(use, l)),
+        ];
         if (open)
         {
             var insert = Working.Of("insert", "pleat insert", reading.Choice("insert"));
-            pieces.Add(Panel("insert", "pleat insert", 4, insert, drop) with { MayBeJoined = false, Note = "Its middle lies at the corner; its upper edge is caught behind the top seam." });
-            uses.AddRange(Usual.Left(EdgeUse.Hem, "insert", 4, "lower").Concat(Usual.Left(EdgeUse.Caught, "insert", 4, "upper")).Select(use => Of(use, insert)));
+            pieces.Add(
+                Panel("insert", "pleat insert", 4, insert, drop) with
+                {
+                    MayBeJoined = false,
+                    Note = "Its middle lies at the corner; its upper edge is caught behind the top seam.",
+                }
+            );
+            uses.AddRange(
+                Usual
+                    .Left(EdgeUse.Hem, "insert", 4, "lower")
+                    .Concat(Usual.Left(EdgeUse.Caught, "insert", 4, "upper"))
+                    .Select(use => Of(use, insert))
+            );
         }
         for (var at = 0; at < 4; at++)
         {
             var ((piece, instance), (next, nextAt)) = (round[at], round[(at + 1) % 4]);
-            if (!open) seams.Add(Usual.Join($"corner {at + 1}", (piece, instance, "right"), (next, nextAt, "left"), drop));
+            if (!open)
+                seams.Add(Usual.Join($"corner {at + 1}", (piece, instance, "right"), (next, nextAt, "left"), drop));
             else
             {
-                seams.Add(Usual.Join($"corner {at + 1}, to the insert", (piece, instance, "right"), ("insert", at + 1, "left"), drop));
-                seams.Add(Usual.Join($"corner {at + 1}, from the insert", ("insert", at + 1, "right"), (next, nextAt, "left"), drop));
+                seams.Add(
+                    Usual.Join(
+                        $"corner {at + 1}, to the insert",
+                        (piece, instance, "right"),
+                        ("insert", at + 1, "left"),
+                        drop
+                    )
+                );
+                seams.Add(
+                    Usual.Join(
+                        $"corner {at + 1}, from the insert",
+                        ("insert", at + 1, "right"),
+                        (next, nextAt, "left"),
+                        drop
+                    )
+                );
             }
         }
         return new Pattern
@@ -75,8 +144,20 @@ public sealed class TableFivePieces : TableCover
             Steps =
             [
                 new("Cut the top and the four sides; mark the middles.", []),
-                new(open ? "Sew an insert between each two sides; finish the seams." : "Sew the four sides into a ring; finish the seams.", [.. seams.Select(seam => seam.Name).Where(name => name.StartsWith("corner", StringComparison.Ordinal))]),
-                new("Sew the ring to the top, one side at a time, stopping one seam allowance short of each corner.", [.. seams.Select(seam => seam.Name).Where(name => name.StartsWith("top", StringComparison.Ordinal))]),
+                new(
+                    open
+                        ? "Sew an insert between each two sides; finish the seams."
+                        : "Sew the four sides into a ring; finish the seams.",
+                    [
+                        .. seams
+                            .Select(seam => seam.Name)
+                            .Where(name => name.StartsWith("corner", StringComparison.Ordinal)),
+                    ]
+                ),
+                new(
+                    "Sew the ring to the top, one side at a time, stopping one seam allowance short of each corner.",
+                    [.. seams.Select(seam => seam.Name).Where(name => name.StartsWith("top", StringComparison.Ordinal))]
+                ),
                 new("Try it on the table; turn the hem twice and sew it.", []),
             ],
             Remarks = [.. Usually(reading)],

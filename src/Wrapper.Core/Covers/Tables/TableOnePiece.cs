@@ -17,7 +17,8 @@ public sealed class TableOnePiece : TableCover
     public override int Rank => 21;
 
     /// <inheritdoc/>
-    public override string When => "One sheet, four corner seams: quick, and the pattern runs over the edge unbroken. Takes wide cloth.";
+    public override string When =>
+        "One sheet, four corner seams: quick, and the pattern runs over the edge unbroken. Takes wide cloth.";
 
     /// <inheritdoc/>
     public override IReadOnlyList<Choice> Choices { get; } = [BoxedSheet.Corners, Usual.PanelGrain, WidthJoins.School];
@@ -25,20 +26,49 @@ public sealed class TableOnePiece : TableCover
     /// <inheritdoc/>
     public override Pattern Draft(Reading reading)
     {
-        var sheet = BoxedSheet.BySchool(reading, RectangleShape.Of(reading.Measure("W"), reading.Measure("L"), Sum.Of()), reading.Measure("H"), "sheet");
-        var piece = sheet.Piece("sheet", "sheet", 1, side => reading.Own("sheet", side, Hem(reading))) with { Grain = Usual.GrainOf(reading.Option("panelGrain")), MayBeJoined = true };
+        var sheet = BoxedSheet.BySchool(
+            reading,
+            RectangleShape.Of(reading.Measure("W"), reading.Measure("L"), Sum.Of()),
+            reading.Measure("H"),
+            "sheet"
+        );
+        var piece = sheet.Piece("sheet", "sheet", 1, side => reading.Own("sheet", side, Hem(reading))) with
+        {
+            Grain = Usual.GrainOf(reading.Option("panelGrain")),
+            MayBeJoined = true,
+        };
         List<Seam> seams = [.. sheet.CornerSeams("sheet", 1, "")];
         return new Pattern
         {
             Pieces = [piece],
             Seams = seams,
-            Uses = [.. sheet.Sides.Select(side => new Use(EdgeUse.Hem, new Run("sheet", 1, side) { Drafted = sheet.Top.Lengths[side].Value }))],
-            Finished = [("finished width", sheet.Top.Width), ("finished length", sheet.Top.Depth), ("finished drop", sheet.Fall), ("hem", sheet.Top.Perimeter)],
+            Uses =
+            [
+                .. sheet.Sides.Select(side => new Use(
+                    EdgeUse.Hem,
+                    new Run("sheet", 1, side) { Drafted = sheet.Top.Lengths[side].Value }
+                )),
+            ],
+            Finished =
+            [
+                ("finished width", sheet.Top.Width),
+                ("finished length", sheet.Top.Depth),
+                ("finished drop", sheet.Fall),
+                ("hem", sheet.Top.Perimeter),
+            ],
             Notions = [Making.Thread.Of(seams)],
             Steps =
             [
-                new(piece.UncutShape is null ? "Cut the sheet and its corners." : "Cut the sheet as it is; mark the corner lines.", []),
-                new("Sew the corners, right sides together, down to the hem line; finish them.", [.. seams.Select(seam => seam.Name)]),
+                new(
+                    piece.UncutShape is null
+                        ? "Cut the sheet and its corners."
+                        : "Cut the sheet as it is; mark the corner lines.",
+                    []
+                ),
+                new(
+                    "Sew the corners, right sides together, down to the hem line; finish them.",
+                    [.. seams.Select(seam => seam.Name)]
+                ),
                 new("Try it on the table; turn the hem twice and sew it.", []),
             ],
             Remarks = [.. sheet.Remarks(reading), .. Usually(reading)],

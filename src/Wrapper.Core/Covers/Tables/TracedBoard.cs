@@ -9,7 +9,8 @@ namespace Wrapper.Core.Covers.Tables;
 public sealed class TracedBoard : MakeUp
 {
     // At the square end the cord starts here and comes out again.
-    private static readonly Length StartGap = Length.Inches(1), Tail = Length.Inches(12);
+    private static readonly Length StartGap = Length.Inches(1),
+        Tail = Length.Inches(12);
 
     /// <inheritdoc/>
     public override string Key => "traced-board";
@@ -21,7 +22,8 @@ public sealed class TracedBoard : MakeUp
     public override string Family => "Ironing board";
 
     /// <inheritdoc/>
-    public override string When => "Any board with a nose: its outline from widths along its length, a cord in the edge, one stop to hold it.";
+    public override string When =>
+        "Any board with a nose: its outline from widths along its length, a cord in the edge, one stop to hold it.";
 
     /// <inheritdoc/>
     public override IReadOnlyList<Measure> Measures { get; } =
@@ -29,23 +31,61 @@ public sealed class TracedBoard : MakeUp
         new("W", "square end", "Across the wide end, edge to edge.", LengthLimits.Item),
         new("L", "length", "From the square end to where the nose begins to round.", LengthLimits.Item),
         new("B", "width at the nose", "Across, where the nose begins to round.", LengthLimits.Item),
-        new("b", "nose", "How far the tip stands beyond that line; nothing for a square one.", new LengthLimits(Length.Zero, Length.Inches(60), "2", "5"), Optional: true),
+        new(
+            "b",
+            "nose",
+            "How far the tip stands beyond that line; nothing for a square one.",
+            new LengthLimits(Length.Zero, Length.Inches(60), "2", "5"),
+            Optional: true
+        ),
         new("T", "board", "Thickness of the board at its edge, without its pad.", Usual.UpTo(12, "1", "2.5")),
-        .. TaperedShape.StationMeasures("How far from the square end the width is taken.", "Side to side at that distance."),
+        .. TaperedShape.StationMeasures(
+            "How far from the square end the width is taken.",
+            "Side to side at that distance."
+        ),
     ];
 
     /// <inheritdoc/>
     public override IReadOnlyList<Choice> Choices { get; } =
     [
-        Choice.OfCount("stations", "Widths between", "Outline", 1, 0, TaperedShape.MostStations) with { OnMeasure = true },
-        Choice.Of("sides", "Sides", "Outline",
+        Choice.OfCount("stations", "Widths between", "Outline", 1, 0, TaperedShape.MostStations) with
+        {
+            OnMeasure = true,
+        },
+        Choice.Of(
+            "sides",
+            "Sides",
+            "Outline",
             new Option("smooth", "A smooth curve", "A smooth curve through all widths; needs one between at least."),
-            new Option("straight", "Straight", "Straight from width to width.")) with { OnMeasure = true },
-        Choice.OfLength("beyond", "Turned under, beyond board and pad", "Edge", Length.Inches(1, 1, 4), 30, Usual.UpTo(12, "1 1/4", "3")) with { Adjustable = Length.Inches(0, 1, 4), Note = "The outline is moved out by this and the thickness of board and pad." },
+            new Option("straight", "Straight", "Straight from width to width.")
+        ) with
+        {
+            OnMeasure = true,
+        },
+        Choice.OfLength(
+            "beyond",
+            "Turned under, beyond board and pad",
+            "Edge",
+            Length.Inches(1, 1, 4),
+            30,
+            Usual.UpTo(12, "1 1/4", "3")
+        ) with
+        {
+            Adjustable = Length.Inches(0, 1, 4),
+            Note = "The outline is moved out by this and the thickness of board and pad.",
+        },
         Choice.OfLength("pad", "Pad on top, thickness", "Pad", Length.Zero, 0, Usual.UpTo(6, "1/2", "1.2", zero: true)),
-        Choice.Of("edge", "Cord in the edge", "Edge",
-            new Option("serged", "Serged into the edge", "Cut on the outline; the cord is sewn over while the edge is serged."),
-            new Option("casing", "In a casing", "The edge is turned over the cord.")),
+        Choice.Of(
+            "edge",
+            "Cord in the edge",
+            "Edge",
+            new Option(
+                "serged",
+                "Serged into the edge",
+                "Cut on the outline; the cord is sewn over while the edge is serged."
+            ),
+            new Option("casing", "In a casing", "The edge is turned over the cord.")
+        ),
         Usual.PanelGrain,
     ];
 
@@ -59,25 +99,43 @@ public sealed class TracedBoard : MakeUp
         var b = Nose(reading.Known("B") ?? Length.Inches(14), reading.Known("b") ?? Length.Zero);
         var back = plan.Lines.Single(line => line.Measure == "B");
         var tip = new Point((back.From.X + back.To.X).Over(2), back.From.Y);
-        return PrismSketch.Of(new PlanDrawing(Rounded(plan.Outline, b), [.. plan.Lines, new("b", tip, tip.Moved(Length.Zero, Length.Max(b, Length.Inches(2))))]), reading.Known("T") ?? Length.Inches(1));
+        return PrismSketch.Of(
+            new PlanDrawing(
+                Rounded(plan.Outline, b),
+                [.. plan.Lines, new("b", tip, tip.Moved(Length.Zero, Length.Max(b, Length.Inches(2))))]
+            ),
+            reading.Known("T") ?? Length.Inches(1)
+        );
     }
 
     /// <inheritdoc/>
     public override IEnumerable<Problem> Check(Reading reading)
     {
-        foreach (var problem in new TaperedShape().Check(reading)) yield return problem;
+        foreach (var problem in new TaperedShape().Check(reading))
+            yield return problem;
         if (2 * reading.MeasureOrZero("b").Value > reading.Measure("B").Value)
-            yield return reading.Refuse("measures.b", $"stands out more than half of the width there ({reading.Say(reading.Measure("B").Value.Over(2))}): take that width nearer to the tip", reading.Unit.IsInches() ? "2" : "5");
+            yield return reading.Refuse(
+                "measures.b",
+                $"stands out more than half of the width there ({reading.Say(reading.Measure("B").Value.Over(2))}): take that width nearer to the tip",
+                reading.Unit.IsInches() ? "2" : "5"
+            );
     }
 
     /// <inheritdoc/>
     public override Pattern Draft(Reading reading)
     {
         var board = Board(reading);
-        var over = (reading.Measure("T") + Working.Of("pad", "pad", reading.Choice("pad")) + Working.Of("beyond", "turned under", reading.Choice("beyond"))).As("o", "outline moved out by");
+        var over = (
+            reading.Measure("T")
+            + Working.Of("pad", "pad", reading.Choice("pad"))
+            + Working.Of("beyond", "turned under", reading.Choice("beyond"))
+        ).As("o", "outline moved out by");
         var outline = board.Grown(over);
         var cased = reading.Chosen("edge", "casing");
-        Working Hem(string edge) => cased ? reading.EdgeAllowance("k", "cover", edge) : reading.Own("cover", edge, new Allowance("k", AllowanceRole.Casing, Length.Zero));
+        Working Hem(string edge) =>
+            cased
+                ? reading.EdgeAllowance("k", "cover", edge)
+                : reading.Own("cover", edge, new Allowance("k", AllowanceRole.Casing, Length.Zero));
         var piece = new Piece("cover", "cover", 1, outline.Dimensions, outline.Shape)
         {
             Allowances = outline.Outline.Edges.ToDictionary(edge => edge.Name, edge => Hem(edge.Name)),
@@ -89,8 +147,20 @@ public sealed class TracedBoard : MakeUp
         {
             Pieces = [piece],
             Seams = [],
-            Uses = [.. outline.Outline.Edges.Select(edge => new Use(EdgeUse.Hem, new Run("cover", 1, edge.Name) { Drafted = outline.Lengths[edge.Name].Value }))],
-            Finished = [("board, width", board.Width), ("board, length", board.Depth), ("outline moved out by", over), ("round the edge", round)],
+            Uses =
+            [
+                .. outline.Outline.Edges.Select(edge => new Use(
+                    EdgeUse.Hem,
+                    new Run("cover", 1, edge.Name) { Drafted = outline.Lengths[edge.Name].Value }
+                )),
+            ],
+            Finished =
+            [
+                ("board, width", board.Width),
+                ("board, length", board.Depth),
+                ("outline moved out by", over),
+                ("round the edge", round),
+            ],
             Notions =
             [
                 new("cord", "cord", round + Working.Of("tails", "tails", Tail)),
@@ -99,31 +169,61 @@ public sealed class TracedBoard : MakeUp
             Steps =
             [
                 new("Cut the cover.", []),
-                new(cased ? $"Turn the casing under and sew it, a gap of {reading.Say(StartGap)} left at the square end; draw the cord through."
-                    : $"Serge the edge over the cord from the square end round to {reading.Say(StartGap)} before the start; leave a tail of half a foot at both ends.", []),
-                new("Fit the cord stop half-way along the tails; try the cover on, pull the cord and set the stop.", []),
+                new(
+                    cased
+                        ? $"Turn the casing under and sew it, a gap of {reading.Say(StartGap)} left at the square end; draw the cord through."
+                        : $"Serge the edge over the cord from the square end round to {reading.Say(StartGap)} before the start; leave a tail of half a foot at both ends.",
+                    []
+                ),
+                new(
+                    "Fit the cord stop half-way along the tails; try the cover on, pull the cord and set the stop.",
+                    []
+                ),
             ],
             Remarks = [Usual.HotIron, Usual.Blades],
         };
     }
 
     /// <inheritdoc/>
-    public override IEnumerable<Piece> Fillings(Reading reading) => reading.Choice("pad") is { IsPositive: true } thick ? [PadStack.Layer(reading, 1, thick, Board(reading))] : [];
+    public override IEnumerable<Piece> Fillings(Reading reading) =>
+        reading.Choice("pad") is { IsPositive: true } thick ? [PadStack.Layer(reading, 1, thick, Board(reading))] : [];
 
     // The board itself: sides through all widths, the far end rounded to the nose.
     private static SeatOutline Board(Reading reading)
     {
         var sides = new TaperedShape().Draw(reading);
         var b = reading.MeasureOrZero("b");
-        if (!b.Value.IsPositive) return sides;
+        if (!b.Value.IsPositive)
+            return sides;
         var dimensions = new Dictionary<string, Working>(sides.Dimensions) { ["nose"] = b };
         var shape = sides.Shape;
-        var lengths = new Dictionary<string, Working>(sides.Lengths) { ["back"] = Working.ArcOver(reading.Measure("B"), b) };
-        return sides with { Dimensions = dimensions, Shape = d => Rounded(shape(d), d["nose"]), Lengths = lengths, Depth = sides.Depth + b };
+        var lengths = new Dictionary<string, Working>(sides.Lengths)
+        {
+            ["back"] = Working.ArcOver(reading.Measure("B"), b),
+        };
+        return sides with
+        {
+            Dimensions = dimensions,
+            Shape = d => Rounded(shape(d), d["nose"]),
+            Lengths = lengths,
+            Depth = sides.Depth + b,
+        };
     }
 
     private static Length Nose(Length width, Length nose) => Length.Min(nose, width.Over(2));
 
-    private static Outline Rounded(Outline sides, Length nose) => !nose.IsPositive ? sides : new Outline(
-        [.. sides.Edges.Select((edge, at) => edge.Name == "back" ? edge with { Radius = Bows.Radius(edge.Start.X - sides.Edges[at + 1].Start.X, nose) } : edge)]);
+    private static Outline Rounded(Outline sides, Length nose) =>
+        !nose.IsPositive
+            ? sides
+            : new Outline([
+                .. sides.Edges.Select(
+                    (edge, at) =>
+                        edge.Name == "back"
+                            ? edge with
+                            {
+                                Radius = Bows.Radius(edge.Start.X - sides.Edges[at + 1].Start.X, nose),
+                            }
+                            : edge
+                ),
+            ]);
 }
