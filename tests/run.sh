@@ -16,8 +16,10 @@ fresh_types() {
     || { echo "web/src/api/schema.d.ts is stale: run npm run api-types in web/"; return 1; }
 }
 
+if wanted core; then step "Format of C#" bash -c 'dotnet tool restore >/dev/null && dotnet csharpier check src tests bench'; fi
 if wanted web; then
   step "API types" fresh_types
+  step "Format of the front end" bash -c 'cd web && npm run --silent format-check'
   step "Type check" bash -c 'cd web && npx tsc --noEmit'
   step "Lint" bash -c 'cd web && npx eslint . --max-warnings 0'
 fi
