@@ -22,13 +22,11 @@ test('a traced seat is taken from a drawing, boxed and checked', async ({ page }
   await field(page, 'measures.O').fill('0, 0; 10, 10; 10, 0; 0, 10')
   await field(page, 'measures.T').fill('4')
   await expect(page.getByRole('alert').filter({ hasText: 'crosses itself' })).toContainText('For example')
-  await page
-    .getByLabel('SVG drawing')
-    .setInputFiles({
-      name: 'seat.svg',
-      mimeType: 'image/svg+xml',
-      buffer: Buffer.from('<svg><path d="M0 0 H24 V-18 H16 A6 6 0 0 1 8 -18 H0 Z"/></svg>'),
-    })
+  await page.getByLabel('SVG drawing').setInputFiles({
+    name: 'seat.svg',
+    mimeType: 'image/svg+xml',
+    buffer: Buffer.from('<svg><path d="M0 0 H24 V-18 H16 A6 6 0 0 1 8 -18 H0 Z"/></svg>'),
+  })
   await expect(field(page, 'measures.O')).toHaveValue(/^M0 0 H24/)
   await field(page, 'measures.O').focus()
   await page.keyboard.press('Escape')
