@@ -1,10 +1,9 @@
 using System.Diagnostics;
 using System.Globalization;
-using Wrapper.Core.Covers;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lay;
 using Wrapper.Core.Lengths;
-using Wrapper.Core.Patterns;
+using Wrapper.Core.Planning;
 using Wrapper.Server.Demo;
 
 namespace Wrapper.Bench;
@@ -58,7 +57,7 @@ internal static class LayBench
     private static void Demo(string name, JobDocument job)
     {
         foreach (
-            var cloth in Planning.Of(job, Drafting.Standard(), lay: false).Cloths.Where(cloth => cloth.Pieces.Count > 0)
+            var cloth in Plan.Of(job, Drafting.Standard(), lay: false).Cloths.Where(cloth => cloth.Pieces.Count > 0)
         )
         {
             LayTable.Of(cloth.Pieces, cloth.ForLay);

@@ -1,9 +1,9 @@
 using System.Diagnostics;
 using System.Globalization;
-using Wrapper.Core.Covers;
 using Wrapper.Core.Covers.Cushions;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
+using Wrapper.Core.Planning;
 
 if (args.Contains("--reliability"))
     return await Wrapper.Bench.Reliability.ReliabilityBench.Run(args);
@@ -33,7 +33,7 @@ return 0;
 
 void Report(string what, string budget, int runs, JobDocument job, bool lay)
 {
-    if (Planning.Of(job, drafting, lay: false).Items.FirstOrDefault(item => item.Draft.Pattern is null) is { } doubt)
+    if (Plan.Of(job, drafting, lay: false).Items.FirstOrDefault(item => item.Draft.Pattern is null) is { } doubt)
         throw new InvalidOperationException(
             $"{what}: {doubt.Item.MakeUp} is in doubt, so its draft would not be measured: {doubt.Draft.Problems[0]}"
         );
@@ -41,7 +41,7 @@ void Report(string what, string budget, int runs, JobDocument job, bool lay)
     double Once()
     {
         var clock = Stopwatch.StartNew();
-        Planning.Of(job, drafting, lay);
+        Plan.Of(job, drafting, lay);
         return clock.Elapsed.TotalMilliseconds;
     }
 

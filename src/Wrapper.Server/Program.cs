@@ -1,5 +1,5 @@
 using System.Net.Sockets;
-using Wrapper.Server;
+using Wrapper.Server.Hosting;
 using Wrapper.Store;
 
 try

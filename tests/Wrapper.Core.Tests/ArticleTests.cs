@@ -1,9 +1,11 @@
 using CsCheck;
 using Wrapper.Core.Cloth;
+using Wrapper.Core.Geometry;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lay;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Patterns;
+using Wrapper.Core.Planning;
 
 namespace Wrapper.Core.Tests;
 
@@ -85,7 +87,7 @@ public class ArticleTests
                 },
             ],
         };
-        var problem = Assert.Single(Planning.Of(job, Items.Drafting, lay: true).Cloths[0].Problems.Take(1));
+        var problem = Assert.Single(Plan.Of(job, Items.Drafting, lay: true).Cloths[0].Problems.Take(1));
         Assert.Equal($"cloths.t.{field}", problem.Field);
         Assert.Contains(reason, problem.Reason, StringComparison.Ordinal);
         if (example.Length > 0)

@@ -1,6 +1,8 @@
 using System.Globalization;
 using Wrapper.Core.Lengths;
+using Wrapper.Core.Lengths.Workings;
 using Wrapper.Core.Patterns;
+using Wrapper.Core.Planning;
 
 namespace Wrapper.Core.Tests;
 
@@ -25,7 +27,7 @@ internal static class Cases
     }
 
     /// <summary>The draft of an item; <c>usable=56 1/2</c> among the changes is the usable width of its cloth.</summary>
-    public static Covers.Draft Draft(string makeUp, string changes, JobUnit unit)
+    public static Draft Draft(string makeUp, string changes, JobUnit unit)
     {
         var parts = changes.Split('|').ToLookup(part => part.Trim().StartsWith("usable=", StringComparison.Ordinal));
         var usable = parts[true]

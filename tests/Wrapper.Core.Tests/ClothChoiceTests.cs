@@ -1,6 +1,7 @@
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lay;
 using Wrapper.Core.Lengths;
+using Wrapper.Core.Planning;
 
 namespace Wrapper.Core.Tests;
 

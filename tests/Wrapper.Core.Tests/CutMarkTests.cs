@@ -2,6 +2,7 @@ using CsCheck;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lay;
 using Wrapper.Core.Lengths;
+using Wrapper.Core.Planning;
 
 namespace Wrapper.Core.Tests;
 
@@ -18,7 +19,7 @@ public class CutMarkTests
                 Items = [.. items.Select((item, at) => item with { Id = $"i{at}", Cloth = null })],
                 Cloths = [LayTests.Cloth($"{width}", false)],
             };
-            var cloth = Planning.Of(job, Items.Drafting, lay: false).Cloths[0];
+            var cloth = Plan.Of(job, Items.Drafting, lay: false).Cloths[0];
             return (cloth.Pieces, cloth.Reading.ForLay);
         }
     );

@@ -1,5 +1,5 @@
-using Wrapper.Core.Covers;
-using Wrapper.Core.Jobs;
+using Wrapper.Core.Declaring;
+using Wrapper.Core.Geometry;
 using Wrapper.Core.Lay;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Patterns;

@@ -1,7 +1,9 @@
 using CsCheck;
+using Wrapper.Core.Geometry;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Patterns;
+using Wrapper.Core.Planning;
 
 namespace Wrapper.Core.Tests;
 
@@ -319,8 +321,7 @@ public class DraftProperties
             Items = [item],
             Cloths = [LayTests.Cloth("54", false)],
         };
-        var panels = Planning
-            .Of(job, Items.Drafting, lay: false)
+        var panels = Plan.Of(job, Items.Drafting, lay: false)
             .Cloths[0]
             .Pieces.Where(piece => piece.Piece == "panel")
             .ToList();

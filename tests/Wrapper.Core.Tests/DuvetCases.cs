@@ -1,5 +1,4 @@
 using Wrapper.Core.Lengths;
-using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Tests;
 

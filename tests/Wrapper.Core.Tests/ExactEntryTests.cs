@@ -2,6 +2,7 @@ using CsCheck;
 using Wrapper.Core.Cloth;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
+using Wrapper.Core.Planning;
 
 namespace Wrapper.Core.Tests;
 
@@ -56,7 +57,7 @@ public class ExactEntryTests
         var job = JobDocument.Empty("job", unit) with { Items = [item], Cloths = [cloth] };
         var savings = Savings.Of(job, Items.Drafting).Savings;
         var narrower = savings.First(saving => saving.Field == "measures.W");
-        var before = Planning.Of(job, Items.Drafting, lay: true).Cloths[0].Buying!.Bought;
+        var before = Plan.Of(job, Items.Drafting, lay: true).Cloths[0].Buying!.Bought;
         var taken = job with
         {
             Items =
@@ -67,10 +68,7 @@ public class ExactEntryTests
                 },
             ],
         };
-        Assert.Equal(
-            before - narrower.BuysLess,
-            Planning.Of(taken, Items.Drafting, lay: true).Cloths[0].Buying!.Bought
-        );
+        Assert.Equal(before - narrower.BuysLess, Plan.Of(taken, Items.Drafting, lay: true).Cloths[0].Buying!.Bought);
         Assert.True(narrower.BuysLess.IsPositive);
     }
 
@@ -108,6 +106,6 @@ public class ExactEntryTests
         };
         var reading = new ClothReading(cloth, unit);
         Assert.Empty(reading.Problems);
-        Assert.Equal((along, across), (reading.ForLay.Stretches[0].Length, reading.ForLay.Stretches[0].Usable));
+        Assert.Equal((along, across), (reading.ForLay.StockLengths[0].Length, reading.ForLay.StockLengths[0].Usable));
     }
 }

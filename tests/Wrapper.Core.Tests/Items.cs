@@ -1,7 +1,8 @@
-using Wrapper.Core.Covers;
+using Wrapper.Core.Declaring;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Patterns;
+using Wrapper.Core.Planning;
 
 namespace Wrapper.Core.Tests;
 

@@ -1,3 +1,5 @@
+using Wrapper.Core.Geometry;
+using Wrapper.Core.Jobs;
 using Wrapper.Core.Lay;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Patterns;
@@ -108,7 +110,7 @@ public class LayCacheTests
             },
             Cloth with
             {
-                Stretches = [new Stretch(one, one)],
+                StockLengths = [new StockLength(one, one)],
             },
             Cloth with
             {

@@ -1,10 +1,12 @@
 using CsCheck;
 using NetTopologySuite.Geometries;
 using Wrapper.Core.Cloth;
+using Wrapper.Core.Geometry;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lay;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Patterns;
+using Wrapper.Core.Planning;
 
 namespace Wrapper.Core.Tests;
 
@@ -84,7 +86,7 @@ public class LayDemandTests
         Jobs.Sample(
             job =>
             {
-                var plan = Planning.Of(job, Items.Drafting, lay: true);
+                var plan = Plan.Of(job, Items.Drafting, lay: true);
                 var (cloth, pieces) = (plan.Cloths[0].ForLay, plan.Cloths[0].Pieces);
                 if (plan.Cloths[0].Lay is not { } lay)
                     return; // a remnant of which nothing is left
@@ -117,7 +119,7 @@ public class LayDemandTests
                         );
                     // Remnants are cut one by one: between them there is no gap to keep.
                     for (var b = 0; b < a; b++)
-                        if (cloth.StretchAt(drawn[a].At.Y) == cloth.StretchAt(drawn[b].At.Y))
+                        if (cloth.StockLengthAt(drawn[a].At.Y) == cloth.StockLengthAt(drawn[b].At.Y))
                             Assert.True(
                                 drawn[a].Shape.Distance(drawn[b].Shape) > Geometry.Mm(cloth.Gap) - 0.05,
                                 $"{drawn[a].At} and {drawn[b].At} are nearer than the gap"
@@ -150,7 +152,7 @@ public class LayDemandTests
                 }
                 Assert.Equal(
                     lay.Best.Placements,
-                    Planning.Of(job, Items.Drafting, lay: true).Cloths[0].Lay!.Best.Placements
+                    Plan.Of(job, Items.Drafting, lay: true).Cloths[0].Lay!.Best.Placements
                 );
             },
             iter: 60
@@ -162,7 +164,7 @@ public class LayDemandTests
         var from = Length.Zero;
         Envelope Part(Length wide, Length to) =>
             new(-0.01, Geometry.Mm(wide) + 0.01, Geometry.Mm(from) - 0.01, Geometry.Mm(to) + 0.01);
-        foreach (var stretch in cloth.Stretches)
+        foreach (var stretch in cloth.StockLengths)
         {
             yield return Part(stretch.Usable, from + stretch.Length);
             from += stretch.Length;
@@ -271,7 +273,7 @@ public class LayDemandTests
                         _ => (X: at.X + (point.Item1 - left), Y: at.Y + (point.Item2 - bottom)),
                     }
                 )
-                .Select((place, n) => (place.X, Y: place.Y - cloth.StretchAt(like.ElementAt(n).Y).Start))
+                .Select((place, n) => (place.X, Y: place.Y - cloth.StockLengthAt(like.ElementAt(n).Y).Start))
                 .ToList();
             // Like pieces lie on the grid from the squared end or anywhere on it; motifs lie on motifs.
             if (match.Match == Match.Centred)
@@ -363,21 +365,21 @@ public class LayDemandTests
             (Corner(piece, edge, 1), Corner(piece, edge, 0)) is var (to, from)
                 ? ((to.X - from.X).Ticks, (to.Y - from.Y).Ticks)
                 : default;
-        static Patterns.Point Corner(Patterns.Piece piece, string edge, int next) =>
+        static Core.Geometry.Point Corner(Patterns.Piece piece, string edge, int next) =>
             piece.Stitch.Edges is var edges && edges.ToList().FindIndex(each => each.Name == edge) is var at
                 ? edges[(at + next) % edges.Count].Start
                 : default;
-        Patterns.Point? Start(Patterns.Piece piece, string edge, ItemPlan item) =>
+        Core.Geometry.Point? Start(Patterns.Piece piece, string edge, ItemPlan item) =>
             OnCloth(piece, item, Corner(piece, edge, 0));
-        Patterns.Point? End(Patterns.Piece piece, string edge, ItemPlan item) =>
+        Core.Geometry.Point? End(Patterns.Piece piece, string edge, ItemPlan item) =>
             OnCloth(piece, item, Corner(piece, edge, 1));
-        Patterns.Point? OnCloth(Patterns.Piece piece, ItemPlan item, Patterns.Point corner)
+        Core.Geometry.Point? OnCloth(Patterns.Piece piece, ItemPlan item, Core.Geometry.Point corner)
         {
             var at = lay.Best.Placements.SingleOrDefault(each => each.Id == $"{item.Item.Id}/{piece.Key}/1");
             if (at is not { Turns: 0 })
                 return null;
             var (left, bottom, _, _) = piece.Cut.Bounds();
-            return corner.Moved(at.X - left, at.Y - bottom - cloth.StretchAt(at.Y).Start);
+            return corner.Moved(at.X - left, at.Y - bottom - cloth.StockLengthAt(at.Y).Start);
         }
     }
 
@@ -598,7 +600,7 @@ public class LayDemandTests
             Spread = spread,
             Repeat = repeat > 0 ? new Repeat(Length.Inches(repeat), Length.Inches(7), true) : null,
             Flaws = [new(Length.Inches(100), Length.Inches(10), Length.Inches(3), Length.Inches(3))],
-            Stretches = spread == Spread.Single ? [new(Length.Inches(90), Length.Inches(40))] : [],
+            StockLengths = spread == Spread.Single ? [new(Length.Inches(90), Length.Inches(40))] : [],
         };
         var lay = LayTable.Of(pieces, cloth);
         Assert.Equal(1100, lay.Best.Placements.Select(at => at.Id).Distinct().Count());

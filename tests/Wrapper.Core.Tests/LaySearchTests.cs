@@ -1,4 +1,5 @@
 using CsCheck;
+using Wrapper.Core.Geometry;
 using Wrapper.Core.Lay;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Patterns;

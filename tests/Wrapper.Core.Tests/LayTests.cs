@@ -3,11 +3,13 @@ using NetTopologySuite.Geometries;
 using NetTopologySuite.Operation.Overlay;
 using NetTopologySuite.Operation.OverlayNG;
 using Wrapper.Core.Cloth;
+using Wrapper.Core.Geometry;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lay;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Patterns;
-using Point = Wrapper.Core.Patterns.Point;
+using Wrapper.Core.Planning;
+using Point = Wrapper.Core.Geometry.Point;
 
 namespace Wrapper.Core.Tests;
 
@@ -25,7 +27,7 @@ public class LayTests
                 Items = [.. items.Select((item, at) => item with { Id = $"i{at}" })],
                 Cloths = [Cloth($"{width}", oneWay)],
             };
-            var cloth = Planning.Of(document, Items.Drafting, lay: false).Cloths[0];
+            var cloth = Plan.Of(document, Items.Drafting, lay: false).Cloths[0];
             return (cloth.Pieces, cloth.Reading.Usable.Value, oneWay);
         }
     );

@@ -1,6 +1,7 @@
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lay;
 using Wrapper.Core.Lengths;
+using Wrapper.Core.Planning;
 
 namespace Wrapper.Core.Tests;
 
@@ -18,18 +19,16 @@ public class MatchTests
             MotifAcross = In(motifAcross),
         };
 
-    private static ClothPlan Plan(JobCloth cloth, params Item[] items) =>
-        Planning
-            .Of(
-                JobDocument.Empty("job", JobUnit.Inch) with
-                {
-                    Items = [.. items.Select((item, at) => item with { Id = $"i{at}", Cloth = null })],
-                    Cloths = [cloth],
-                },
-                Items.Drafting,
-                lay: true
-            )
-            .Cloths[0];
+    private static ClothPlan Planned(JobCloth cloth, params Item[] items) =>
+        Plan.Of(
+            JobDocument.Empty("job", JobUnit.Inch) with
+            {
+                Items = [.. items.Select((item, at) => item with { Id = $"i{at}", Cloth = null })],
+                Cloths = [cloth],
+            },
+            Items.Drafting,
+            lay: true
+        ).Cloths[0];
 
     private static Placement At(ClothPlan plan, string id) => plan.Lay!.Best.Placements.Single(at => at.Id == id);
 
@@ -41,7 +40,7 @@ public class MatchTests
     [InlineData("9.5", 4.5, 14.5)]
     public void A_motif_sits_in_the_middle_of_the_panel(string motifAcross, double first, double last)
     {
-        var plan = Plan(
+        var plan = Planned(
             Print("54", motifAcross),
             Items.Read("centre-panel", JobUnit.Inch, "shape=square | W=29 1/4") with
             {
@@ -61,7 +60,7 @@ public class MatchTests
     [InlineData("51 1/4", false)]
     public void A_panel_that_cannot_lie_at_its_place_is_told(string side, bool lies)
     {
-        var plan = Plan(
+        var plan = Planned(
             Print("54", "8"),
             Items.Read("centre-panel", JobUnit.Inch, $"shape=square | W={side}") with
             {
@@ -84,7 +83,7 @@ public class MatchTests
     [InlineData("90", "3")]
     public void A_boxing_front_continues_the_stripes_of_its_panel(string width, string motif)
     {
-        var plan = Plan(Print(width, motif), Items.Read("box-cushion-strip", JobUnit.Inch, Cushion));
+        var plan = Planned(Print(width, motif), Items.Read("box-cushion-strip", JobUnit.Inch, Cushion));
         Assert.Equal(
             (Match.Follows, "panel"),
             plan.Matches.Where(match => match.Piece.Key == "boxing")
@@ -102,7 +101,7 @@ public class MatchTests
     [InlineData(Match.Free, false)]
     public void What_is_chosen_for_a_piece_holds(Match match, bool onGrid)
     {
-        var plan = Plan(
+        var plan = Planned(
             Print("60"),
             Items.Read("box-cushion-strip", JobUnit.Inch, Cushion) with
             {
@@ -126,7 +125,7 @@ public class MatchTests
     [Fact]
     public void The_print_runs_on_over_cushions_in_line()
     {
-        var plan = Plan(
+        var plan = Planned(
             Print("60"),
             Items.Read("box-cushion-strip", JobUnit.Inch, Cushion) with
             {
@@ -149,7 +148,7 @@ public class MatchTests
             Assert.Equal(0, (tops[n].Y - tops[0].Y).Ticks % Length.Inches(12).Ticks);
         }
         // 7 across does not go into 20: the second stands 20 - 14 = 6 further.
-        var narrow = Plan(
+        var narrow = Planned(
             Print("60") with
             {
                 RepeatAcross = In("7"),
@@ -172,12 +171,12 @@ public class MatchTests
     public void What_cannot_run_on_between_the_selvedges_says_so()
     {
         var item = Items.Read("duvet-cover", JobUnit.Inch, "W=154 | L=60");
-        var plan = Plan(Print("54"), item);
+        var plan = Planned(Print("54"), item);
         Assert.Empty(plan.Problems);
         Assert.DoesNotContain(plan.Matches, match => match.Match == Match.Follows);
         var parts = plan.Matches.Where(match => match.Leader is not null).Select(match => match.Piece.Key).ToList();
         Assert.NotEmpty(parts);
-        var asked = Plan(Print("54"), item with { Matches = parts.ToDictionary(key => key, _ => Match.Follows) });
+        var asked = Planned(Print("54"), item with { Matches = parts.ToDictionary(key => key, _ => Match.Follows) });
         Assert.All(asked.Problems, problem => Assert.Equal("cloths.c1.repeatAcross", problem.Field));
         Assert.NotEmpty(asked.Problems);
     }
@@ -190,7 +189,7 @@ public class MatchTests
         {
             Matches = new Dictionary<string, Match>(),
         };
-        var plan = Plan(Print("54"), item);
+        var plan = Planned(Print("54"), item);
         foreach (var match in plan.Matches.Where(match => match.Match == Match.Follows))
         {
             var (side, centre) = (match.Piece, match.Leader!);
@@ -217,7 +216,7 @@ public class MatchTests
     [Fact]
     public void Stripes_are_matched_across_only()
     {
-        var plan = Plan(
+        var plan = Planned(
             LayTests.Cloth("60", oneWay: true) with
             {
                 RepeatAcross = In("7"),
@@ -232,7 +231,7 @@ public class MatchTests
         Assert.Equal(Length.Zero, plan.Buying!.ToStart);
         Assert.True(
             plan.Lay!.Best.Length
-                < Plan(Print("60"), Items.Read("box-cushion-strip", JobUnit.Inch, Cushion)).Lay!.Best.Length
+                < Planned(Print("60"), Items.Read("box-cushion-strip", JobUnit.Inch, Cushion)).Lay!.Best.Length
         );
     }
 
@@ -240,7 +239,7 @@ public class MatchTests
     [Fact]
     public void A_matched_piece_is_pinned_on_the_grid_only()
     {
-        var plan = Plan(
+        var plan = Planned(
             Print("54"),
             Items.Read("centre-panel", JobUnit.Inch, "shape=square | W=29 1/4") with
             {
@@ -269,7 +268,7 @@ public class MatchTests
         {
             Matches = new Dictionary<string, Match> { ["panel"] = Match.Same },
         };
-        var plan = Plan(
+        var plan = Planned(
             Print("54") with
             {
                 Pins = [new JobPin("i0/panel/1", 0, Length.Inches(3).Ticks, Length.Inches(5).Ticks)],

@@ -1,4 +1,6 @@
+using Wrapper.Core.Geometry;
 using Wrapper.Core.Lengths;
+using Wrapper.Core.Lengths.Workings;
 using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Tests;

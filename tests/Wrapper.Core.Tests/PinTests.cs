@@ -1,8 +1,10 @@
 using CsCheck;
+using Wrapper.Core.Geometry;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lay;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Patterns;
+using Wrapper.Core.Planning;
 
 namespace Wrapper.Core.Tests;
 
@@ -20,7 +22,7 @@ public class PinTests
                         Items = [.. items.Select((item, at) => item with { Id = $"i{at}", Cloth = null })],
                         Cloths = [LayTests.Cloth($"{width}", false)],
                     };
-                    var planned = Planning.Of(job, Items.Drafting, lay: false).Cloths[0];
+                    var planned = Plan.Of(job, Items.Drafting, lay: false).Cloths[0];
                     var cloth = planned.Reading.ForLay with { Gap = Length.Inches(0, gap, 4) };
                     var first = LayTable.Of(planned.Pieces, cloth);
                     // Some stay where they lay, a hand's width further up the roll.
@@ -114,7 +116,7 @@ public class PinTests
                 },
             ],
         };
-        var cloth = Planning.Of(job, Items.Drafting, lay: true).Cloths[0];
+        var cloth = Plan.Of(job, Items.Drafting, lay: true).Cloths[0];
         Assert.Equal("there is no such piece any more", Assert.Single(cloth.RefusedPins).Reason);
         Assert.Equal(Length.Inches(10), cloth.Lay!.Best.Placements.Single(at => at.Id == "i1/panel/1").X);
         Assert.Equal(Length.Inches(60), cloth.Lay.Best.Length); // 13 in are left beside it: the facing lies behind
@@ -134,8 +136,7 @@ public class PinTests
                 Items = [Items.Read("centre-panel", JobUnit.Inch, $"shape=square | W={side}") with { Cloth = null }],
                 Cloths = [LayTests.Cloth("54", false) with { Cut = cut }],
             };
-        var otherwise = Planning
-            .Of(Job(new JobCut("i1/panel/1", thirty, thirty)), Items.Drafting, lay: false)
+        var otherwise = Plan.Of(Job(new JobCut("i1/panel/1", thirty, thirty)), Items.Drafting, lay: false)
             .Cloths[0]
             .CutOtherwise;
         Assert.Equal(told, otherwise.Count);
@@ -144,10 +145,7 @@ public class PinTests
         Assert.Contains(
             "no longer in the job",
             Assert.Single(
-                Planning
-                    .Of(Job(new JobCut("i1/gone/1", thirty, thirty)), Items.Drafting, lay: true)
-                    .Cloths[0]
-                    .CutOtherwise
+                Plan.Of(Job(new JobCut("i1/gone/1", thirty, thirty)), Items.Drafting, lay: true).Cloths[0].CutOtherwise
             ),
             StringComparison.Ordinal
         );

@@ -1,7 +1,7 @@
 using Wrapper.Core.Cloth;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
-using Wrapper.Core.Patterns;
+using Wrapper.Core.Planning;
 
 namespace Wrapper.Core.Tests;
 
@@ -25,11 +25,7 @@ public class PlanningTests
     [Fact]
     public void Each_cloth_is_laid_with_its_own_items_and_the_first_takes_the_rest()
     {
-        var plan = Planning.Of(
-            Job(Folded("a", null, 3), Folded("b", "c2"), Folded("c", "c1")),
-            Items.Drafting,
-            lay: true
-        );
+        var plan = Plan.Of(Job(Folded("a", null, 3), Folded("b", "c2"), Folded("c", "c1")), Items.Drafting, lay: true);
         Assert.Equal(["1a", "1a", "1a", "3a"], plan.Cloths[0].Pieces.Select(piece => piece.Label));
         Assert.Equal(["2a"], plan.Cloths[1].Pieces.Select(piece => piece.Label));
         Assert.Equal(
@@ -50,15 +46,15 @@ public class PlanningTests
                 Cloth = "c1",
                 OtherCloths = others.ToDictionary(o => o.Role, o => o.Cloth),
             };
-        var plan = Planning.Of(Job(Cube((ClothRole.Contrast, "c2"))), Items.Drafting, lay: true);
+        var plan = Plan.Of(Job(Cube((ClothRole.Contrast, "c2"))), Items.Drafting, lay: true);
         Assert.Equal(["band", "band", "band", "band"], plan.Cloths[1].Pieces.Select(piece => piece.Piece));
         Assert.Equal(Length.Inches(16), plan.Cloths[1].Lay!.Best.Length); // four of 4 1/2 beside each other on 59
         Assert.DoesNotContain(plan.Cloths[0].Pieces, piece => piece.Piece == "band");
-        var alone = Planning.Alone(plan.Items[0], Job(Cube((ClothRole.Contrast, "c2"))));
+        var alone = plan.Items[0].Alone(Job(Cube((ClothRole.Contrast, "c2"))));
         Assert.Equal(plan.Cloths[0].Lay!.Best.Length + Length.Inches(16), alone);
-        var lost = Planning.Of(Job(Cube((ClothRole.Contrast, "sold"))), Items.Drafting, lay: true);
+        var lost = Plan.Of(Job(Cube((ClothRole.Contrast, "sold"))), Items.Drafting, lay: true);
         Assert.Equal(("items.i1.cloth", "sold"), (Assert.Single(lost.Problems).Field, lost.Problems[0].Given));
-        Assert.Null(Planning.Alone(lost.Items[0], Job(Cube((ClothRole.Contrast, "sold")))));
+        Assert.Null(lost.Items[0].Alone(Job(Cube((ClothRole.Contrast, "sold")))));
     }
 
     [Theory]
@@ -106,17 +102,17 @@ public class PlanningTests
         {
             Cloth = "c1",
         };
-        var plan = Planning.Of(Job(item), Items.Drafting, lay: true);
+        var plan = Plan.Of(Job(item), Items.Drafting, lay: true);
         Assert.DoesNotContain(plan.Cloths.SelectMany(cloth => cloth.Pieces), piece => piece.Role == ClothRole.Wadding);
         var notions = plan.Items[0].Draft.Pattern!.Notions.Where(notion => notion.Role == ClothRole.Wadding);
         Assert.Equal(["30 x 44 in: 9.17 sq ft", "2 of 20 x 4 in: 1.11 sq ft"], notions.Select(notion => notion.Amount));
         var named = Job(item with { OtherCloths = new Dictionary<ClothRole, string> { [ClothRole.Wadding] = "c2" } });
-        var laid = Planning.Of(named, Items.Drafting, lay: true);
+        var laid = Plan.Of(named, Items.Drafting, lay: true);
         Assert.Equal(["wadding", "wadding-side", "wadding-side"], laid.Cloths[1].Pieces.Select(piece => piece.Piece));
         Assert.Equal(Length.Inches(30), laid.Cloths[1].Lay!.Best.Length);
         // What the cover takes is the same either way.
         Assert.Equal(plan.Cloths[0].Lay!.Best.Length, laid.Cloths[0].Lay!.Best.Length);
-        Assert.Equal(laid.Cloths[0].Lay!.Best.Length, Planning.Alone(laid.Items[0], named));
+        Assert.Equal(laid.Cloths[0].Lay!.Best.Length, laid.Items[0].Alone(named));
     }
 
     // A lining without a cloth of its own is cut from the second face's, that from the item's.
@@ -128,23 +124,23 @@ public class PlanningTests
     public void Each_role_falls_back_on_the_next(ClothRole role, string named, string? cloth) =>
         Assert.Equal(
             cloth,
-            Planning.ClothOf(
-                Folded("a", "c1") with
-                {
-                    OtherCloths =
-                        named == ""
-                            ? new Dictionary<ClothRole, string>()
-                            : new Dictionary<ClothRole, string> { [ClothRole.SecondFace] = "c2" },
-                },
-                role,
-                Job()
-            )
+            Job()
+                .ClothOf(
+                    Folded("a", "c1") with
+                    {
+                        OtherCloths =
+                            named == ""
+                                ? new Dictionary<ClothRole, string>()
+                                : new Dictionary<ClothRole, string> { [ClothRole.SecondFace] = "c2" },
+                    },
+                    role
+                )
         );
 
     [Fact]
     public void More_pieces_than_anybody_cuts_are_refused_at_once()
     {
-        var plan = Planning.Of(
+        var plan = Plan.Of(
             Job([.. Enumerable.Range(0, 11).Select(n => Folded($"i{n}", "c1", 500))]),
             Items.Drafting,
             lay: true
@@ -156,7 +152,7 @@ public class PlanningTests
     [Fact]
     public void An_item_whose_cloth_is_gone_is_told()
     {
-        var plan = Planning.Of(Job(Folded("a", "sold")), Items.Drafting, lay: true);
+        var plan = Plan.Of(Job(Folded("a", "sold")), Items.Drafting, lay: true);
         Assert.Equal(("items.a.cloth", "c1"), (Assert.Single(plan.Problems).Field, plan.Problems[0].Example));
         Assert.Null(plan.Cloths[0].Buying);
     }
@@ -174,7 +170,7 @@ public class PlanningTests
     )
     {
         var cloth = LayTests.Cloth(width, false) with { Selvedge = new(selvedge, JobUnit.Inch) };
-        var plan = Planning.Of(Job(Folded("a", "c1")) with { Cloths = [cloth] }, Items.Drafting, lay: true);
+        var plan = Plan.Of(Job(Folded("a", "c1")) with { Cloths = [cloth] }, Items.Drafting, lay: true);
         var problem = Assert.Single(plan.Cloths[0].Problems);
         Assert.Equal($"cloths.c1.{field}", problem.Field);
         Assert.Contains(reason, problem.Reason, StringComparison.Ordinal);
@@ -192,7 +188,7 @@ public class PlanningTests
             new ClothReading(LayTests.Cloth("54", false) with { Price = price }, JobUnit.Inch).Problems
         );
         Assert.Equal(("cloths.c1.price", price), (problem.Field, problem.Given));
-        var plan = Planning.Of(
+        var plan = Plan.Of(
             Job(Folded("a", "c1")) with
             {
                 Cloths = [LayTests.Cloth("54", false) with { Price = price }],

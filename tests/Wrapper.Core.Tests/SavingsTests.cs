@@ -1,6 +1,7 @@
 using CsCheck;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
+using Wrapper.Core.Planning;
 
 namespace Wrapper.Core.Tests;
 
@@ -62,7 +63,7 @@ public class SavingsTests
                         Items = [.. items.Select((item, n) => item with { Id = $"i{n}", Cloth = null })],
                         Cloths = [LayTests.Cloth($"{width}", false)],
                     };
-                    if (Planning.Of(job, Items.Drafting, lay: true).Cloths[0].Buying is not { } before)
+                    if (Plan.Of(job, Items.Drafting, lay: true).Cloths[0].Buying is not { } before)
                         return;
                     foreach (var saving in Savings.Of(job, Items.Drafting).Savings.Take(2))
                     {
@@ -88,7 +89,7 @@ public class SavingsTests
                         };
                         Assert.Equal(
                             before.Bought - saving.BuysLess,
-                            Planning.Of(taken, Items.Drafting, lay: true).Cloths[0].Buying!.Bought
+                            Plan.Of(taken, Items.Drafting, lay: true).Cloths[0].Buying!.Bought
                         );
                     }
                 },
@@ -99,9 +100,9 @@ public class SavingsTests
     [Fact]
     public void Joined_widths_are_counted_by_hand_beside_the_lay()
     {
-        var cloth = Planning.Of(Job("W=76 | L=84 | s=5/8", "57 1/2"), Items.Drafting, lay: true).Cloths[0];
+        var cloth = Plan.Of(Job("W=76 | L=84 | s=5/8", "57 1/2"), Items.Drafting, lay: true).Cloths[0];
         Assert.Equal((Length.Inches(350, 1, 2), Length.Inches(262, 7, 8)), (cloth.ByWidths, cloth.Lay!.Best.Length));
-        Assert.Null(Planning.Of(Job("W=50 | L=84", "57 1/2"), Items.Drafting, lay: true).Cloths[0].ByWidths);
+        Assert.Null(Plan.Of(Job("W=50 | L=84", "57 1/2"), Items.Drafting, lay: true).Cloths[0].ByWidths);
     }
 
     private static JobDocument Job(string changes, string width, string makeUp = "duvet-cover") =>

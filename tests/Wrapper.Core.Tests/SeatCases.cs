@@ -1,5 +1,5 @@
+using Wrapper.Core.Geometry;
 using Wrapper.Core.Lengths;
-using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Tests;
 

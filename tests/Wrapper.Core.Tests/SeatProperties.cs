@@ -1,7 +1,9 @@
 using CsCheck;
+using Wrapper.Core.Geometry;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Patterns;
+using Wrapper.Core.Planning;
 
 namespace Wrapper.Core.Tests;
 
@@ -198,7 +200,7 @@ public class SeatProperties
             Items = [item],
             Cloths = [LayTests.Cloth("54", false)],
         };
-        var panels = Planning.Of(job, Items.Drafting, lay: false).Cloths[0].Pieces;
+        var panels = Plan.Of(job, Items.Drafting, lay: false).Cloths[0].Pieces;
         // Top and bottom of the first, then of the second: right, turned over, turned over, right.
         Assert.Equal(4, panels.Count);
         Assert.Same(panels[0].Cut, panels[3].Cut);

@@ -1,8 +1,10 @@
 using Wrapper.Core.Cloth;
+using Wrapper.Core.Geometry;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lay;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Patterns;
+using Wrapper.Core.Planning;
 
 namespace Wrapper.Core.Tests;
 
@@ -32,14 +34,13 @@ public class StockTests
             }
         );
         Placement Panel(JobCloth cloth) =>
-            Planning
-                .Of(job with { Cloths = [cloth] }, Items.Drafting, lay: true)
+            Plan.Of(job with { Cloths = [cloth] }, Items.Drafting, lay: true)
                 .Cloths[0]
                 .Lay!.Best.Placements.Single(at => at.Id == "i1/panel/1");
         Assert.Equal(Length.Inches(12), Panel(job.Cloths[0]).Y);
         var stocked = job.Cloths[0] with { Stock = [new("", In("35"), null)] };
         Assert.Equal(Length.Inches(47), Panel(stocked).Y);
-        Assert.Equal(job.Cloths[0].Pins[0], JobPin.Of(Panel(stocked), new ClothReading(stocked, JobUnit.Inch).ForLay));
+        Assert.Equal(job.Cloths[0].Pins[0], new ClothReading(stocked, JobUnit.Inch).ForLay.PinAt(Panel(stocked)));
         Assert.Equal(
             Length.Inches(5),
             Panel(stocked with { Pins = [job.Cloths[0].Pins[0] with { Y = Length.Inches(-30).Ticks }] }).Y
@@ -59,7 +60,7 @@ public class StockTests
             [.. Enumerable.Range(0, squares).Select(n => Square(n, 30))],
             new LayCloth(Length.Inches(53), OneWay: false)
             {
-                Stretches = [new(Length.Inches(length), Length.Inches(usable))],
+                StockLengths = [new(Length.Inches(length), Length.Inches(usable))],
             }
         );
         Assert.Equal(Length.Inches(bought), lay.Length);
@@ -75,7 +76,7 @@ public class StockTests
         List<LayPiece> pieces = [.. Enumerable.Range(0, 20).Select(n => Square(n, 10))];
         var lay = LayTable.Of(
             pieces,
-            new LayCloth(Length.Inches(53), OneWay: true) { Stretches = [new(Length.Inches(20), Length.Inches(20))] }
+            new LayCloth(Length.Inches(53), OneWay: true) { StockLengths = [new(Length.Inches(20), Length.Inches(20))] }
         );
         Assert.Equal(Length.Inches(40), lay.Length);
         Assert.Equal(4, lay.Best.Placements.Count(at => at.Y < Length.Inches(20)));
@@ -84,20 +85,18 @@ public class StockTests
     [Fact]
     public void Where_remnants_hold_everything_nothing_is_bought()
     {
-        var cloth = Planning
-            .Of(
-                Panels(
-                    LayTests.Cloth("54", false) with
-                    {
-                        Stock = [new("from the barge", In("70"), null)],
-                        Margin = In("4"),
-                        LeastCut = In("1 yd"),
-                    }
-                ),
-                Items.Drafting,
-                lay: true
-            )
-            .Cloths[0];
+        var cloth = Plan.Of(
+            Panels(
+                LayTests.Cloth("54", false) with
+                {
+                    Stock = [new("from the barge", In("70"), null)],
+                    Margin = In("4"),
+                    LeastCut = In("1 yd"),
+                }
+            ),
+            Items.Drafting,
+            lay: true
+        ).Cloths[0];
         Assert.Equal((Length.Zero, Length.Zero, 0m), (cloth.Buying!.Needed, cloth.Buying.Bought, cloth.Buying.Cost));
     }
 
@@ -153,20 +152,18 @@ public class StockTests
         int beyond
     )
     {
-        var cloth = Planning
-            .Of(
-                Panels(
-                    LayTests.Cloth("54", false) with
-                    {
-                        MeasuredWidth = In(width),
-                        MeasuredLength = In(length),
-                        Squaring = In(squaring),
-                    }
-                ),
-                Items.Drafting,
-                lay: true
-            )
-            .Cloths[0];
+        var cloth = Plan.Of(
+            Panels(
+                LayTests.Cloth("54", false) with
+                {
+                    MeasuredWidth = In(width),
+                    MeasuredLength = In(length),
+                    Squaring = In(squaring),
+                }
+            ),
+            Items.Drafting,
+            lay: true
+        ).Cloths[0];
         Assert.Empty(cloth.Problems);
         Assert.Equal(
             ((decimal)missing, beyond),
@@ -208,7 +205,7 @@ public class StockTests
     public void What_is_left_of_cloth_that_was_cut_is_offered(int cut, string asked, string remnants)
     {
         var job = Panels(LayTests.Cloth("54", false) with { Name = "Linen", Step = In("1") });
-        var pieces = Planning.Of(job, Items.Drafting, lay: false).Cloths[0].Pieces;
+        var pieces = Plan.Of(job, Items.Drafting, lay: false).Cloths[0].Pieces;
         var done = Panels(
             job.Cloths[0] with
             {
@@ -238,7 +235,7 @@ public class StockTests
                 ShrinksAlong = "10",
             }
         );
-        var pieces = Planning.Of(job, Items.Drafting, lay: false).Cloths[0].Pieces;
+        var pieces = Plan.Of(job, Items.Drafting, lay: false).Cloths[0].Pieces;
         var done = Panels(job.Cloths[0] with { Cut = [.. pieces.Select(piece => new JobCut(piece.Id, 0, 0))] });
         Assert.Equal(
             "28.5x53 28.5x53 30x23 30x23",

@@ -1,5 +1,5 @@
 using CsCheck;
-using Wrapper.Core.Covers;
+using Wrapper.Core.Declaring;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
 

@@ -80,7 +80,7 @@ public sealed partial class DocumentationTests(Host host) : IClassFixture<Host>
     {
         var document = Document();
         Assert.All(
-            Core.Covers.Drafting.Standard().MakeUps,
+            Core.Planning.Drafting.Standard().MakeUps,
             makeUp => Assert.Contains($"### {makeUp.Key}", document, StringComparison.Ordinal)
         );
         var (status, description) = await host.Send(HttpMethod.Get, "/openapi/v1.json");

@@ -1,5 +1,5 @@
 using System.Diagnostics;
-using Wrapper.Server;
+using Wrapper.Server.Hosting;
 using Wrapper.TestHost;
 
 // The real server with one more make-up, and a way to die after a commit but before the reply.

@@ -3,6 +3,7 @@ using System.Text.RegularExpressions;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lay;
 using Wrapper.Core.Lengths;
+using Wrapper.Core.Lengths.Workings;
 
 namespace Wrapper.Core.Cloth;
 
@@ -64,7 +65,7 @@ public sealed partial class ClothReading
             // What is laid has been washed: repeats and flaws have shrunk with the cloth (handbook §10).
             Repeat = ReadRepeat(),
             Spread = cloth.Spread,
-            Stretches = [.. cloth.Stock.Select((remnant, at) => ReadRemnant(remnant, $"stock.{at}"))],
+            StockLengths = [.. cloth.Stock.Select((remnant, at) => ReadRemnant(remnant, $"stock.{at}"))],
         };
         // Flaws are those of what is bought: behind the remnants.
         ForLay = ForLay with
@@ -235,10 +236,10 @@ public sealed partial class ClothReading
         };
     }
 
-    private Stretch ReadRemnant(JobRemnant remnant, string name)
+    private StockLength ReadRemnant(JobRemnant remnant, string name)
     {
         var wide = Optional($"{name}.width", remnant.Width, Width);
-        return new Stretch(
+        return new StockLength(
             Read($"{name}.length", remnant.Length, LengthLimits.Cloth),
             wide.IsPositive ? Length.Min(Usable.Value, wide) : Usable.Value
         );

@@ -28,7 +28,7 @@ internal sealed class BottomLeft
                 (Region.Rectangle(flaw.Across.Ticks, flaw.Along.Ticks), flaw.FromSelvedge.Ticks, flaw.FromEnd.Ticks)
             );
         var start = 0L;
-        foreach (var stretch in cloth.Stretches)
+        foreach (var stretch in cloth.StockLengths)
         {
             if (stretch.Usable < cloth.Usable)
                 laid.Add(

@@ -1,3 +1,4 @@
+using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Patterns;
 

@@ -43,9 +43,9 @@ internal static class Grid
             return long.MaxValue / 2;
         for (; ; )
         {
-            var start = cloth.StretchAt(new Length(y)).Start.Ticks;
+            var start = cloth.StockLengthAt(new Length(y)).Start.Ticks;
             y = start + UpTo(y - start, step, phase);
-            if (cloth.StretchAt(new Length(y)).Start.Ticks is var next && next == start)
+            if (cloth.StockLengthAt(new Length(y)).Start.Ticks is var next && next == start)
                 return y;
             y = next;
         }

@@ -1,3 +1,4 @@
+using Wrapper.Core.Geometry;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Patterns;
 

@@ -1,7 +1,6 @@
 using System.Security.Cryptography;
 using System.Text;
-using Wrapper.Core.Lengths;
-using Wrapper.Core.Patterns;
+using Wrapper.Core.Geometry;
 
 namespace Wrapper.Core.Lay;
 
@@ -127,8 +126,8 @@ public sealed class LayCache(ILayShelf? shelf = null, long most = 24_000_000)
         void Place(Point? point) => Many(point is null ? 0 : 1, point?.X.Ticks ?? 0, point?.Y.Ticks ?? 0);
 
         Many(cloth.Usable.Ticks, cloth.OneWay ? 1 : 0, cloth.Article?.Ticks ?? -1, cloth.Gap.Ticks, (int)cloth.Spread);
-        Many(cloth.Stretches.Count);
-        foreach (var stretch in cloth.Stretches)
+        Many(cloth.StockLengths.Count);
+        foreach (var stretch in cloth.StockLengths)
             Many(stretch.Length.Ticks, stretch.Usable.Ticks);
         Many(cloth.Flaws.Count);
         foreach (var flaw in cloth.Flaws)

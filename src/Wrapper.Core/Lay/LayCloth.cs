@@ -1,6 +1,6 @@
-using System.Text.Json.Serialization;
+using Wrapper.Core.Geometry;
+using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
-using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Lay;
 
@@ -27,24 +27,7 @@ public sealed record Repeat(Length Along, Length Across, bool HalfDrop)
 }
 
 /// <summary>A remnant or part roll that is used before anything is bought: its washed length and the width between its selvedges.</summary>
-public sealed record Stretch(Length Length, Length Usable);
-
-/// <summary>How cloth is spread and parted.</summary>
-[JsonConverter(typeof(ByName<Spread>))]
-public enum Spread
-{
-    /// <summary>One layer, cut along the pieces.</summary>
-    [JsonStringEnumMemberName("single")]
-    Single,
-
-    /// <summary>Folded lengthwise, right sides together, so that pairs are cut at once; what has no partner is cut from one layer behind them.</summary>
-    [JsonStringEnumMemberName("folded")]
-    Folded,
-
-    /// <summary>Torn from selvedge to selvedge into strips, and those cut apart.</summary>
-    [JsonStringEnumMemberName("torn")]
-    Torn,
-}
+public sealed record StockLength(Length Length, Length Usable);
 
 /// <summary>
 /// What a lay knows of its cloth: usable width, whether it has one way up, and the usable length of one article where it is not off the roll. Remnants and part rolls lie first, one
@@ -65,24 +48,30 @@ public sealed record LayCloth(Length Usable, bool OneWay, Length? Article = null
     public IReadOnlyList<Placement> Pins { get; init; } = [];
 
     /// <summary>Remnants and part rolls, used first.</summary>
-    public IReadOnlyList<Stretch> Stretches { get; init; } = [];
+    public IReadOnlyList<StockLength> StockLengths { get; init; } = [];
 
     /// <summary>How it is spread.</summary>
     public Spread Spread { get; init; }
 
     /// <summary>The length of all remnants and part rolls: whatever lies beyond is bought.</summary>
-    public Length Stock => Stretches.Aggregate(Length.Zero, (sum, stretch) => sum + stretch.Length);
+    public Length Stock => StockLengths.Aggregate(Length.Zero, (sum, stretch) => sum + stretch.Length);
+
+    /// <summary>The pin that keeps a piece at <paramref name="place"/>.</summary>
+    public JobPin PinAt(Placement place) => new(place.Id, place.Turns, place.X.Ticks, (place.Y - Stock).Ticks);
+
+    /// <summary>Where <paramref name="pin"/> keeps its piece.</summary>
+    public Placement PlaceOf(JobPin pin) => new(pin.Piece, pin.Turns, new Length(pin.X), new Length(pin.Y) + Stock);
 
     /// <summary>How much of a lay that reaches so far has to be bought.</summary>
     public Length Bought(Length reached) => Length.Max(Length.Zero, reached - Stock);
 
     /// <summary>Which stretch (or, behind them, article or the roll) a place lies on, and where that begins.</summary>
-    public (int Index, Length Start) StretchAt(Length y)
+    public (int Index, Length Start) StockLengthAt(Length y)
     {
         var (index, start) = (0, Length.Zero);
-        while (index < Stretches.Count && y >= start + Stretches[index].Length)
-            start += Stretches[index++].Length;
-        if (index < Stretches.Count || Article is not { } one || y < start)
+        while (index < StockLengths.Count && y >= start + StockLengths[index].Length)
+            start += StockLengths[index++].Length;
+        if (index < StockLengths.Count || Article is not { } one || y < start)
             return (index, start);
         var articles = (int)((y - start).Ticks / one.Ticks);
         return (index + articles, start + (articles * one));
@@ -94,14 +83,14 @@ public sealed record LayCloth(Length Usable, bool OneWay, Length? Article = null
         && Repeat is null
         && Flaws.Count == 0
         && Pins.Count == 0
-        && Stretches.Count == 0
+        && StockLengths.Count == 0
         && Spread == Spread.Single;
 
     /// <summary>Where stretches and articles end, as far as <paramref name="reached"/> and one further.</summary>
     internal IEnumerable<long> Ends(long reached)
     {
         var end = 0L;
-        foreach (var stretch in Stretches)
+        foreach (var stretch in StockLengths)
             yield return end += stretch.Length.Ticks;
         for (var article = Article?.Ticks ?? long.MaxValue; article != long.MaxValue && end <= reached; )
             yield return end += article;
@@ -115,7 +104,10 @@ public sealed record LayCloth(Length Usable, bool OneWay, Length? Article = null
         {
             Usable = Usable + Gap,
             Article = Article + Gap,
-            Stretches = [.. Stretches.Select(stretch => new Stretch(stretch.Length + Gap, stretch.Usable + Gap))],
+            StockLengths =
+            [
+                .. StockLengths.Select(stretch => new StockLength(stretch.Length + Gap, stretch.Usable + Gap)),
+            ],
             Pins = [.. Pins.Select(pin => pin with { Y = Widened(pin.Y) })],
             Flaws =
             [
@@ -129,7 +121,7 @@ public sealed record LayCloth(Length Usable, bool OneWay, Length? Article = null
             ],
         };
 
-    private Length Widened(Length y) => y + (StretchAt(y).Index * Gap);
+    private Length Widened(Length y) => y + (StockLengthAt(y).Index * Gap);
 
     /// <summary>The gap taken off a lay on this cloth <see cref="WithGap"/>: the one above the last pieces too.</summary>
     internal Placed WithoutGap(Placed lay)
@@ -137,7 +129,7 @@ public sealed record LayCloth(Length Usable, bool OneWay, Length? Article = null
         if (!Gap.IsPositive)
             return lay;
         var whole = WithGap();
-        Length Off(Length y) => y - (whole.StretchAt(y).Index * Gap);
+        Length Off(Length y) => y - (whole.StockLengthAt(y).Index * Gap);
         return new Placed(
             [.. lay.Placements.Select(at => at with { Y = Off(at.Y) })],
             Off(lay.Length.IsPositive ? lay.Length - Gap : Length.Zero)

@@ -1,3 +1,5 @@
+using Wrapper.Core.Geometry;
+using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Patterns;
 

@@ -1,3 +1,5 @@
+using Wrapper.Core.Jobs;
+
 namespace Wrapper.Core.Lay;
 
 /// <summary>

@@ -1,5 +1,5 @@
+using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
-using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Lay;
 
@@ -101,7 +101,7 @@ public static class LayTable
         CancellationToken superseded
     )
     {
-        if (cloth.Stretches.Count == 0 || !lay.Length.IsPositive || !(cloth with { Stretches = [] }).IsPlain)
+        if (cloth.StockLengths.Count == 0 || !lay.Length.IsPositive || !(cloth with { StockLengths = [] }).IsPlain)
             return lay;
         var onStock = lay.Best.Placements.Where(at => at.Y < cloth.Stock).ToList();
         var taken = onStock.Select(at => at.Id).Concat(lay.Misfits.Select(misfit => misfit.Id)).ToHashSet();
@@ -109,7 +109,7 @@ public static class LayTable
             [.. pieces.Where(piece => !taken.Contains(piece.Id))],
             cloth with
             {
-                Stretches = [],
+                StockLengths = [],
             },
             superseded
         ).Best;

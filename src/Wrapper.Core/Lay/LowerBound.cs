@@ -1,5 +1,3 @@
-using Wrapper.Core.Lengths;
-
 namespace Wrapper.Core.Lay;
 
 /// <summary>
@@ -15,7 +13,7 @@ internal static class LowerBound
         if (kinds.Count == 0)
             return 0;
         var usable = cloth.Usable.Ticks;
-        var stock = cloth.Stretches.Sum(stretch => (double)stretch.Length.Ticks * stretch.Usable.Ticks);
+        var stock = cloth.StockLengths.Sum(stretch => (double)stretch.Length.Ticks * stretch.Usable.Ticks);
         var area = kinds.Sum(kind => kind.Area);
         if (stock > 0)
         {
@@ -24,13 +22,16 @@ internal static class LowerBound
             [
                 .. kinds.Where(kind =>
                     !kind.Ways.Any(way =>
-                        cloth.Stretches.Any(stretch =>
+                        cloth.StockLengths.Any(stretch =>
                             way.Region.Width <= stretch.Usable.Ticks && way.Region.Height <= stretch.Length.Ticks
                         )
                     )
                 ),
             ];
-            var over = Math.Max((long)Math.Floor((area - stock) / usable), Of(behind, cloth with { Stretches = [] }));
+            var over = Math.Max(
+                (long)Math.Floor((area - stock) / usable),
+                Of(behind, cloth with { StockLengths = [] })
+            );
             return over > 0 ? cloth.Stock.Ticks + over : 0;
         }
         var bound = Math.Max(

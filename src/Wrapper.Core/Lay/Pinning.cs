@@ -1,3 +1,5 @@
+using Wrapper.Core.Geometry;
+using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
 
 namespace Wrapper.Core.Lay;
@@ -21,7 +23,7 @@ public static class Pinning
     // What outlines cover, reckoned once for each way of lying: many pins are compared with many others.
     private sealed class Covered(long gap)
     {
-        private readonly Dictionary<(Patterns.Outline, int), Region> known = [];
+        private readonly Dictionary<(Outline, int), Region> known = [];
 
         public Region By(LayPiece piece, int turns) =>
             known.TryGetValue((piece.Cut, turns), out var region)
@@ -48,17 +50,17 @@ public static class Pinning
         var own = covered.By(piece, pin.Turns);
         if (pin.X < Length.Zero || pin.Y < Length.Zero || pin.X.Ticks + own.Width > whole.Usable.Ticks)
             return "it would lie over the edge of the cloth";
-        var (stretch, start) = cloth.StretchAt(pin.Y);
+        var (stretch, start) = cloth.StockLengthAt(pin.Y);
         var end = pin.Y + piece.Along(pin.Turns);
         if (
-            stretch < cloth.Stretches.Count
+            stretch < cloth.StockLengths.Count
             && (
-                end > start + cloth.Stretches[stretch].Length
-                || pin.X + piece.Across(pin.Turns) > cloth.Stretches[stretch].Usable
+                end > start + cloth.StockLengths[stretch].Length
+                || pin.X + piece.Across(pin.Turns) > cloth.StockLengths[stretch].Usable
             )
         )
             return "it would reach over the edge of a remnant";
-        if (stretch >= cloth.Stretches.Count && cloth.Article is { } one && end > start + one)
+        if (stretch >= cloth.StockLengths.Count && cloth.Article is { } one && end > start + one)
             return "it would reach over the end of an article";
         if (
             piece.Origin is not null
@@ -131,7 +133,13 @@ public static class Pinning
         var (restsX, restsY) = (Nearest(across, x), Nearest(along, y));
         if (piece.Origin is not null && cloth.Repeat is { } repeat && MayLie(piece, turns, cloth) is { } way)
         {
-            var (onX, onY) = Grid.Nearest(repeat, way, restsX.Ticks, restsY.Ticks, cloth.StretchAt(restsY).Start.Ticks);
+            var (onX, onY) = Grid.Nearest(
+                repeat,
+                way,
+                restsX.Ticks,
+                restsY.Ticks,
+                cloth.StockLengthAt(restsY).Start.Ticks
+            );
             (restsX, restsY) = (new Length(onX), new Length(onY));
         }
         return new Placement(piece.Id, turns, restsX, restsY);

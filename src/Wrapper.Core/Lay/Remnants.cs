@@ -52,8 +52,8 @@ public static class Remnants
             if (end <= from)
                 continue;
             var usable =
-                cloth.StretchAt(new Length(from)) is var (index, _) && index < cloth.Stretches.Count
-                    ? cloth.Stretches[index].Usable
+                cloth.StockLengthAt(new Length(from)) is var (index, _) && index < cloth.StockLengths.Count
+                    ? cloth.StockLengths[index].Usable
                     : cloth.Usable;
             found.AddRange(
                 Within(

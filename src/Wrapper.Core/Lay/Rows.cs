@@ -1,5 +1,4 @@
 using Wrapper.Core.Lengths;
-using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Lay;
 
@@ -57,10 +56,13 @@ internal static class Rows
     // A row that would reach over the end of an article begins with the next one, whose repeat begins anew.
     private static long Start(long y, long height, LayCloth cloth, long along, long phase)
     {
-        for (; ; y = cloth.StretchAt(new Length(y)).Start.Ticks + cloth.Article!.Value.Ticks)
+        for (; ; y = cloth.StockLengthAt(new Length(y)).Start.Ticks + cloth.Article!.Value.Ticks)
         {
             y = Grid.UpTo(y, along, phase, cloth);
-            if (cloth.Article is not { } one || y + height <= cloth.StretchAt(new Length(y)).Start.Ticks + one.Ticks)
+            if (
+                cloth.Article is not { } one
+                || y + height <= cloth.StockLengthAt(new Length(y)).Start.Ticks + one.Ticks
+            )
                 return y;
         }
     }

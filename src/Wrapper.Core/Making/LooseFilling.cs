@@ -1,4 +1,5 @@
 using System.Globalization;
+using Wrapper.Core.Geometry;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Patterns;
 

@@ -1,4 +1,6 @@
+using Wrapper.Core.Geometry;
 using Wrapper.Core.Lengths;
+using Wrapper.Core.Lengths.Workings;
 
 namespace Wrapper.Core.Patterns;
 
@@ -68,7 +70,7 @@ internal static class Extents
             .Where(at => Reaches(piece.Stitch, at, along, extreme))
             .Select(at => piece.Allowances.GetValueOrDefault(piece.Stitch.Edges[at].Name))
             .OfType<Working>();
-        return reaching.MaxBy(own => own.Value) ?? Lengths.Sum.Of();
+        return reaching.MaxBy(own => own.Value) ?? Lengths.Workings.Sum.Of();
     }
 
     // An edge that only touches the extreme with one end, square to it, does not reach out there: its neighbour does.

@@ -1,29 +1,8 @@
+using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
+using Wrapper.Core.Lengths.Workings;
 
 namespace Wrapper.Core.Patterns;
-
-/// <summary>Something bought by length or count beside the cloth: zip, cord, thread, foam.</summary>
-public sealed record Notion(string Key, string Name, Working? Length, int Count = 1, string Note = "")
-{
-    /// <summary>How much, in words, of what is bought neither by length nor by count ("31 litres"); empty for the rest.</summary>
-    public string Amount { get; init; } = "";
-
-    /// <summary>What it is cut from, where it is a piece of the pattern too: it is laid, not bought by size, once that has a cloth of its own.</summary>
-    public ClothRole? Role { get; init; }
-}
-
-/// <summary>One making step and the seams sewn in it.</summary>
-public sealed record Step(string Text, IReadOnlyList<string> Seams);
-
-/// <summary>Something the maker should know; <paramref name="Caution"/> where somebody or the cloth can come to harm.</summary>
-public sealed record Remark(string Text, bool Caution = false)
-{
-    /// <summary>Whether it is about the measurements, and so is shown beside them too.</summary>
-    public bool OnMeasure { get; init; }
-
-    /// <summary>Whether it stands on every print and cannot be hidden.</summary>
-    public bool Always { get; init; }
-}
 
 /// <summary>
 /// A piece that was joined of several widths, as a maker counts it by hand: so many whole widths of cloth, each <paramref name="Cut"/> long, whatever

@@ -1,46 +1,9 @@
-using System.Text.Json.Serialization;
+using Wrapper.Core.Geometry;
+using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
+using Wrapper.Core.Lengths.Workings;
 
 namespace Wrapper.Core.Patterns;
-
-/// <summary>How a piece may lie on the cloth.</summary>
-[JsonConverter(typeof(ByName<Grain>))]
-public enum Grain
-{
-    /// <summary>Its upright runs up the roll.</summary>
-    [JsonStringEnumMemberName("along")]
-    Along,
-
-    /// <summary>Its upright runs across the roll (railroaded).</summary>
-    [JsonStringEnumMemberName("across")]
-    Across,
-
-    /// <summary>Either way, where the cloth itself does not forbid it.</summary>
-    [JsonStringEnumMemberName("either")]
-    Either,
-}
-
-/// <summary>Whether a size is measured along the stitch line or along the raw edge.</summary>
-[JsonConverter(typeof(ByName<SizeKind>))]
-public enum SizeKind
-{
-    /// <summary>Along the stitch line.</summary>
-    [JsonStringEnumMemberName("finished")]
-    Finished,
-
-    /// <summary>Along the raw edge.</summary>
-    [JsonStringEnumMemberName("cut")]
-    Cut,
-}
-
-/// <summary>A size of a piece with its working, and the line on the drawing that it belongs to.</summary>
-public sealed record Size(string Name, SizeKind Kind, Working Working, Point From, Point To);
-
-/// <summary>A mark on an edge, <paramref name="At"/> from the edge's start along the stitch line; a clip is cut to just short of that line.</summary>
-public sealed record Notch(string Edge, Length At, bool Clip = false);
-
-/// <summary>A line inside a piece: <c>fold</c>, <c>centre</c>, <c>strip</c> or <c>mark</c>.</summary>
-public sealed record InnerLine(string Kind, Point From, Point To);
 
 /// <summary>
 /// A piece of the pattern: finished dimensions by name, and how they are drawn. Stitch and cut line are drawn from the
@@ -151,6 +114,21 @@ public sealed record Piece
         var changed = Dimensions.ToDictionary(pair => pair.Key, pair => pair.Value);
         changed[dimension] = Working.Of(dimension, dimension, value);
         return this with { Dimensions = changed };
+    }
+
+    /// <summary>An edge of the stitch line that its allowances turn round or swallow, so that the piece cannot be cut; null when there is none.</summary>
+    internal string? SwallowedEdge()
+    {
+        for (var at = 0; at < Stitch.Edges.Count; at++)
+        {
+            var name = Stitch.Edges[at].Name;
+            if (!Cut.Has(name))
+                continue;
+            var (stitch, cut) = (Stitch.Curve(at), Cut.Curve(name));
+            if ((stitch.B - stitch.A).Dot(cut.B - cut.A) <= 0 || cut.Radius is <= 0)
+                return name;
+        }
+        return null;
     }
 
     private (Outline, Outline) Draw()

@@ -1,5 +1,6 @@
 using System.Text.Json.Serialization;
 using Wrapper.Core.Lengths;
+using Wrapper.Core.Lengths.Workings;
 
 namespace Wrapper.Core.Patterns;
 

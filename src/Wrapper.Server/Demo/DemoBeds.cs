@@ -1,9 +1,9 @@
-using Wrapper.Core.Covers;
 using Wrapper.Core.Covers.Beds;
+using Wrapper.Core.Covers.Cushions;
 using Wrapper.Core.Covers.Duvets;
+using Wrapper.Core.Declaring;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
-using Wrapper.Core.Patterns;
 
 namespace Wrapper.Server.Demo;
 

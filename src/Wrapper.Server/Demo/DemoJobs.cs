@@ -1,11 +1,10 @@
 using System.Text.Json;
-using Wrapper.Core.Covers;
 using Wrapper.Core.Covers.Chairs;
 using Wrapper.Core.Covers.Cushions;
 using Wrapper.Core.Covers.Ottomans;
+using Wrapper.Core.Declaring;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
-using Wrapper.Core.Patterns;
 using Wrapper.Store;
 
 namespace Wrapper.Server.Demo;

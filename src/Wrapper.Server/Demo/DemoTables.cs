@@ -1,8 +1,7 @@
-using Wrapper.Core.Covers;
 using Wrapper.Core.Covers.Tables;
+using Wrapper.Core.Declaring;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
-using Wrapper.Core.Patterns;
 
 namespace Wrapper.Server.Demo;
 

@@ -1,5 +1,8 @@
+using Wrapper.Core.Declaring;
+using Wrapper.Core.Geometry;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
+using Wrapper.Core.Lengths.Workings;
 using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Beds;

@@ -1,6 +1,8 @@
-using Wrapper.Core.Covers.Outlines;
+using Wrapper.Core.Covers.Shared;
+using Wrapper.Core.Declaring;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
+using Wrapper.Core.Lengths.Workings;
 using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Chairs;
@@ -174,7 +176,7 @@ public sealed class ChairSlipcover : MakeUp
         {
             Adjustable = Length.Inches(1),
         },
-        .. Cushions.Cord.ChoicesFor(
+        .. Cord.ChoicesFor(
             "cord",
             new("both", "Cord on all cord lines", "Arm fronts, top of the back, front edge of the seat, skirt line."),
             new("none", "No cord", "Plain seams.")
@@ -267,7 +269,7 @@ public sealed class ChairSlipcover : MakeUp
     public override Pattern Draft(Reading reading)
     {
         var body = new ChairBody(reading);
-        var corded = Cushions.Cord.IsChosen(reading);
+        var corded = Cord.IsChosen(reading);
         var pieces = new SlipcoverPieces(reading, body).All().ToList();
         var seams = new SlipcoverSeams(reading, body)
             .All()
@@ -285,7 +287,7 @@ public sealed class ChairSlipcover : MakeUp
         ];
         // A join at each line's end: two arm fronts, the top of the back, the front edge, and the skirt line where there is one.
         if (corded)
-            Cushions.Cord.Add(reading, seams, rings: reading.Chosen("skirt", "flaps") ? 5 : 4, pieces, uses, notions);
+            Cord.Add(reading, seams, rings: reading.Chosen("skirt", "flaps") ? 5 : 4, pieces, uses, notions);
         notions.Add(Making.Thread.Of(seams));
         return new Pattern
         {

@@ -1,5 +1,6 @@
+using Wrapper.Core.Declaring;
+using Wrapper.Core.Geometry;
 using Wrapper.Core.Lengths;
-using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Chairs;
 

@@ -1,3 +1,4 @@
+using Wrapper.Core.Declaring;
 using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Chairs;

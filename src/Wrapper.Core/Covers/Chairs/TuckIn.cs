@@ -1,5 +1,7 @@
+using Wrapper.Core.Declaring;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
+using Wrapper.Core.Lengths.Workings;
 
 namespace Wrapper.Core.Covers.Chairs;
 

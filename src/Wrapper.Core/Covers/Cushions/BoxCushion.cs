@@ -1,6 +1,10 @@
-using Wrapper.Core.Covers.Outlines;
+using Wrapper.Core.Covers.Shared;
+using Wrapper.Core.Covers.Shared.Outlines;
+using Wrapper.Core.Declaring;
+using Wrapper.Core.Geometry;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
+using Wrapper.Core.Lengths.Workings;
 using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Cushions;
@@ -110,7 +114,7 @@ public abstract class BoxCushion : MakeUp
             );
         if (reading.Offers("for"))
             foreach (
-                var caution in Beds.Bedding.Cautions(
+                var caution in Bedding.Cautions(
                     reading.Chosen("for", "cot"),
                     corded: reading.Offers("cord") && Cord.IsChosen(reading)
                 )

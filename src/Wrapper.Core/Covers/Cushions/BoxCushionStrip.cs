@@ -1,6 +1,10 @@
-using Wrapper.Core.Covers.Outlines;
+using Wrapper.Core.Covers.Shared;
+using Wrapper.Core.Covers.Shared.Outlines;
+using Wrapper.Core.Declaring;
+using Wrapper.Core.Geometry;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
+using Wrapper.Core.Lengths.Workings;
 using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Cushions;

@@ -1,4 +1,7 @@
-using Wrapper.Core.Covers.Outlines;
+using Wrapper.Core.Covers.Shared;
+using Wrapper.Core.Covers.Shared.Outlines;
+using Wrapper.Core.Declaring;
+using Wrapper.Core.Geometry;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Patterns;
 

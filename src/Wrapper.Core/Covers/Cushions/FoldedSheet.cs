@@ -1,4 +1,6 @@
+using Wrapper.Core.Declaring;
 using Wrapper.Core.Lengths;
+using Wrapper.Core.Lengths.Workings;
 using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Cushions;

@@ -1,6 +1,9 @@
-using Wrapper.Core.Covers.Outlines;
+using Wrapper.Core.Covers.Shared;
+using Wrapper.Core.Covers.Shared.Outlines;
+using Wrapper.Core.Declaring;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
+using Wrapper.Core.Lengths.Workings;
 using Wrapper.Core.Making;
 using Wrapper.Core.Patterns;
 

@@ -1,5 +1,7 @@
-using Wrapper.Core.Covers.Outlines;
-using Wrapper.Core.Lengths;
+using Wrapper.Core.Covers.Shared;
+using Wrapper.Core.Covers.Shared.Outlines;
+using Wrapper.Core.Declaring;
+using Wrapper.Core.Lengths.Workings;
 using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Tables;

@@ -1,0 +1,56 @@
+using Wrapper.Core.Covers.Shared;
+using Wrapper.Core.Declaring;
+
+namespace Wrapper.Core.Covers.Cushions;
+
+/// <summary>A mattress or futon cover with a gusset all round: the tailored box of handbook §4.1, loose, its panels joined where the cloth is narrower (§7.1).</summary>
+public sealed class MattressGusset : BoxCushionStrip
+{
+    /// <inheritdoc/>
+    public override string Key => "mattress-gusset";
+
+    /// <inheritdoc/>
+    public override string Name => "Mattress cover with a gusset";
+
+    /// <inheritdoc/>
+    public override string Family => Bedding.Family;
+
+    /// <inheritdoc/>
+    public override int Rank => 11;
+
+    /// <inheritdoc/>
+    public override string When =>
+        "The tailored school: a gusset all round, rounded corners, and a zip that turns two of them.";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Choice> Choices { get; } =
+    [.. Bedding.Loose(BoxedChoices), Bedding.For, WidthJoins.School];
+
+    private protected override bool JoinsPanels => true;
+}
+
+/// <summary>A mattress or futon cover of two panels, corners stitched off: handbook §4.3, loose (§7.1).</summary>
+public sealed class MattressStitchedOff : BoxCushionTwoPanels
+{
+    /// <inheritdoc/>
+    public override string Key => "mattress-stitched-off";
+
+    /// <inheritdoc/>
+    public override string Name => "Mattress cover, corners stitched off";
+
+    /// <inheritdoc/>
+    public override string Family => Bedding.Family;
+
+    /// <inheritdoc/>
+    public override int Rank => 12;
+
+    /// <inheritdoc/>
+    public override string When =>
+        "The quick school for futons and soft mattresses: two panels, a seam at mid-depth, corners stitched across.";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Choice> Choices { get; } =
+    [.. Bedding.Loose(PanelChoices), Bedding.For, WidthJoins.School];
+
+    private protected override bool JoinsPanels => true;
+}

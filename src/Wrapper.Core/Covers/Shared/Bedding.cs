@@ -1,0 +1,60 @@
+using Wrapper.Core.Declaring;
+using Wrapper.Core.Patterns;
+
+namespace Wrapper.Core.Covers.Shared;
+
+/// <summary>What the covers of one family of beds share.</summary>
+internal static class Bedding
+{
+    public const string Family = "Mattress, bed or cot";
+
+    /// <summary>Who sleeps on it decides which cautions are shown.</summary>
+    public static Choice For { get; } =
+        Choice.Of(
+            "for",
+            "It is for",
+            "Use",
+            new Option("bed", "A bed", "For grown-ups and older children."),
+            new Option(
+                "cot",
+                "A cot or pad for an infant",
+                "Shows the cautions for infants; they stand on every print."
+            )
+        );
+
+    /// <summary>The cautions for infants (handbook §12), and a warning of its own where something could loop.</summary>
+    public static IEnumerable<Remark> Cautions(bool infant, bool corded)
+    {
+        if (!infant)
+            yield break;
+        yield return new Remark(
+            "For an infant: the cover must fit tightly, with no loose cloth and no soft filling, and nothing long enough to loop. Follow the sleep-safety rules of your country.",
+            Caution: true
+        )
+        {
+            OnMeasure = true,
+            Always = true,
+        };
+        if (corded)
+            yield return new Remark(
+                "Cord is chosen for an infant's cover: nothing that could come loose and loop may be where an infant sleeps. Leave it out.",
+                Caution: true
+            )
+            {
+                OnMeasure = true,
+                Always = true,
+            };
+    }
+
+    /// <summary>Mattress covers are pulled on and off: the loose school is usual.</summary>
+    public static IEnumerable<Choice> Loose(IEnumerable<Choice> choices) =>
+        choices.Select(choice =>
+            choice.Key switch
+            {
+                "ease" => choice with { Default = "loose" },
+                "cord" => choice with { Default = "none" },
+                "lengths" => choice with { Default = "3" },
+                _ => choice,
+            }
+        );
+}

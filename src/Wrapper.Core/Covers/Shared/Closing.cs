@@ -1,0 +1,200 @@
+using Wrapper.Core.Declaring;
+using Wrapper.Core.Jobs;
+using Wrapper.Core.Lengths;
+using Wrapper.Core.Lengths.Workings;
+using Wrapper.Core.Patterns;
+
+namespace Wrapper.Core.Covers.Shared;
+
+/// <summary>How a duvet cover is closed at the foot (handbook §8.4): the opening, what holds it, and the foot sewn beside it.</summary>
+internal sealed class Closing
+{
+    private const string Group = "Closing";
+
+    // A button this near to a panel join is moved off it.
+    private static readonly Length Clear = Length.Inches(1);
+
+    private readonly Reading reading;
+    private readonly string kind;
+    private readonly IReadOnlyList<Length> places;
+
+    public Closing(Reading reading, Working width)
+    {
+        (this.reading, kind) = (reading, reading.Option("closing"));
+        Opening = OpeningOf(reading, width).As("O", "opening");
+        Flap = kind == "flap" ? Working.Of("flap", "overlap flap", reading.Choice("flap")) : null;
+        Beside = (width - Opening) / 2;
+        places = kind is "holes" or "loops" or "snaps" ? Places(width) : [];
+    }
+
+    public static IReadOnlyList<Choice> Choices { get; } =
+    [
+        Choice.Of(
+            "closing",
+            "The foot is closed by",
+            Group,
+            new Option("holes", "Buttons and buttonholes", "Strong, plain, and washes well."),
+            new Option("loops", "Buttons and elastic loops", "No buttonholes: loops tucked into the fold of the hem."),
+            new Option("zip", "A zip", "Closes all along; the slider can catch on the duvet."),
+            new Option("snaps", "Snaps", "Quick to open; sewn or pressed on."),
+            new Option("tape", "Hook-and-loop tape", "Easiest to close; catches lint in the wash."),
+            new Option(
+                "flap",
+                "An overlap flap",
+                "Nothing to fasten: one face goes on by 10 in (25 cm) and is folded in."
+            )
+        ),
+        Choice
+            .OfLength("button", "Button, across", Group, Length.Inches(0, 5, 8), 15, Usual.UpTo(3, "5/8", "1.5"))
+            .When("closing", "holes", "loops"),
+        Choice
+            .OfLength("flap", "Flap", Group, Length.Inches(10), 250, Usual.UpTo(40, "10", "25"))
+            .When("closing", "flap") with
+        {
+            Adjustable = Length.Inches(2),
+        },
+    ];
+
+    public Working Opening { get; }
+
+    /// <summary>What the back goes on beyond the foot; null without a flap.</summary>
+    public Working? Flap { get; }
+
+    private Working Beside { get; }
+
+    public static IEnumerable<Problem> Check(Reading reading, Length width)
+    {
+        if (reading.Chosen("closing", "loops") && reading.Choice("button") >= width.Over(8))
+            yield return reading.Refuse(
+                "choices.button",
+                "the button is as wide as the foot beside it",
+                reading.Unit.IsInches() ? "5/8" : "1.5"
+            );
+    }
+
+    /// <summary>Where buttons or snaps sit, on the foot of the front.</summary>
+    public IEnumerable<Notch> Marks => places.Select(at => new Notch("lower", Beside.Value + at));
+
+    public IEnumerable<Seam> Seams(Working width)
+    {
+        if (Flap is not null)
+            yield break;
+        var (from, to) = (Beside.Value, (Beside + Opening).Value);
+        Seam At(string name, SeamKind how, Length? start, Length? end, Working drafted) =>
+            new(
+                name,
+                how,
+                [new Run("front", 1, "lower", start, end)],
+                [new Run("back", 1, "lower", start, end)],
+                drafted
+            );
+        if (from.IsPositive)
+            yield return At("foot, left of the opening", SeamKind.Join, null, from, Beside);
+        yield return At("opening", kind == "zip" ? SeamKind.Zip : SeamKind.Opening, from, to, Opening);
+        if (from.IsPositive)
+            yield return At("foot, right of the opening", SeamKind.Join, to, null, width - Beside - Opening);
+    }
+
+    /// <summary>With a flap the whole foot stays open: both faces are hemmed, and the flap is caught in the side seams.</summary>
+    public IEnumerable<Use> Uses(Working length)
+    {
+        if (Flap is not { } flap)
+            yield break;
+        foreach (var piece in new[] { "front", "back" })
+            yield return new Use(EdgeUse.Hem, new Run(piece, 1, "lower") { Drafted = Opening.Value });
+        yield return new Use(EdgeUse.Caught, new Run("back", 1, "right", null, flap.Value));
+        yield return new Use(EdgeUse.Caught, new Run("back", 1, "left", length.Value));
+    }
+
+    public IEnumerable<Notion> Notions
+    {
+        get
+        {
+            if (kind is "holes" or "loops")
+                yield return new(
+                    "buttons",
+                    "buttons",
+                    null,
+                    places.Count,
+                    $"{reading.Say(reading.Choice("button"))} across"
+                );
+            if (kind == "loops")
+                yield return new(
+                    "loops",
+                    "elastic for loops",
+                    places.Count
+                        * (
+                            Working.Of("button", "button", reading.Choice("button"))
+                            + Working.Of("turned in", "tucked into the hem", Length.Inches(0, 3, 4))
+                        ),
+                    Note: $"{places.Count} loops"
+                );
+            if (kind == "snaps")
+                yield return new("snaps", "snaps", null, places.Count);
+            if (kind == "zip")
+                yield return new("zip", "zip, teeth", Opening, Note: "one slider");
+            if (kind == "tape")
+                yield return new("tape", "hook-and-loop tape", Opening);
+        }
+    }
+
+    public IEnumerable<Step> Steps =>
+        kind switch
+        {
+            "holes" =>
+            [
+                new(
+                    $"Work {places.Count} buttonholes in the hem of one face and sew the buttons opposite, at the marks.",
+                    []
+                ),
+            ],
+            "loops" =>
+            [
+                new(
+                    $"Tuck {places.Count} loops into the fold of the hem while it is sewn; sew the buttons opposite.",
+                    []
+                ),
+            ],
+            "zip" =>
+            [
+                new("Sew the zip into the opening, both sides from the same end; bar-tack each end.", ["opening"]),
+            ],
+            "snaps" => [new($"Set {places.Count} snaps at the marks.", [])],
+            "tape" => [new("Sew the tape on to both hems.", [])],
+            _ => [new("Fold the flap to the inside along the foot before the sides are sewn.", [])],
+        };
+
+    public IEnumerable<Remark> Remarks =>
+        kind == "flap"
+            ? [new("The flap is folded to the inside and caught in both side seams; the whole foot stays open.")]
+            : [new($"Opening {reading.Say(Opening.Value)}, the foot sewn beside it.")];
+
+    // The centre panel where there is one, else the width less an eighth at each side; a flap leaves the whole foot open.
+    private static Working OpeningOf(Reading reading, Working width)
+    {
+        if (reading.Chosen("closing", "flap"))
+            return width;
+        var centre = WidthJoins.Centre(reading, width);
+        return centre ?? (6 * width) / 8;
+    }
+
+    // The i-th of n at (i - 1/2) x O / n, moved off the joins of panels.
+    private IReadOnlyList<Length> Places(Working width)
+    {
+        var step = Length.Inches(8);
+        var count = (int)((Opening.Value.Ticks + step.Ticks - 1) / step.Ticks);
+        var joins = WidthJoins.Across(reading, width).Select(join => join - Beside.Value).ToList();
+        return
+        [
+            .. Enumerable
+                .Range(1, count)
+                .Select(n => ((2 * n - 1) * Opening.Value).Over(2 * count))
+                .Select(at =>
+                    joins
+                        .Where(join => (join - at).Abs() < Clear)
+                        .Select(join => at < join ? join - Clear : join + Clear)
+                        .FirstOrDefault(at)
+                ),
+        ];
+    }
+}

@@ -1,0 +1,247 @@
+using Wrapper.Core.Declaring;
+using Wrapper.Core.Geometry;
+using Wrapper.Core.Jobs;
+using Wrapper.Core.Lengths;
+using Wrapper.Core.Lengths.Workings;
+using Wrapper.Core.Patterns;
+
+namespace Wrapper.Core.Covers.Shared;
+
+/// <summary>Cord along the corded seams, and the covering strips that it needs (handbook §4.1).</summary>
+internal static class Cord
+{
+    private const string Group = "Cord";
+
+    /// <summary>The choices of a box cushion: cord on both edges, or none.</summary>
+    public static readonly IReadOnlyList<Choice> Choices = ChoicesFor(
+        "cord",
+        new("both", "Cord on both edges", "Sharp edges that wear well; the seam is easier to keep straight."),
+        new("none", "No cord", "Less cloth and time; the plain seam shows every wobble.")
+    );
+
+    /// <summary>Whether there is cord, by a choice of this <paramref name="key"/>, and what it is covered with; <c>none</c> is the answer for no cord.</summary>
+    public static IReadOnlyList<Choice> ChoicesFor(string key, params Option[] options)
+    {
+        string[] corded = [.. options.Select(option => option.Key).Where(option => option != "none")];
+        return
+        [
+            Choice.Of(key, "Cord", Group, options),
+            Choice
+                .OfLength(
+                    "cordDiameter",
+                    "Cord diameter",
+                    Group,
+                    Length.Inches(0, 1, 4),
+                    6,
+                    new LengthLimits(Length.Millimetres(1), Length.Inches(2), "1/4", "0.6")
+                )
+                .When(key, corded),
+            Choice
+                .OfLength("cordJoin", "Cord to join the ends, each ring", Group, Length.Inches(3), 75)
+                .When(key, corded),
+            Choice
+                .Of(
+                    "strips",
+                    "Covering strips",
+                    Group,
+                    new Option("bias", "On the bias", "Goes round corners without puckers; cut at 45° across a block."),
+                    new Option(
+                        "slanted",
+                        "On the bias, one by one",
+                        "Each strip is laid by itself, wherever there is room at 45°: less waste, more joins to keep in order."
+                    ),
+                    new Option(
+                        "across",
+                        "Across the cloth",
+                        "Less waste; for straight runs and cloth that gives a little."
+                    )
+                )
+                .When(key, corded),
+            Choice
+                .OfLength(
+                    "blockWidth",
+                    "Strips cut across",
+                    Group,
+                    Length.Inches(36),
+                    900,
+                    new LengthLimits(Length.Inches(6), Length.Inches(120), "36", "90")
+                )
+                .When(key, corded) with
+            {
+                Note = "The width of the block that the strips are cut from, or their length when cut across.",
+            },
+            Choice
+                .OfLength(
+                    "stripJoin",
+                    "Allowance where strips join",
+                    Group,
+                    Length.Inches(0, 1, 4),
+                    6,
+                    new LengthLimits(Length.Zero, Length.Inches(2), "1/4", "0.6")
+                )
+                .When(key, corded),
+        ];
+    }
+
+    public static bool IsChosen(Reading reading, string key = "cord") => !reading.Chosen(key, "none");
+
+    /// <summary>Adds the cord of all corded <paramref name="seams"/>, one join for each of its rings, and the pieces that cover it.</summary>
+    public static void Add(
+        Reading reading,
+        IEnumerable<Seam> seams,
+        int rings,
+        List<Piece> pieces,
+        List<Use> uses,
+        List<Notion> notions
+    )
+    {
+        var cord = Needed(reading, seams, rings);
+        var covering = Covering(reading, cord);
+        pieces.Add(covering);
+        uses.AddRange(RawEdges(covering));
+        notions.Add(new("cord", "cord", cord));
+    }
+
+    private static Working Needed(Reading reading, IEnumerable<Seam> seams, int rings) =>
+        (
+            Sum.Of(seams.Where(seam => seam.Corded).Select(seam => seam.Drafted))
+            + (rings * (Working)new Allowance("j", AllowanceRole.Join, reading.Choice("cordJoin")))
+        ).As("C", "cord");
+
+    /// <summary>The block (bias) or the strips (across) that cover <paramref name="cord"/>, raw on all sides.</summary>
+    private static Piece Covering(Reading reading, Working cord)
+    {
+        var diameter = Working.Of("cord diameter", "cord diameter", reading.Choice("cordDiameter"));
+        var strip = (diameter.TimesPi() + (2 * reading.Allowance("s")))
+            .UpTo(Length.Inches(0, 1, 8))
+            .As("strip width", "width of the covering strip");
+        var across = Working.Of("a", "width cut across", reading.Choice("blockWidth"));
+        var join = new Allowance("j'", AllowanceRole.Join, reading.Choice("stripJoin"));
+        return reading.Option("strips") switch
+        {
+            "bias" => Bias(cord, strip, across, join),
+            "slanted" => Slanted(cord, strip, across, join),
+            _ => Straight(cord, strip, across, join),
+        };
+    }
+
+    // A strip cut at 45° across a is a√2 long and each join, on the straight grain, takes 2√2 j' of it.
+    private static Piece Bias(Working cord, Working strip, Working across, Working join)
+    {
+        var (each, ends, slant, count) = OnBias(cord, strip, across, join);
+        var block = across + (count * slant);
+        var (w, h) = (across.Value, block.Value);
+        return Raw("cord-block", "cord covering, bias block", 1, across, block) with
+        {
+            Lines =
+            [
+                .. Enumerable
+                    .Range(0, count + 1)
+                    .Select(i => new InnerLine(
+                        "strip",
+                        new(Length.Zero, i * slant.Value),
+                        new(w, (i * slant.Value) + w)
+                    )),
+            ],
+            Sizes =
+            [
+                new("width", SizeKind.Cut, across, new(Length.Zero, Length.Zero), new(w, Length.Zero)),
+                new("block length", SizeKind.Cut, block, new(Length.Zero, Length.Zero), new(Length.Zero, h)),
+                new("strip width", SizeKind.Cut, strip, new(Length.Zero, Length.Zero), new(Length.Zero, slant.Value)),
+                new(
+                    "strips when joined",
+                    SizeKind.Finished,
+                    (count * each) + ends,
+                    new(Length.Zero, slant.Value),
+                    new(w, slant.Value + w)
+                ),
+            ],
+            Note = $"{count} strips at 45° across the block",
+        };
+    }
+
+    // The same strips as parallelograms, ends on the straight grain: a quarter turned they lie at 45° too.
+    private static Piece Slanted(Working cord, Working strip, Working across, Working join)
+    {
+        var (each, ends, slant, count) = OnBias(cord, strip, across, join);
+        var (w, h) = (across.Value, slant.Value);
+        return Raw("cord-slant", "cord covering, bias strip", count, across, slant) with
+        {
+            Shape = d => new Outline([
+                new("lower", new(Length.Zero, Length.Zero)),
+                new("right", new(d["width"], d["width"])),
+                new("upper", new(d["width"], d["width"] + d["height"])),
+                new("left", new(Length.Zero, d["height"])),
+            ]),
+            Sizes =
+            [
+                new("width", SizeKind.Cut, across, new(Length.Zero, Length.Zero), new(w, Length.Zero)),
+                new("height", SizeKind.Cut, across + slant, new(Length.Zero, Length.Zero), new(Length.Zero, w + h)),
+                new(
+                    "end, up the straight grain",
+                    SizeKind.Cut,
+                    slant,
+                    new(Length.Zero, Length.Zero),
+                    new(Length.Zero, h)
+                ),
+                new("strip width", SizeKind.Cut, strip, new(Length.Zero, Length.Zero), new(Length.Zero, h)),
+                new("strips when joined", SizeKind.Finished, (count * each) + ends, new(Length.Zero, h), new(w, h + w)),
+            ],
+        };
+    }
+
+    private static (Working Each, Working Ends, Working Slant, int Count) OnBias(
+        Working cord,
+        Working strip,
+        Working across,
+        Working join
+    )
+    {
+        var each = (across - (2 * join)).TimesRoot2();
+        var ends = (2 * join).TimesRoot2();
+        return (each, ends, strip.TimesRoot2(), Strips(cord.Value - ends.Value, each.Value));
+    }
+
+    private static Piece Straight(Working cord, Working strip, Working across, Working join)
+    {
+        var each = across - (2 * join);
+        var count = Strips(cord.Value - (2 * join.Value), each.Value);
+        return Raw("cord-strip", "cord covering strip", count, across, strip) with
+        {
+            Sizes =
+            [
+                new("length", SizeKind.Cut, across, new(Length.Zero, Length.Zero), new(across.Value, Length.Zero)),
+                new("strip width", SizeKind.Cut, strip, new(Length.Zero, Length.Zero), new(Length.Zero, strip.Value)),
+                new(
+                    "strips when joined",
+                    SizeKind.Finished,
+                    (count * each) + (2 * join),
+                    new(Length.Zero, strip.Value),
+                    new(across.Value, strip.Value)
+                ),
+            ],
+        };
+    }
+
+    private static Piece Raw(string key, string name, int quantity, Working width, Working height) =>
+        new(
+            key,
+            name,
+            quantity,
+            new Dictionary<string, Working> { ["width"] = width, ["height"] = height },
+            d => Outline.Rectangle(d["width"], d["height"])
+        )
+        {
+            Grain = Grain.Either,
+            Role = ClothRole.CordCovering,
+        };
+
+    private static int Strips(Length covered, Length each) =>
+        Math.Max(1, (int)((covered.Ticks + each.Ticks - 1) / each.Ticks));
+
+    /// <summary>Raw edges of every instance of <paramref name="piece"/>.</summary>
+    private static IEnumerable<Use> RawEdges(Piece piece) =>
+        from instance in Enumerable.Range(1, piece.Quantity)
+        from edge in piece.Stitch.Edges
+        select new Use(EdgeUse.Raw, new Run(piece.Key, instance, edge.Name));
+}

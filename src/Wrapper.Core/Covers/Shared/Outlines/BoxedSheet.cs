@@ -1,0 +1,186 @@
+using Wrapper.Core.Declaring;
+using Wrapper.Core.Geometry;
+using Wrapper.Core.Lengths;
+using Wrapper.Core.Lengths.Workings;
+using Wrapper.Core.Patterns;
+
+namespace Wrapper.Core.Covers.Shared.Outlines;
+
+/// <summary>
+/// A flat sheet that turns down all round a top of straight sides: on every side a flap as deep as that side's fall, its ends square to
+/// the side, joined at the corners (the corner rule, handbook §3). Edges: <c>front</c> is a flap's outer edge, <c>front start</c> and
+/// <c>front end</c> its two ends.
+/// </summary>
+internal sealed class BoxedSheet
+{
+    /// <summary>The corner schools (handbook §3).</summary>
+    public static Choice Corners { get; } =
+        Choice.Of(
+            "corners",
+            "Corners",
+            "Corners",
+            new Option("cut", "Cut first", "The waste is cut out by the corner rule: the top finishes as measured."),
+            new Option(
+                "stitch-off",
+                "Stitch off, then trim",
+                "Nothing is cut first: stitch across each corner, turn, try on, then trim. For a first cover, and for rounded inners."
+            ),
+            new Option(
+                "square-drop",
+                "Square = drop",
+                "The whole drop is cut out, raw edge included: the top finishes two seam allowances smaller each way. For soft inners."
+            )
+        );
+
+    private readonly SeatOutline top;
+    private readonly Working fall;
+    private readonly Func<string, Working> seam;
+    private readonly bool uncut;
+
+    /// <summary>
+    /// A sheet over <paramref name="seat"/> that turns down by <paramref name="fall"/>. <paramref name="seam"/> gives the allowance of each flap end;
+    /// with <paramref name="stitchOff"/> nothing is cut out before the corners are sewn.
+    /// </summary>
+    public BoxedSheet(SeatOutline seat, Working fall, Func<string, Working> seam, bool stitchOff = false)
+    {
+        (top, this.fall, this.seam, uncut) = (seat, fall.As("G", "fold-down"), seam, stitchOff);
+        Sides = [.. seat.Outline.Edges.Select(edge => edge.Name)];
+    }
+
+    /// <summary>The same by the corner school that is chosen; square = drop moves a seam allowance from the top to the sides.</summary>
+    public static BoxedSheet BySchool(Reading reading, SeatOutline seat, Working fall, string piece)
+    {
+        var s = reading.Allowance("s");
+        var whole = reading.Chosen("corners", "square-drop");
+        return new(
+            whole ? seat.Grown(s, inward: true) : seat,
+            whole ? fall + s : fall,
+            end => reading.EdgeAllowance("s", piece, end),
+            reading.Chosen("corners", "stitch-off")
+        );
+    }
+
+    /// <summary>The sides of the top, anticlockwise from the front.</summary>
+    public IReadOnlyList<string> Sides { get; }
+
+    public SeatOutline Top => top;
+
+    public Working Fall => fall;
+
+    /// <summary>Why a sheet cannot be turned down over such a top; null when it can.</summary>
+    public static string? Refusal(SeatOutline seat) =>
+        seat switch
+        {
+            { IsStraight: false } => "a boxed corner needs straight sides: this outline has a curve",
+            { IsConvex: false } => "a sheet cannot be turned down into an inside corner",
+            _ => null,
+        };
+
+    /// <summary>The sheet as a piece; <paramref name="outer"/> gives the allowance of a flap's outer edge, flap ends are seams.</summary>
+    public Piece Piece(string key, string name, int quantity, Func<string, Working> outer)
+    {
+        var allowances = new Dictionary<string, Working>();
+        foreach (var side in Sides)
+        {
+            allowances[side] = outer(side);
+            foreach (var end in (string[])["start", "end"])
+                allowances[$"{side} {end}"] = seam($"{side} {end}");
+        }
+        var dimensions = top.Dimensions.ToDictionary(pair => pair.Key, pair => pair.Value);
+        dimensions["fall"] = fall;
+        var (inner, sides) = (top.Shape, Sides);
+        var piece = new Piece(key, name, quantity, dimensions, d => Flapped(inner(d), d["fall"]))
+        {
+            Allowances = allowances,
+            UncutShape = uncut ? d => Offset.Outward(inner(d), _ => d["fall"]) : null,
+            Note = uncut ? "Nothing is cut out of the corners until the cover has been tried on." : "",
+        };
+        return piece.Measured(
+            top.Width + (2 * fall),
+            top.Depth + (2 * fall),
+            more:
+            [
+                .. uncut || !IsSquare ? [] : CutOuts(allowances),
+                .. top.Diagonals(piece.Stitch, side => $"{side} start"),
+            ]
+        );
+    }
+
+    /// <summary>The corner seams of one instance, both sides on the sheet itself.</summary>
+    public IEnumerable<Seam> CornerSeams(string key, int instance, string label) =>
+        Sides.Select(
+            (side, at) =>
+            {
+                var next = Sides[(at + 1) % Sides.Count];
+                return new Seam(
+                    $"{side} to {next} corner{label}",
+                    SeamKind.Dart,
+                    [new Run(key, instance, $"{side} end")],
+                    [new Run(key, instance, $"{next} start")],
+                    fall
+                );
+            }
+        );
+
+    /// <summary>What the chosen school does to the finished size.</summary>
+    public IEnumerable<Remark> Remarks(Reading reading)
+    {
+        var s = reading.Allowance("s").Value;
+        if (reading.Chosen("corners", "square-drop"))
+            yield return new Remark(
+                $"Top finishes {reading.Say(2 * s)} smaller each way, the sides {reading.Say(s)} deeper: snug. Right for a soft inner, wrong for a rigid top."
+            );
+        if (reading.Chosen("corners", "stitch-off"))
+            yield return new Remark(
+                $"Fold each corner on the diagonal and stitch square to the fold where it measures {reading.Say(2 * fall.Value)} across, half on each side. Try the cover on, right side out, before trimming."
+            );
+    }
+
+    private bool IsSquare =>
+        Sides.Count == 4
+        && top.Outline.Edges.Zip(top.Outline.Edges.Skip(1))
+            .All(pair => pair.First.Start.X == pair.Second.Start.X || pair.First.Start.Y == pair.Second.Start.Y);
+
+    // Each flap stands on its side; its ends are square to it.
+    private static Outline Flapped(Outline inner, Length fall)
+    {
+        var edges = new List<Edge>();
+        for (var at = 0; at < inner.Edges.Count; at++)
+        {
+            var (curve, name) = (inner.Curve(at), inner.Edges[at].Name);
+            var outward = fall.ToMillimetres() * curve.Direction(0).Right();
+            edges.Add(new Edge($"{name} start", inner.Edges[at].Start));
+            edges.Add(new Edge(name, Snap(curve.A + outward)));
+            edges.Add(new Edge($"{name} end", Snap(curve.B + outward)));
+        }
+        return new Outline(edges);
+    }
+
+    private static Point Snap(Vec v) => new(Length.Snap(v.X), Length.Snap(v.Y));
+
+    // The corner rule, c = G − s + a: s of the edges that are joined, a of the edge it is measured in from.
+    private IEnumerable<Size> CutOuts(Dictionary<string, Working> allowances)
+    {
+        var (first, last) = (Sides[0], Sides[^1]);
+        var (front, left) = (allowances[first], allowances[last]);
+        var (inFront, inLeft) = (
+            (fall - allowances[$"{last} end"]) + front,
+            (fall - allowances[$"{first} start"]) + left
+        );
+        var corner = new Point(-fall.Value - left.Value, -fall.Value - front.Value);
+        yield return new(
+            "corner cut-out, in from the front",
+            SizeKind.Cut,
+            inFront,
+            corner.Moved(inLeft.Value, Length.Zero),
+            corner.Moved(inLeft.Value, inFront.Value)
+        );
+        yield return new(
+            "corner cut-out, in from the side",
+            SizeKind.Cut,
+            inLeft,
+            corner.Moved(Length.Zero, inFront.Value),
+            corner.Moved(inLeft.Value, inFront.Value)
+        );
+    }
+}

@@ -1,0 +1,305 @@
+using Wrapper.Core.Declaring;
+using Wrapper.Core.Geometry;
+using Wrapper.Core.Jobs;
+using Wrapper.Core.Lengths;
+using Wrapper.Core.Lengths.Workings;
+using Wrapper.Core.Patterns;
+
+namespace Wrapper.Core.Covers.Shared;
+
+/// <summary>
+/// Pieces wider than the cloth, joined of several widths (handbook §8.2): a whole width in the centre and equal sides, never a seam down the
+/// middle; two equal panels on request; or one strip at the right, where the cloth is a little narrow. Works on any pattern: pieces that
+/// may be joined are cut at upright lines, and seams and uses follow.
+/// </summary>
+internal static class WidthJoins
+{
+    /// <summary>How a piece wider than the cloth is joined.</summary>
+    public static Choice School { get; } =
+        Choice.Of(
+            "widths",
+            "Wider than the cloth",
+            "Widths",
+            new Option(
+                "centre",
+                "Centre and equal sides",
+                "One whole width in the middle, never a seam down the middle."
+            ),
+            new Option("two", "Two panels", "One seam down the middle: fewer seams, but seen."),
+            new Option(
+                "strip",
+                "A strip at one side",
+                "For cloth that is a little narrow: one join, away from the middle."
+            ),
+            new Option("none", "Never joined", "Take cloth that is wide enough.")
+        );
+
+    /// <summary>More widths than this are joined by nobody: then the cloth is too narrow, and the piece is told as too wide for it.</summary>
+    public const int MostWidths = 40;
+
+    /// <summary>The pattern with every piece that may be joined, and is wider than the cloth, in several widths.</summary>
+    public static Pattern Apply(Pattern pattern, Reading reading)
+    {
+        foreach (var piece in pattern.Pieces.Where(piece => piece.MayBeJoined).ToList())
+            if (Places(piece, reading) is { Count: > 0 } places && Split(piece, places) is { } slabs)
+                pattern = Joined(pattern, piece, places, slabs, reading);
+        return pattern;
+    }
+
+    /// <summary>The centre panel of a piece of this finished width with a seam on both sides, where it is wider than the cloth; else null.</summary>
+    public static Working? Centre(Reading reading, Working width) =>
+        reading.Chosen(School.Key, "centre") && Places(width, reading, ClothRole.Face) is { Count: > 0 } places
+            ? places[places.Count / 2] - places[(places.Count / 2) - 1]
+            : null;
+
+    /// <summary>Where such a piece is joined, from its left end.</summary>
+    public static IEnumerable<Length> Across(Reading reading, Working width) =>
+        Places(width, reading, ClothRole.Face).Select(place => place.Value);
+
+    // Where it is cut, from its left end along the stitch line; nowhere while the cloth is wide enough.
+    private static List<Working> Places(Piece piece, Reading reading)
+    {
+        var usable = reading.Usable(piece.Role).Value;
+        var (left, bottom, right, top) = piece.Cut.Bounds();
+        var fits =
+            piece.Grain == Grain.Across
+            || right - left <= usable
+            || (piece.Grain == Grain.Either && top - bottom <= usable);
+        if (fits)
+            return [];
+        var (stitchLeft, _, stitchRight, _) = piece.Stitch.Bounds();
+        return Parted(
+            Finished(piece, "width", 2),
+            reading,
+            piece.Role,
+            Length.Max(stitchLeft - left, right - stitchRight) - reading.Allowance("s").Value
+        );
+    }
+
+    private static List<Working> Places(Working width, Reading reading, ClothRole role) =>
+        (width + (2 * reading.Allowance("s"))).Value <= reading.Usable(role).Value ? [] : Parted(width, reading, role);
+
+    // The outer edges may have allowances larger than a seam's, by over: so much less of a width is left there.
+    private static List<Working> Parted(Working width, Reading reading, ClothRole role, Length over = default)
+    {
+        var (usable, s) = (reading.Usable(role), reading.Allowance("s"));
+        var whole = (usable - (2 * s)).As("c", "a whole width, finished");
+        var outer = over.IsPositive ? whole - Working.Of("over", "outer allowance over a seam's", over) : whole;
+        if (!outer.Value.IsPositive || width.Value.Ticks / outer.Value.Ticks >= MostWidths)
+            return [];
+        Working Share(Working rest, int parts, int n) => parts == 1 ? rest : (n * rest) / parts;
+        switch (reading.Option(School.Key))
+        {
+            case "none":
+                return [];
+            case "two":
+                var halves = 2 * Parts(width / 2, outer);
+                return [.. Enumerable.Range(1, halves - 1).Select(n => Share(width, halves, n))];
+            case "strip":
+                var strip = width - outer;
+                return strip.Value.IsPositive
+                    ?
+                    [
+                        .. Enumerable
+                            .Range(0, Parts(strip, outer))
+                            .Select(n => n == 0 ? outer : outer + Share(strip, Parts(strip, outer), n)),
+                    ]
+                    : [];
+            default:
+                // A centre a whole width wide would leave no sides to speak of: then the width is halved.
+                var side = ((width - whole) / 2).As("b", "a side, finished");
+                if (!side.Value.IsPositive)
+                    return [Share(width, 2, 1)];
+                var parts = Parts(side, outer);
+                return
+                [
+                    .. Enumerable.Range(1, parts).Select(n => Share(side, parts, n)),
+                    .. Enumerable
+                        .Range(0, parts)
+                        .Select(n => n == 0 ? side + whole : side + whole + Share(side, parts, n)),
+                ];
+        }
+    }
+
+    private static int Parts(Working finished, Working whole) =>
+        (int)((finished.Value.Ticks + whole.Value.Ticks - 1) / whole.Value.Ticks);
+
+    private static Working Finished(Piece piece, string name, int at) =>
+        (piece.Sizes.FirstOrDefault(size => size.Name == $"finished {name}") ?? piece.Sizes[at]).Working;
+
+    private static Slabs? Split(Piece piece, IReadOnlyList<Working> places)
+    {
+        var left = piece.Stitch.Bounds().Left;
+        return Slabs.Of(piece.Stitch, [.. places.Select(place => left + place.Value)]);
+    }
+
+    private static Pattern Joined(
+        Pattern pattern,
+        Piece piece,
+        IReadOnlyList<Working> places,
+        Slabs slabs,
+        Reading reading
+    )
+    {
+        string[] names =
+            places.Count == 1 ? ["left", "right"]
+            : places.Count == 2 ? ["left", "centre", "right"]
+            : [.. Enumerable.Range(1, places.Count + 1).Select(n => $"width {n}")];
+        string KeyOf(int slab) => $"{piece.Key}-{names[slab].Replace(' ', '-')}";
+        var parts = slabs
+            .Parts.Select(
+                (_, slab) => Part(piece, places, slab, slabs.Runs, KeyOf(slab), $"{piece.Name}, {names[slab]}", reading)
+            )
+            .ToList();
+
+        // A run of the whole piece is the runs of its parts, in the same order.
+        IEnumerable<Run> Parted(Run run)
+        {
+            if (run.Piece != piece.Key)
+                return [run];
+            var (first, last) = (run.From ?? Length.Zero, run.To ?? piece.Stitch.LengthOf(run.Edge));
+            return slabs
+                .Runs.Where(stretch => stretch.Edge == run.Edge && first < stretch.To && stretch.From < last)
+                .Select(stretch =>
+                {
+                    var (start, end) = (Length.Max(first, stretch.From), Length.Min(last, stretch.To));
+                    return new Run(
+                        KeyOf(stretch.Slab),
+                        run.Instance,
+                        stretch.Name,
+                        start == stretch.From ? null : start - stretch.From,
+                        end == stretch.To ? null : end - stretch.From
+                    )
+                    {
+                        Drafted = end - start,
+                    };
+                });
+        }
+
+        var joins =
+            from instance in Enumerable.Range(1, piece.Quantity)
+            from at in Enumerable.Range(0, places.Count)
+            let height = Height(piece, parts[at].Stitch.LengthOf("right join"))
+            select new Seam(
+                $"{names[at]} to {names[at + 1]}, {piece.Name} {instance}",
+                SeamKind.Join,
+                [new Run(KeyOf(at), instance, "right join")],
+                [new Run(KeyOf(at + 1), instance, "left join")],
+                height
+            );
+        List<Seam> joinSeams = [.. joins];
+        var before = pattern.Pieces.TakeWhile(each => each.Key != piece.Key).ToList();
+        return pattern with
+        {
+            Pieces = [.. before, .. parts, .. pattern.Pieces.Skip(before.Count + 1)],
+            Counted = [.. pattern.Counted, Counted(piece, parts, reading.Usable(piece.Role).Value)],
+            Seams =
+            [
+                .. joinSeams,
+                .. pattern.Seams.Select(seam =>
+                    seam with
+                    {
+                        Left = [.. seam.Left.SelectMany(Parted)],
+                        Right = [.. seam.Right.SelectMany(Parted)],
+                    }
+                ),
+            ],
+            Uses = [.. pattern.Uses.SelectMany(use => Parted(use.Run).Select(run => use with { Run = run }))],
+            Steps =
+            [
+                .. pattern.Steps.Take(1),
+                new(
+                    $"Join the widths of the {piece.Name}, tops level; finish the seams and press them open.",
+                    [.. joinSeams.Select(seam => seam.Name)]
+                ),
+                .. pattern.Steps.Skip(1),
+            ],
+        };
+    }
+
+    private static CountedWidths Counted(Piece whole, IReadOnlyList<Piece> parts, Length usable)
+    {
+        var across = parts.Aggregate(
+            Length.Zero,
+            (sum, part) => sum + part.Cut.Bounds().Right - part.Cut.Bounds().Left
+        );
+        var (_, bottom, _, top) = whole.Cut.Bounds();
+        return new(
+            [.. parts.Select(part => part.Key)],
+            whole.Role,
+            whole.Quantity,
+            (int)((across.Ticks + usable.Ticks - 1) / usable.Ticks),
+            top - bottom
+        );
+    }
+
+    // Across a straight piece a join is as long as the piece; else as it is drawn.
+    private static Working Height(Piece piece, Length drawn) =>
+        Finished(piece, "length", 3) is var whole && (whole.Value - drawn).Abs().Ticks <= 4
+            ? whole
+            : Working.Of("join", "join as drawn", drawn);
+
+    private static Piece Part(
+        Piece piece,
+        IReadOnlyList<Working> places,
+        int slab,
+        IReadOnlyList<SlabRun> stretches,
+        string key,
+        string name,
+        Reading reading
+    )
+    {
+        var dimensions = piece.Dimensions.ToDictionary(pair => pair.Key, pair => pair.Value);
+        for (var at = 0; at < places.Count; at++)
+            dimensions[$"join at {at + 1}"] = places[at];
+        Outline Drawn(Dimensions d, Func<Dimensions, Outline> whole)
+        {
+            var (outline, left) = (whole(d), piece.Shape(d).Bounds().Left);
+            return Slabs.Of(outline, [.. places.Select((_, at) => left + d[$"join at {at + 1}"])])!.Parts[slab];
+        }
+        var allowances = stretches
+            .Where(stretch => stretch.Slab == slab && piece.Allowances.ContainsKey(stretch.Edge))
+            .ToDictionary(
+                stretch => stretch.Name,
+                stretch => reading.Own(key, stretch.Name, piece.Allowances[stretch.Edge])
+            );
+        foreach (var (edge, usual) in piece.Allowances)
+            allowances.TryAdd(edge, usual);
+        foreach (var join in (string[])["left join", "right join"])
+            allowances[join] = reading.EdgeAllowance("s", key, join);
+        var width =
+            slab == 0 ? places[0]
+            : slab == places.Count ? Finished(piece, "width", 2) - places[^1]
+            : places[slab] - places[slab - 1];
+        var part = new Piece(key, name, piece.Quantity, dimensions, d => Drawn(d, piece.Shape))
+        {
+            Allowances = allowances,
+            UncutShape = piece.UncutShape is { } uncut ? d => Drawn(d, uncut) : null,
+            Grain = piece.Grain,
+            Role = piece.Role,
+            TurnedOver = piece.TurnedOver,
+            Note = piece.Note,
+            Notches =
+            [
+                .. from notch in piece.Notches
+                from stretch in stretches
+                where
+                    stretch.Slab == slab
+                    && stretch.Edge == notch.Edge
+                    && stretch.From <= notch.At
+                    && notch.At <= stretch.To
+                select notch with
+                {
+                    Edge = stretch.Name,
+                    At = notch.At - stretch.From,
+                },
+            ],
+        };
+        var (_, low, _, high) = part.Stitch.Bounds();
+        return part.Measured(
+            width,
+            Height(piece, high - low),
+            up: piece.Sizes[1].Name == "cut height" ? "height" : "length"
+        );
+    }
+}

@@ -1,0 +1,84 @@
+using Wrapper.Core.Jobs;
+using Wrapper.Core.Lengths;
+using Wrapper.Core.Patterns;
+
+namespace Wrapper.Core.Declaring;
+
+/// <summary>
+/// One way of sewing one kind of cover: what it measures, what can be chosen, and how it is drafted. Screens, API and exports
+/// are built from the declaration, so a new make-up is one class and nothing else.
+/// </summary>
+public abstract class MakeUp
+{
+    /// <summary>Its key in job files; never changes.</summary>
+    public abstract string Key { get; }
+
+    /// <summary>Its name.</summary>
+    public abstract string Name { get; }
+
+    /// <summary>What it covers ("Box cushion"); make-ups of one family share their measures and stand side by side.</summary>
+    public abstract string Family { get; }
+
+    /// <summary>Its place among the schools of its family, then by key; a new item starts with the first.</summary>
+    public virtual int Rank => 0;
+
+    /// <summary>When to choose it, in one plain line.</summary>
+    public abstract string When { get; }
+
+    /// <summary>What is measured, in walking order.</summary>
+    public abstract IReadOnlyList<Measure> Measures { get; }
+
+    /// <summary>What can be chosen.</summary>
+    public abstract IReadOnlyList<Choice> Choices { get; }
+
+    /// <summary>The allowances it uses.</summary>
+    public abstract IReadOnlyList<AllowanceDeclaration> Allowances { get; }
+
+    /// <summary>The measuring sketch, drawn from what could be read; <see cref="Reading.Known"/> is null for what is not measured yet.</summary>
+    public abstract Sketch Sketch(Reading reading);
+
+    /// <summary>What makes the item impossible, with the field to look at; asked only when every field can be read by itself.</summary>
+    public abstract IEnumerable<Problem> Check(Reading reading);
+
+    /// <summary>Drafts the pattern from a reading that <see cref="Check"/> finds nothing wrong with.</summary>
+    public abstract Pattern Draft(Reading reading);
+
+    /// <summary>What lies under the cover and can be cut from cloth of its own: wadding, pad layers, a moisture barrier; from the bottom up.</summary>
+    public virtual IEnumerable<Piece> Fillings(Reading reading) => [];
+
+    /// <summary>A new item with every default written in; what <paramref name="from"/> holds already is kept.</summary>
+    public Item NewItem(string id, string name, JobUnit unit, Item? from = null)
+    {
+        var kept =
+            from
+            ?? new Item(
+                id,
+                name,
+                Key,
+                "1",
+                null,
+                new Dictionary<string, Entry>(),
+                new Dictionary<string, Entry>(),
+                new Dictionary<string, Entry>()
+            );
+        var choices = new Dictionary<string, Entry>(kept.Choices);
+        foreach (var choice in Choices)
+            if (!choices.TryGetValue(choice.Key, out var entry) || !Takes(choice, entry))
+                choices[choice.Key] = Default(choice, unit);
+        var allowances = new Dictionary<string, Entry>(kept.Allowances);
+        foreach (var allowance in Allowances)
+            allowances.TryAdd(
+                allowance.Symbol,
+                Entry.Of(unit.IsInches() ? allowance.InchDefault : allowance.MetricDefault, unit)
+            );
+        return kept with { MakeUp = Key, Choices = choices, Allowances = allowances };
+    }
+
+    private static bool Takes(Choice choice, Entry entry) =>
+        choice.Kind != ChoiceKind.Option || choice.Options.Any(option => option.Key == entry.Typed);
+
+    private static Entry Default(Choice choice, JobUnit unit) =>
+        choice.Kind == ChoiceKind.Length
+            ? Entry.Of(unit.IsInches() ? choice.InchDefault : choice.MetricDefault, unit)
+            : new Entry(choice.Default, unit);
+}

@@ -1,0 +1,266 @@
+using System.Globalization;
+using Wrapper.Core.Geometry;
+using Wrapper.Core.Jobs;
+using Wrapper.Core.Lengths;
+using Wrapper.Core.Lengths.Workings;
+
+namespace Wrapper.Core.Declaring;
+
+/// <summary>
+/// An item's entries read against a make-up's declaration. Field keys are <c>measures.W</c>, <c>choices.ease</c>,
+/// <c>allowances.s</c> and, for one edge of one piece, <c>allowances.panel/front</c>.
+/// </summary>
+public sealed class Reading
+{
+    /// <summary>What is put behind a measure's key for its second reading.</summary>
+    public const string SecondReading = " again";
+
+    /// <summary>Usable width of usual cloth, for covers that are drafted to a cloth which is not known yet: 54 in less two selvedges of 1/2 in.</summary>
+    public static readonly Working UsualWidth =
+        Working.Of("cloth width", "width of the cloth", Length.Inches(54))
+        - (2 * Working.Of("selvedge", "one selvedge", Length.Inches(0, 1, 2)));
+
+    private readonly Dictionary<string, Length> lengths = [];
+    private readonly Dictionary<string, string> answers = [];
+    private readonly Dictionary<string, Outline> outlines = [];
+    private readonly MakeUp makeUp;
+    private readonly Item item;
+    private readonly Func<ClothRole, Working> usable;
+
+    /// <summary>
+    /// Reads every field of <paramref name="item"/>; what cannot be read stands in <see cref="Problems"/>. <paramref name="usable"/> tells the usable
+    /// width of the cloth that a role is cut from, for covers that are drafted to it; 53 in (54 less selvedges) if left out.
+    /// </summary>
+    public Reading(MakeUp makeUp, Item item, JobUnit unit, Func<ClothRole, Working>? usable = null)
+    {
+        (this.makeUp, this.item, Unit) = (makeUp, item, unit);
+        this.usable = usable ?? (_ => UsualWidth);
+        Quantity = ReadWhole("quantity", item.Quantity, 1, 500, "1") ?? 0;
+        ReadChoices();
+        ReadMeasures();
+        ReadAllowances();
+    }
+
+    /// <summary>The job's unit.</summary>
+    public JobUnit Unit { get; }
+
+    /// <summary>How many are made, from 1 to 500.</summary>
+    public int Quantity { get; }
+
+    /// <summary>What could not be read, in the order of the declaration.</summary>
+    public List<Problem> Problems { get; } = [];
+
+    /// <summary>Every length that was read, by field key.</summary>
+    public IReadOnlyDictionary<string, Length> Lengths => lengths;
+
+    /// <summary>A measure that was entered, as a working.</summary>
+    public Working Measure(string key) =>
+        Working.Of(key, makeUp.Measures.First(m => m.Key == key).Name, lengths[$"measures.{key}"]);
+
+    /// <summary>A measure, or zero when an optional one was left empty.</summary>
+    public Working MeasureOrZero(string key) =>
+        Working.Of(key, makeUp.Measures.First(m => m.Key == key).Name, lengths.GetValueOrDefault($"measures.{key}"));
+
+    /// <summary>Usable width U of the cloth that pieces of <paramref name="role"/> are cut from (handbook §10); of usual cloth while none is known.</summary>
+    public Working Usable(ClothRole role = ClothRole.Face) => usable(role).As("U", "usable width");
+
+    /// <summary>Whether an optional measure was entered.</summary>
+    public bool Has(string key) => lengths.ContainsKey($"measures.{key}");
+
+    /// <summary>A measure for drawing, null while it is not measured or cannot be read.</summary>
+    public Length? Known(string key) => lengths.TryGetValue($"measures.{key}", out var length) ? length : null;
+
+    /// <summary>Whether a measure is asked for, as things stand.</summary>
+    public bool Asks(string key) => makeUp.Measures.Any(measure => measure.Key == key && IsShown(measure.ShownWhen));
+
+    /// <summary>Whether a choice is shown, as things stand.</summary>
+    public bool Shows(Choice choice) => IsShown(choice.ShownWhen);
+
+    /// <summary>A traced outline that was entered; null while it cannot be read.</summary>
+    public Outline? Traced(string key) => outlines.GetValueOrDefault(key);
+
+    /// <summary>The value of a length choice.</summary>
+    public Length Choice(string key) => lengths[$"choices.{key}"];
+
+    /// <summary>The key of the option chosen; the usual one where none could be read.</summary>
+    public string Option(string key) =>
+        answers.GetValueOrDefault(key) ?? makeUp.Choices.First(choice => choice.Key == key).Default;
+
+    /// <summary>Whether the make-up has such a choice.</summary>
+    public bool Offers(string choice) => makeUp.Choices.Any(each => each.Key == choice);
+
+    /// <summary>Whether this option is chosen.</summary>
+    public bool Chosen(string choice, string option) => Option(choice) == option;
+
+    /// <summary>The value of a count choice; the usual one where none could be read.</summary>
+    public int Count(string key) => int.Parse(Option(key), CultureInfo.InvariantCulture);
+
+    /// <summary>The allowance of a letter, as it counts for the whole item.</summary>
+    public Working Allowance(string symbol) =>
+        new Allowance(symbol, makeUp.Allowances.First(a => a.Symbol == symbol).Role, lengths[$"allowances.{symbol}"]);
+
+    /// <summary>The allowance of one edge of one piece: its own where one was entered, else that of <paramref name="symbol"/>.</summary>
+    public Working EdgeAllowance(string symbol, string piece, string edge) =>
+        lengths.TryGetValue($"allowances.{piece}/{edge}", out var own)
+            ? new Allowance($"{symbol}({edge})", makeUp.Allowances.First(a => a.Symbol == symbol).Role, own)
+            : Allowance(symbol);
+
+    /// <summary>The allowance of one edge of one piece where it has one of its own, else the <paramref name="usual"/> one.</summary>
+    public Working Own(string piece, string edge, Working usual) =>
+        lengths.TryGetValue($"allowances.{piece}/{edge}", out var own)
+            ? new Allowance(edge, (usual as Allowance)?.Role ?? AllowanceRole.Seam, own)
+            : usual;
+
+    /// <summary>A problem with a field that can be read but cannot be made.</summary>
+    public Problem Refuse(string field, string reason, string example)
+    {
+        var dot = field.IndexOf('.', StringComparison.Ordinal);
+        var entries = field[..dot] switch
+        {
+            "measures" => item.Measures,
+            "choices" => item.Choices,
+            _ => item.Allowances,
+        };
+        return new Problem(
+            field,
+            entries.TryGetValue(field[(dot + 1)..], out var entry) ? entry.Typed : "",
+            0,
+            reason,
+            example
+        );
+    }
+
+    /// <summary>A length to the tape's mark with its unit, for reasons and remarks.</summary>
+    public string Say(Length length) => $"{LengthPrinter.Finished(length, Unit).Text} {LengthPrinter.Word(Unit)}";
+
+    private void ReadMeasures()
+    {
+        foreach (var measure in makeUp.Measures.Where(measure => IsShown(measure.ShownWhen)))
+        {
+            var entry = item.Measures.GetValueOrDefault(measure.Key);
+            if (measure.Optional && IsEmpty(entry))
+                continue;
+            if (measure.Kind == MeasureKind.Outline)
+                ReadOutline(measure.Key, entry);
+            else
+            {
+                ReadLength($"measures.{measure.Key}", entry, measure.Limits);
+                ReadAgain(measure);
+            }
+        }
+    }
+
+    // Read twice, write once (handbook §1.1): readings that differ by more than the tolerance are asked for again.
+    private void ReadAgain(Measure measure)
+    {
+        var (first, again) = ($"measures.{measure.Key}", $"measures.{measure.Key}{SecondReading}");
+        var entry = item.Measures.GetValueOrDefault(measure.Key + SecondReading);
+        if (IsEmpty(entry))
+            return;
+        ReadLength(again, entry, measure.Limits);
+        if (!lengths.TryGetValue(first, out var one) || !lengths.TryGetValue(again, out var two))
+            return;
+        var tolerance = Unit.IsInches() ? Length.Inches(0, 1, 8) : Length.Millimetres(3);
+        if ((one - two).Abs() > tolerance)
+            Problems.Add(
+                new Problem(
+                    again,
+                    entry!.Typed,
+                    0,
+                    $"the two readings differ by {Say((one - two).Abs())}, more than {Say(tolerance)}: measure again",
+                    LengthPrinter.Finished(one, Unit).Text
+                )
+            );
+        else
+            lengths[first] = measure.FitsInside ? Length.Min(one, two) : Length.Max(one, two);
+    }
+
+    private void ReadOutline(string key, Entry? entry)
+    {
+        var (outline, refusal) = OutlineReader.Read(entry?.Typed ?? "", entry?.Unit ?? Unit);
+        if (outline is not null)
+            outlines[key] = outline;
+        else
+            Problems.Add(
+                new Problem($"measures.{key}", refusal!.Given, refusal.Position, refusal.Reason, refusal.Example)
+            );
+    }
+
+    private static bool IsEmpty(Entry? entry) => entry is null || string.IsNullOrWhiteSpace(entry.Typed);
+
+    private void ReadChoices()
+    {
+        foreach (var choice in makeUp.Choices)
+        {
+            var field = $"choices.{choice.Key}";
+            var entry = item.Choices.GetValueOrDefault(choice.Key);
+            if (!IsShown(choice.ShownWhen))
+            {
+                // A choice that does not apply cannot stand in the way; what was entered is kept in the item.
+                answers[choice.Key] = choice.Default;
+                lengths[field] = Unit.IsInches() ? choice.InchDefault : choice.MetricDefault;
+            }
+            else if (choice.Kind == ChoiceKind.Length)
+                ReadLength(field, entry, choice.Limits);
+            // An item from before there was this choice keeps to what was usual then.
+            else if (entry is null)
+                answers[choice.Key] = choice.Default;
+            else if (choice.Kind == ChoiceKind.Count)
+                ReadCount(field, choice, entry);
+            else if (choice.Options.All(option => option.Key != entry.Typed))
+                Problems.Add(new Problem(field, entry.Typed, 0, "no such option", choice.Options[0].Key));
+            else
+                answers[choice.Key] = entry.Typed;
+        }
+    }
+
+    // A condition holds only while the choice that it looks at is shown itself.
+    private bool IsShown(Condition? condition)
+    {
+        if (condition is not { } when)
+            return true;
+        var choice = makeUp.Choices.First(choice => choice.Key == when.Choice);
+        return IsShown(choice.ShownWhen)
+            && when.Answers.Contains(item.Choices.GetValueOrDefault(when.Choice)?.Typed ?? choice.Default);
+    }
+
+    private void ReadCount(string field, Choice choice, Entry entry)
+    {
+        if (ReadWhole(field, entry.Typed, choice.Min, choice.Max, choice.Default) is { } count)
+            answers[choice.Key] = count.ToString(CultureInfo.InvariantCulture);
+    }
+
+    private int? ReadWhole(string field, string given, int min, int max, string example)
+    {
+        if (
+            int.TryParse(given.Trim(), NumberStyles.None, CultureInfo.InvariantCulture, out var number)
+            && number >= min
+            && number <= max
+        )
+            return number;
+        Problems.Add(new Problem(field, given, 0, $"a whole number from {min} to {max} is needed", example));
+        return null;
+    }
+
+    private void ReadAllowances()
+    {
+        foreach (var (key, entry) in item.Allowances)
+            if (
+                key.Contains('/', StringComparison.Ordinal)
+                    ? !string.IsNullOrWhiteSpace(entry.Typed)
+                    : makeUp.Allowances.Any(a => a.Symbol == key)
+            )
+                ReadLength($"allowances.{key}", entry, LengthLimits.Allowance);
+        foreach (var missing in makeUp.Allowances.Where(a => !item.Allowances.ContainsKey(a.Symbol)))
+            ReadLength($"allowances.{missing.Symbol}", null, LengthLimits.Allowance);
+    }
+
+    private void ReadLength(string field, Entry? entry, LengthLimits limits)
+    {
+        var (length, refusal) = Entry.Read(entry, Unit, limits);
+        if (length is { } value)
+            lengths[field] = value;
+        else
+            Problems.Add(new Problem(field, refusal!.Given, refusal.Position, refusal.Reason, refusal.Example));
+    }
+}

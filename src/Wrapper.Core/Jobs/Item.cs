@@ -1,0 +1,26 @@
+namespace Wrapper.Core.Jobs;
+
+/// <summary>One cover to be made, in its maker's words: which make-up, how many, and what was entered for it, all as typed.</summary>
+public sealed record Item(
+    string Id,
+    string Name,
+    string MakeUp,
+    string Quantity,
+    string? Cloth,
+    IReadOnlyDictionary<string, Entry> Measures,
+    IReadOnlyDictionary<string, Entry> Choices,
+    IReadOnlyDictionary<string, Entry> Allowances
+)
+{
+    /// <summary>What was seen while measuring: what is in the way, what comes off, which details are kept.</summary>
+    public string Notes { get; init; } = "";
+
+    /// <summary>The cloths of pieces that are not cut from the item's own, by their role.</summary>
+    public IReadOnlyDictionary<ClothRole, string> OtherCloths { get; init; } = new Dictionary<ClothRole, string>();
+
+    /// <summary>How pieces are matched on cloth with a repeat, by their key, where that was chosen for them.</summary>
+    public IReadOnlyDictionary<string, Match> Matches { get; init; } = new Dictionary<string, Match>();
+
+    /// <summary>Whether the print runs on over its covers, side by side, and over the items beside it that lie in line too.</summary>
+    public bool InLine { get; init; }
+}

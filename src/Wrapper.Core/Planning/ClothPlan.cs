@@ -1,0 +1,212 @@
+using Wrapper.Core.Cloth;
+using Wrapper.Core.Jobs;
+using Wrapper.Core.Lay;
+using Wrapper.Core.Lengths;
+
+namespace Wrapper.Core.Planning;
+
+/// <summary>One cloth's lay and purchase within a plan; both null while the cloth or its width is in doubt, or nothing is cut from it.</summary>
+public sealed record ClothPlan(
+    ClothReading Reading,
+    IReadOnlyList<LayPiece> Pieces,
+    ClothLay? Lay,
+    Buying? Buying,
+    IReadOnlyList<Problem> Problems
+)
+{
+    /// <summary>What a maker gets who counts whole widths for every joined piece, and rows for the rest; null where nothing is joined.</summary>
+    public Length? ByWidths { get; init; }
+
+    /// <summary>Pins that could not be kept, with the reason.</summary>
+    public IReadOnlyList<(Placement Pin, string Reason)> RefusedPins { get; init; } = [];
+
+    /// <summary>What has been cut and is drafted otherwise now, or no longer at all.</summary>
+    public IReadOnlyList<string> CutOtherwise { get; init; } = [];
+
+    /// <summary>How its pieces are matched, by item and piece; none on cloth without a repeat.</summary>
+    public IReadOnlyList<PieceMatch> Matches { get; init; } = [];
+
+    /// <summary>How far the lay reaches beyond the cloth on the table, and what lies there; null where it holds everything or was not measured.</summary>
+    public (Length Missing, IReadOnlyList<LayPiece> Pieces)? Beyond { get; init; }
+
+    /// <summary>How much cloth lies on the table once it is bought and washed, remnants before it included; never less than the lay reaches.</summary>
+    public Length OnTable =>
+        Lay is not { } lay
+            ? Length.Zero
+            : Length.Max(
+                lay.Best.Length,
+                lay.Stock
+                    + (
+                        Buying is not { } buying ? Length.Zero
+                        : buying.Articles is null ? Reading.AfterWashing(buying.Bought)
+                        : buying.Bought
+                    )
+            );
+
+    /// <summary>The cloth as it is laid: with the pins that can be kept.</summary>
+    public required LayCloth ForLay { get; init; }
+
+    /// <summary>What of <paramref name="items"/> is cut from <paramref name="cloth"/>, laid and bought; drafts alone unless <paramref name="lay"/>.</summary>
+    internal static ClothPlan Of(
+        JobCloth cloth,
+        List<ItemPlan> items,
+        JobDocument job,
+        bool lay,
+        LayCache? kept,
+        CancellationToken superseded
+    )
+    {
+        var reading = new ClothReading(cloth, job.Unit);
+        var cut = (
+            from item in items
+            from piece in CutPiece.Of(item)
+            where job.ClothOf(item.Item, piece.Lay.Role) == cloth.Id
+            select piece
+        )
+            .Take(Plan.MostPieces + 1)
+            .ToList();
+        var all = items.Sum(item =>
+            (long)item.Quantity * (item.Draft.Pattern?.Pieces.Sum(piece => (long)piece.Quantity) ?? 0)
+        );
+        var (pieces, matches, repeat) = Matching.Apply(
+            all > Plan.MostPieces ? [] : cut,
+            reading.CanBeLaid ? reading.ForLay : reading.ForLay with { Repeat = null }
+        );
+        var onTable = reading.ForLay with { Repeat = repeat ?? reading.ForLay.Repeat };
+        if (all > Plan.MostPieces)
+            reading.Problems.Add(
+                new Problem(
+                    $"cloths.{cloth.Id}.pieces",
+                    $"{all}",
+                    0,
+                    $"more than {Plan.MostPieces} pieces are cut in this job: lower the quantities, or make several jobs of it",
+                    $"{Plan.MostPieces}"
+                )
+                {
+                    Stage = Stage.Lay,
+                }
+            );
+        if (!reading.CanBeLaid || pieces.Count == 0 || all > Plan.MostPieces)
+            return new ClothPlan(reading, pieces, null, null, reading.Problems)
+            {
+                ForLay = onTable,
+                CutOtherwise = FindCutOtherwise(cloth, pieces, job.Unit),
+            };
+        // What is cut is where it is, whether the print matches there or not.
+        var cutAlready = cloth.Cut.Select(each => each.Piece).ToHashSet();
+        var (pins, refused) = Pinning.Sort(
+            cloth.Pins.Select(pin => onTable.PlaceOf(pin)),
+            [.. pieces.Select(piece => cutAlready.Contains(piece.Id) ? piece with { Origin = null } : piece)],
+            onTable,
+            superseded
+        );
+        var pinned = onTable with { Pins = pins };
+        if (!lay)
+            return new ClothPlan(reading, pieces, null, null, reading.Problems)
+            {
+                ForLay = pinned,
+                RefusedPins = refused,
+                CutOtherwise = FindCutOtherwise(cloth, pieces, job.Unit),
+            };
+        var laid = kept is null ? LayTable.Of(pieces, pinned, superseded) : kept.Of(pieces, pinned, superseded);
+        if (laid.Best.Length > 2 * LengthLimits.Most)
+        {
+            reading.Problems.Add(
+                new Problem(
+                    $"cloths.{cloth.Id}.pieces",
+                    $"{pieces.Count}",
+                    0,
+                    "more than 1000 m of this cloth would be needed: lower the quantities, or make several jobs of it",
+                    ""
+                )
+                {
+                    Stage = Stage.Lay,
+                }
+            );
+            return new ClothPlan(reading, pieces, null, null, reading.Problems) { ForLay = pinned };
+        }
+        List<Problem> problems =
+        [
+            .. reading.Problems,
+            .. laid
+                .Misfits.DistinctBy(misfit => misfit.Label)
+                .Select(misfit => Misfits.TooWide(misfit, reading, job.Unit)),
+        ];
+        return new ClothPlan(
+            reading,
+            pieces,
+            laid,
+            problems.Count == 0 ? Buying.Of(laid.Length, reading) : null,
+            problems
+        )
+        {
+            Matches = matches,
+            Beyond = FindBeyond(laid, pieces, reading),
+            ByWidths = CountWidths(pieces, items, job, reading),
+            RefusedPins = refused,
+            ForLay = pinned,
+            CutOtherwise = FindCutOtherwise(cloth, pieces, job.Unit),
+        };
+    }
+
+    private static (Length, IReadOnlyList<LayPiece>)? FindBeyond(
+        ClothLay lay,
+        List<LayPiece> pieces,
+        ClothReading cloth
+    )
+    {
+        if (cloth.RollEnd is not { } end || lay.Length <= end)
+            return null;
+        var at = lay.Best.Placements.ToDictionary(placement => placement.Id);
+        return (
+            lay.Length - end,
+            [
+                .. pieces.Where(piece =>
+                    at.TryGetValue(piece.Id, out var placement) && piece.MarksAt(placement).ToEnd > lay.Stock + end
+                ),
+            ]
+        );
+    }
+
+    // Cloth that is cut does not grow again: a change of more than a thread is told, not made.
+    private static List<string> FindCutOtherwise(JobCloth cloth, List<LayPiece> pieces, JobUnit unit)
+    {
+        if (cloth.Cut.Count == 0)
+            return [];
+        var now = pieces.ToDictionary(piece => piece.Id);
+        string Size(Length across, Length along) =>
+            $"{LengthPrinter.Cut(across, unit).Text} x {LengthPrinter.Cut(along, unit).Text} {LengthPrinter.Word(unit)}";
+        List<string> told = [];
+        foreach (var cut in cloth.Cut)
+        {
+            var (across, along) = (new Length(cut.Across), new Length(cut.Along));
+            if (!now.TryGetValue(cut.Piece, out var piece))
+                told.Add($"a piece of {Size(across, along)} was cut that is no longer in the job");
+            else if (
+                Length.Max((piece.Across(0) - across).Abs(), (piece.Along(0) - along).Abs()) > Length.Inches(0, 1, 32)
+            )
+                told.Add(
+                    $"{piece.Label} was cut {Size(across, along)} and is drafted {Size(piece.Across(0), piece.Along(0))} now"
+                );
+        }
+        return told;
+    }
+
+    // Handbook §8.2: whole widths are counted for each joined piece, as if nothing else could lie beside its sides.
+    private static Length? CountWidths(List<LayPiece> pieces, List<ItemPlan> items, JobDocument job, ClothReading cloth)
+    {
+        var joined = (
+            from item in items
+            from counted in item.Draft.Pattern?.Counted ?? []
+            where job.ClothOf(item.Item, counted.Role) == cloth.Cloth.Id
+            select (Item: item, Counted: counted)
+        ).ToList();
+        if (joined.Count == 0)
+            return null;
+        var parts = joined.SelectMany(each => each.Counted.Parts.Select(part => (each.Item.Item.Id, part))).ToHashSet();
+        return joined.Aggregate(
+            LayTable.ByHand([.. pieces.Where(piece => !parts.Contains((piece.Item, piece.Piece)))], cloth.ForLay),
+            (sum, each) => sum + (each.Item.Quantity * each.Counted.Quantity * each.Counted.Widths * each.Counted.Cut)
+        );
+    }
+}

@@ -1,0 +1,88 @@
+using Wrapper.Core.Covers.Shared;
+using Wrapper.Core.Declaring;
+using Wrapper.Core.Geometry;
+using Wrapper.Core.Jobs;
+using Wrapper.Core.Lengths;
+using Wrapper.Core.Lengths.Workings;
+using Wrapper.Core.Patterns;
+
+namespace Wrapper.Core.Planning;
+
+/// <summary>The make-ups that this workroom knows, and drafting by them.</summary>
+public sealed class Drafting
+{
+    private readonly Dictionary<string, MakeUp> byKey;
+
+    /// <summary>A drafting table for these make-ups, in the order given.</summary>
+    public Drafting(IEnumerable<MakeUp> makeUps)
+    {
+        MakeUps = [.. makeUps];
+        byKey = MakeUps.ToDictionary(makeUp => makeUp.Key, StringComparer.Ordinal);
+    }
+
+    /// <summary>All make-ups.</summary>
+    public IReadOnlyList<MakeUp> MakeUps { get; }
+
+    /// <summary>Every make-up of this assembly, by rank and key.</summary>
+    public static Drafting Standard(params IEnumerable<MakeUp> more) =>
+        new(
+            typeof(MakeUp)
+                .Assembly.GetTypes()
+                .Where(type => type.IsSubclassOf(typeof(MakeUp)) && !type.IsAbstract)
+                .Select(type => (MakeUp)Activator.CreateInstance(type)!)
+                .OrderBy(makeUp => makeUp.Rank)
+                .ThenBy(makeUp => makeUp.Key, StringComparer.Ordinal)
+                .Concat(more)
+        );
+
+    /// <summary>The make-up of a key, or null.</summary>
+    public MakeUp? Find(string key) => byKey.GetValueOrDefault(key);
+
+    /// <summary>Drafts <paramref name="item"/>, to the <paramref name="usable"/> widths of its cloths where it matters, and checks the seams on what was drawn.</summary>
+    public Draft Draft(Item item, JobUnit unit, Func<ClothRole, Working>? usable = null)
+    {
+        if (Find(item.MakeUp) is not { } makeUp)
+            return new Draft(
+                null,
+                null,
+                null,
+                [new Problem("makeUp", item.MakeUp, 0, "no such make-up", MakeUps[0].Key)]
+            );
+        var reading = new Reading(makeUp, item, unit, usable);
+        if (reading.Problems.Count == 0)
+            reading.Problems.AddRange(makeUp.Check(reading));
+        if (reading.Problems.Count > 0)
+            return new Draft(null, null, reading, reading.Problems);
+        var pattern = Filled.With(WidthJoins.Apply(makeUp.Draft(reading), reading), makeUp.Fillings(reading), unit);
+        if (Unsound(pattern, makeUp, reading) is { } unsound)
+            return new Draft(null, null, reading, [unsound]);
+        return new Draft(pattern, SeamCheck.Of(pattern, unit), reading, []);
+    }
+
+    // The last look before anything is cut: no outline may cross itself, and no allowance may swallow an edge.
+    private static Problem? Unsound(Pattern pattern, MakeUp makeUp, Reading reading)
+    {
+        foreach (var piece in pattern.Pieces)
+        {
+            if (OutlineCheck.Fault(piece.Stitch) is { } stitch)
+                return reading.Refuse(
+                    $"measures.{makeUp.Measures[0].Key}",
+                    $"the stitch line of the {piece.Name} {stitch}",
+                    "20"
+                );
+            if (piece.SwallowedEdge() is { } edge)
+                return reading.Refuse(
+                    $"allowances.{makeUp.Allowances[0].Symbol}",
+                    $"the {piece.Name} is too narrow at its {edge} edge for its allowances",
+                    reading.Unit.IsInches() ? "1/4" : "0.6"
+                );
+            if (OutlineCheck.Fault(piece.Cut) is { } cut)
+                return reading.Refuse(
+                    $"allowances.{makeUp.Allowances[0].Symbol}",
+                    $"the cut line of the {piece.Name} {cut}: the allowance does not go round its inside corners",
+                    reading.Unit.IsInches() ? "1/4" : "0.6"
+                );
+        }
+        return null;
+    }
+}

@@ -1,0 +1,92 @@
+using Wrapper.Core.Cloth;
+using Wrapper.Core.Declaring;
+using Wrapper.Core.Jobs;
+using Wrapper.Core.Lay;
+using Wrapper.Core.Lengths;
+using Wrapper.Core.Lengths.Workings;
+
+namespace Wrapper.Core.Planning;
+
+/// <summary>One item's draft within a plan, with the letters of its pieces (<c>a</c>, <c>b</c>, …) by piece key.</summary>
+public sealed record ItemPlan(Item Item, int Number, Draft Draft, IReadOnlyDictionary<string, string> Letters)
+{
+    /// <summary>How many are made; none while the item is in doubt.</summary>
+    public int Quantity => Draft.Pattern is null ? 0 : Draft.Reading!.Quantity;
+
+    /// <summary>The label of a piece: item number and letter, <c>2c</c>.</summary>
+    public string Label(string piece) => $"{Number}{Letters[piece]}";
+
+    /// <summary>Every item of <paramref name="job"/> drafted, in order.</summary>
+    internal static List<ItemPlan> AllOf(JobDocument job, Drafting drafting, CancellationToken superseded) =>
+        [
+            .. job.Items.Select(
+                (item, at) =>
+                {
+                    superseded.ThrowIfCancellationRequested();
+                    return Of(item, at + 1, drafting, job);
+                }
+            ),
+        ];
+
+    /// <summary>Drafts one item as number <paramref name="number"/> of <paramref name="job"/>, to the cloths that it is cut from.</summary>
+    public static ItemPlan Of(Item item, int number, Drafting drafting, JobDocument job)
+    {
+        var draft = drafting.Draft(item, job.Unit, role => Usable(item, role, job));
+        var letters = (draft.Pattern?.Pieces ?? [])
+            .Select((piece, at) => (piece.Key, Letter: Letter(at)))
+            .ToDictionary(pair => pair.Key, pair => pair.Letter);
+        return new ItemPlan(item, number, draft, letters);
+    }
+
+    /// <summary>The cloth that the cover of one item takes, laid alone, all its cloths together; null when it or a cloth of it is in doubt, or a piece too wide.</summary>
+    public Length? Alone(JobDocument job, CancellationToken superseded = default)
+    {
+        if (Draft.Pattern is null || job.Cloths.Count == 0 || WithoutCloth(job).Any())
+            return null;
+        var sum = Length.Zero;
+        foreach (
+            var cut in CutPiece
+                .Of(this)
+                .Where(piece => !piece.Lay.Role.IsFilling())
+                .GroupBy(piece => job.ClothOf(Item, piece.Lay.Role))
+        )
+        {
+            // New cloth, whatever remnants there are.
+            var cloth = new ClothReading(job.Cloths.First(cloth => cloth.Id == cut.Key) with { Stock = [] }, job.Unit);
+            var (pieces, _, repeat) = Matching.Apply([.. cut], cloth.ForLay);
+            if (
+                !cloth.CanBeLaid
+                || LayTable.Of(pieces, cloth.ForLay with { Repeat = repeat }, superseded)
+                    is not { Misfits.Count: 0 } lay
+            )
+                return null;
+            sum += lay.Length;
+        }
+        return sum;
+    }
+
+    /// <summary>The cloths of the item that the job does not have.</summary>
+    internal IEnumerable<Problem> WithoutCloth(JobDocument job) =>
+        from id in Item.OtherCloths.Values.Prepend(Item.Cloth).Distinct()
+        where id is not null && job.Cloths.All(cloth => cloth.Id != id)
+        select new Problem(
+            $"items.{Item.Id}.cloth",
+            id,
+            0,
+            "this job has no such cloth",
+            job.Cloths.Count > 0 ? job.Cloths[0].Id : ""
+        );
+
+    // A cloth that is lost or cannot be read has a problem of its own; pieces are drafted to usual cloth meanwhile.
+    private static Working Usable(Item item, ClothRole role, JobDocument job)
+    {
+        var cloth =
+            job.Cloths.Count == 0 ? null : job.Cloths.FirstOrDefault(cloth => cloth.Id == job.ClothOf(item, role));
+        return cloth is not null && new ClothReading(cloth, job.Unit) is { CanBeLaid: true } reading
+            ? reading.Usable
+            : Reading.UsualWidth;
+    }
+
+    private static string Letter(int at) =>
+        at < 26 ? $"{(char)('a' + at)}" : $"{Letter((at / 26) - 1)}{(char)('a' + (at % 26))}";
+}

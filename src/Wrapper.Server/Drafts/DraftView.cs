@@ -1,0 +1,249 @@
+using Wrapper.Core.Declaring;
+using Wrapper.Core.Geometry;
+using Wrapper.Core.Jobs;
+using Wrapper.Core.Lengths;
+using Wrapper.Core.Lengths.Workings;
+using Wrapper.Core.Patterns;
+using Wrapper.Core.Planning;
+using Wrapper.Server.Drawings;
+
+namespace Wrapper.Server.Drafts;
+
+/// <summary>One item drafted: what each field was read as, what is wrong, the measuring sketch, and the pattern unless it is in doubt.</summary>
+public sealed record DraftView(
+    IReadOnlyDictionary<string, LengthView> Fields,
+    IReadOnlyList<Problem> Problems,
+    SketchView? Sketch,
+    PatternView? Pattern
+)
+{
+    /// <summary>The view of <paramref name="plan"/>.</summary>
+    public static DraftView Of(ItemPlan plan, Drafting drafting, JobUnit unit)
+    {
+        var lengths = plan.Draft.Reading?.Lengths ?? new Dictionary<string, Length>();
+        var reading = plan.Draft.Reading;
+        var sketch = reading is null ? null : drafting.Find(plan.Item.MakeUp)?.Sketch(reading);
+        return new DraftView(
+            lengths.ToDictionary(pair => pair.Key, pair => LengthView.Finished(pair.Value, unit)),
+            plan.Draft.Problems,
+            sketch is null
+                ? null
+                : SketchView.Of(
+                    sketch with
+                    {
+                        Dimensions = [.. sketch.Dimensions.Where(line => reading!.Asks(line.Measure))],
+                    }
+                ),
+            plan.Draft is { Pattern: { } pattern, Seams: { } seams } ? PatternView.Of(plan, pattern, seams, unit) : null
+        );
+    }
+}
+
+/// <summary>The measuring sketch: strokes (<c>face</c> closed, <c>edge</c>, <c>hidden</c>) and dimension lines by measure key.</summary>
+public sealed record SketchView(
+    BoxView Box,
+    IReadOnlyList<StrokeView> Strokes,
+    IReadOnlyList<SketchDimension> Dimensions
+)
+{
+    /// <summary>The view of <paramref name="sketch"/>.</summary>
+    public static SketchView Of(Sketch sketch)
+    {
+        var points = sketch.Strokes.SelectMany(stroke => stroke.Points).Select(Drawing.Upright).ToList();
+        var (left, top) = (points.Min(p => p.X), points.Min(p => p.Y));
+        return new SketchView(
+            new BoxView(left, top, points.Max(p => p.X) - left, points.Max(p => p.Y) - top),
+            [
+                .. sketch.Strokes.Select(stroke => new StrokeView(
+                    stroke.Kind,
+                    string.Join(' ', stroke.Points.Select(Drawing.Upright).Select(p => $"{p.X},{p.Y}"))
+                )),
+            ],
+            [.. sketch.Dimensions.Select(line => new SketchDimension(line.Measure, Span(line.From, line.To)))]
+        );
+    }
+
+    internal static SpanView Span(Point from, Point to)
+    {
+        var ((x1, y1), (x2, y2)) = (Drawing.Upright(from), Drawing.Upright(to));
+        return new SpanView(x1, y1, x2, y2);
+    }
+}
+
+/// <summary>A stroke of a sketch; points as SVG takes them.</summary>
+public sealed record StrokeView(string Kind, string Points);
+
+/// <summary>Where a measure is shown.</summary>
+public sealed record SketchDimension(string Measure, SpanView Span);
+
+/// <summary>A drafted cover.</summary>
+public sealed record PatternView(
+    IReadOnlyList<PieceView> Pieces,
+    IReadOnlyList<SeamView> Seams,
+    IReadOnlyList<string> Uncovered,
+    bool SeamsHold,
+    IReadOnlyList<SizeView> Finished,
+    IReadOnlyList<NotionView> Notions,
+    IReadOnlyList<string> Steps,
+    IReadOnlyList<Remark> Remarks,
+    bool InPairs,
+    int Minutes
+)
+{
+    internal static PatternView Of(ItemPlan plan, Pattern pattern, SeamReport seams, JobUnit unit) =>
+        new(
+            [.. pattern.Pieces.Select(piece => PieceView.Of(piece, plan, unit))],
+            [
+                .. seams.Seams.Select(seam => new SeamView(
+                    seam.Seam,
+                    seam.Kind,
+                    LengthView.Finished(seam.Left, unit),
+                    LengthView.Finished(seam.Right, unit),
+                    LengthView.Finished(seam.Drafted, unit),
+                    seam.Fault
+                )),
+            ],
+            [.. seams.Coverage, .. seams.Extents],
+            seams.Holds,
+            [
+                .. pattern.Finished.Select(size => new SizeView(
+                    size.Name,
+                    "finished",
+                    LengthView.Finished(size.Working.Value, unit),
+                    WorkingText.Lines(size.Working, size.Name, unit),
+                    null
+                )),
+            ],
+            [
+                .. pattern.Notions.Select(notion => new NotionView(
+                    notion.Key,
+                    notion.Name,
+                    notion.Count,
+                    notion.Amount,
+                    notion.Note,
+                    notion.Length is { } length ? LengthView.Cut(length.Value, unit) : null,
+                    notion.Length is { } sum ? WorkingText.Lines(sum, notion.Name, unit) : [],
+                    notion.Role
+                )),
+            ],
+            [.. pattern.Steps.Select(step => step.Text)],
+            pattern.Remarks,
+            pattern.InPairs,
+            Core.Making.Minutes.Of(pattern)
+        );
+}
+
+/// <summary>A piece: label <c>2c</c>, cut and stitch line as paths, marks, sizes with workings and the allowance of each edge.</summary>
+public sealed record PieceView(
+    string Key,
+    string Label,
+    string Name,
+    int Quantity,
+    Grain Grain,
+    bool TurnedOver,
+    ClothRole Role,
+    string Note,
+    BoxView Box,
+    string Cut,
+    string Stitch,
+    IReadOnlyList<LineView> Lines,
+    IReadOnlyList<NotchView> Notches,
+    IReadOnlyList<MeetingView> Meeting,
+    IReadOnlyList<SizeView> Sizes,
+    IReadOnlyList<EdgeView> Edges
+)
+{
+    internal static PieceView Of(Piece piece, ItemPlan plan, JobUnit unit) =>
+        new(
+            piece.Key,
+            plan.Label(piece.Key),
+            piece.Name,
+            piece.Quantity * plan.Quantity,
+            piece.Grain,
+            piece.TurnedOver,
+            piece.Role,
+            piece.Note,
+            Drawing.Box(piece.Cut),
+            Drawing.Path(piece.Cut),
+            Drawing.Path(piece.Stitch),
+            [.. piece.Lines.Select(line => new LineView(line.Kind, SketchView.Span(line.From, line.To)))],
+            [.. piece.Notches.Select(notch => NotchView.Of(piece, notch))],
+            [
+                .. piece.Meeting.Select(point =>
+                    MeetingView.Of(point.Name, piece.Stitch.Mark(point.Edge, point.At, Length.Zero).On)
+                ),
+            ],
+            [.. piece.Sizes.Select(size => SizeOf(size, unit))],
+            [
+                .. piece
+                    .Allowances.Where(edge => piece.Stitch.Has(edge.Key))
+                    .Select(edge => new EdgeView(
+                        edge.Key,
+                        $"{piece.Key}/{edge.Key}",
+                        LengthView.Finished(edge.Value.Value, unit)
+                    )),
+            ]
+        );
+
+    private static SizeView SizeOf(Size size, JobUnit unit) =>
+        new(
+            size.Name,
+            size.Kind == SizeKind.Cut ? "cut" : "finished",
+            size.Kind == SizeKind.Cut
+                ? LengthView.Cut(size.Working.Value, unit)
+                : LengthView.Finished(size.Working.Value, unit),
+            WorkingText.Lines(size.Working, size.Name, unit),
+            SketchView.Span(size.From, size.To)
+        );
+}
+
+/// <summary>A line inside a piece.</summary>
+public sealed record LineView(string Kind, SpanView Span);
+
+/// <summary>A mark across the allowance, from the stitch line outward; a clip is cut, a notch marked.</summary>
+public sealed record NotchView(bool Clip, SpanView Span)
+{
+    internal static NotchView Of(Piece piece, Notch notch)
+    {
+        var reach = piece.Allowances.TryGetValue(notch.Edge, out var allowance)
+            ? allowance.Value
+            : Length.Millimetres(6);
+        var (on, outward) = piece.Stitch.Mark(notch.Edge, notch.At, reach);
+        return new NotchView(notch.Clip, SketchView.Span(on, outward));
+    }
+}
+
+/// <summary>A named point where three pieces or more meet.</summary>
+public sealed record MeetingView(string Name, long X, long Y)
+{
+    internal static MeetingView Of(string name, Point at)
+    {
+        var (x, y) = Drawing.Upright(at);
+        return new MeetingView(name, x, y);
+    }
+}
+
+/// <summary>An edge of a piece, the key of its own allowance in the item, and the allowance that it has.</summary>
+public sealed record EdgeView(string Name, string AllowanceKey, LengthView Allowance);
+
+/// <summary>A seam as measured on the drawn stitch lines.</summary>
+public sealed record SeamView(
+    string Name,
+    SeamKind Kind,
+    LengthView Left,
+    LengthView Right,
+    LengthView Drafted,
+    string? Fault
+);
+
+/// <summary>Something bought beside the cloth, with its working.</summary>
+public sealed record NotionView(
+    string Key,
+    string Name,
+    int Count,
+    string Amount,
+    string Note,
+    LengthView? Length,
+    IReadOnlyList<string> Working,
+    ClothRole? Role
+);

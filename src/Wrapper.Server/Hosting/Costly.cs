@@ -1,0 +1,36 @@
+using Wrapper.Core.Jobs;
+
+namespace Wrapper.Server.Hosting;
+
+/// <summary>How long a call has to wait: its place in line, 0 while it is worked on or is not here.</summary>
+public sealed record WaitingView(int Place);
+
+/// <summary>Requests that take work: bad ones are refused at once, the others wait for their turn.</summary>
+internal static class Costly
+{
+    /// <summary>The answer of <paramref name="work"/> when its turn in the <paramref name="queue"/> comes, or what is <paramref name="refused"/>.</summary>
+    public static Task<IResult> Answer(
+        WorkQueue queue,
+        HttpContext context,
+        IEnumerable<Problem> refused,
+        Func<CancellationToken, IResult> work
+    ) => Closing(queue, context, refused, turn => work(turn.Superseded));
+
+    /// <summary>The same for work that can tell what it has found when its time runs out.</summary>
+    public static async Task<IResult> Closing(
+        WorkQueue queue,
+        HttpContext context,
+        IEnumerable<Problem> refused,
+        Func<Turn, IResult> work
+    ) => refused.ToList() is { Count: > 0 } problems ? Problems.Fields(problems) : await queue.Run(context, work);
+
+    public static void Map(RouteGroupBuilder api) =>
+        api.MapGet(
+                "/waiting/{call}",
+                (string call, LayQueue lays, DraftQueue drafts) =>
+                    new WaitingView(Math.Max(lays.Place(call), drafts.Place(call)))
+            )
+            .Produces<WaitingView>()
+            .WithName("waiting")
+            .WithSummary("The place in line of a call that carries this in its header X-Call.");
+}

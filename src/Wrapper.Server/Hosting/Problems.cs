@@ -1,0 +1,41 @@
+using Microsoft.AspNetCore.Mvc;
+using Wrapper.Core.Jobs;
+using Wrapper.Server.Jobs;
+
+namespace Wrapper.Server.Hosting;
+
+/// <summary>Problem details (RFC 9457). Those about fields carry <c>errors</c>: field, what was given, where, the reason and an example.</summary>
+internal static class Problems
+{
+    public static IResult Fields(IReadOnlyList<Problem> errors) =>
+        Results.Problem(
+            new ProblemDetails
+            {
+                Status = StatusCodes.Status422UnprocessableEntity,
+                Title = "Some entries cannot be used.",
+                Detail = string.Join(
+                    " ",
+                    errors.Select(error =>
+                        $"{error.Field}: {error.Reason} (given \"{error.Given}\"; for example {error.Example})."
+                    )
+                ),
+                Extensions = { ["errors"] = errors },
+            }
+        );
+
+    public static IResult Conflict(JobView current) =>
+        Results.Problem(
+            new ProblemDetails
+            {
+                Status = StatusCodes.Status409Conflict,
+                Title = "Somebody else saved this job in the meantime.",
+                Detail = "Your change was not saved over it. Compare both and choose.",
+                Extensions = { ["current"] = current },
+            }
+        );
+
+    public static IResult NotFound(string detail) => Results.Problem(detail, statusCode: StatusCodes.Status404NotFound);
+
+    public static IResult Forbidden(string detail) =>
+        Results.Problem(detail, statusCode: StatusCodes.Status403Forbidden);
+}

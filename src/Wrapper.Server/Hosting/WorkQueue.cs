@@ -1,0 +1,174 @@
+using System.Collections.Concurrent;
+using System.Runtime.InteropServices;
+
+namespace Wrapper.Server.Hosting;
+
+/// <summary>Work was given up because it would have taken too long.</summary>
+internal sealed class TooLongException(TimeSpan longest)
+    : Exception(
+        $"this takes longer than {longest.TotalSeconds:0} s: lower the quantities, trace with fewer points, or make several jobs of it"
+    );
+
+/// <summary>So many wait already that nobody would see the end.</summary>
+internal sealed class TooManyException() : Exception("too many wait already: ask again in a moment");
+
+/// <summary>The turn of one call: work ends when it is <paramref name="Superseded"/>; once it is <paramref name="Closing"/>, what can be told unfinished is told.</summary>
+internal readonly record struct Turn(CancellationToken Superseded, CancellationToken Closing);
+
+/// <summary>
+/// Costly work on threads of its own, as many as there are cores and less urgent than those that answer; what comes beyond that waits in line, and its place can be asked for.
+/// Work that takes longer than <paramref name="longest"/>, or that nobody waits for any more, is given up.
+/// </summary>
+internal class WorkQueue(TimeSpan longest, int niceness) : IDisposable
+{
+    private const int MostWaiting = 300;
+
+    private readonly Threads threads = new(Environment.ProcessorCount, niceness);
+    private readonly LinkedList<Ticket> line = new();
+    private readonly Lock gate = new();
+    private int free = Environment.ProcessorCount;
+
+    private sealed class Ticket(string call)
+    {
+        public string Call => call;
+
+        public TaskCompletionSource Turn { get; } = new(TaskCreationOptions.RunContinuationsAsynchronously);
+    }
+
+    /// <summary>Runs <paramref name="work"/> for <paramref name="request"/> when its turn comes.</summary>
+    /// <exception cref="TooLongException">It took too long.</exception>
+    /// <exception cref="TooManyException">Too many wait already.</exception>
+    /// <exception cref="OperationCanceledException">The client went away, or the server stops.</exception>
+    public async Task<T> Run<T>(HttpContext request, Func<Turn, T> work)
+    {
+        var stopping = request.RequestServices.GetRequiredService<IHostApplicationLifetime>().ApplicationStopping;
+        using var givenUp = CancellationTokenSource.CreateLinkedTokenSource(request.RequestAborted, stopping);
+        await Enter(request.Request.Headers["X-Call"].ToString(), givenUp.Token);
+        try
+        {
+            using var limit = CancellationTokenSource.CreateLinkedTokenSource(givenUp.Token);
+            limit.CancelAfter(longest);
+            using var closing = new CancellationTokenSource(longest * 0.7);
+            try
+            {
+                return await Task.Factory.StartNew(
+                    () => work(new Turn(limit.Token, closing.Token)),
+                    limit.Token,
+                    TaskCreationOptions.DenyChildAttach,
+                    threads
+                );
+            }
+            catch (OperationCanceledException) when (!givenUp.IsCancellationRequested)
+            {
+                throw new TooLongException(longest);
+            }
+        }
+        finally
+        {
+            Leave();
+        }
+    }
+
+    /// <summary>How many wait before this call, itself included; 0 while it is worked on or is not here.</summary>
+    public int Place(string call)
+    {
+        lock (gate)
+            return line.Select((ticket, at) => (ticket.Call, At: at + 1)).FirstOrDefault(each => each.Call == call).At;
+    }
+
+    private async Task Enter(string call, CancellationToken givenUp)
+    {
+        LinkedListNode<Ticket> node;
+        lock (gate)
+        {
+            if (free > 0)
+            {
+                free--;
+                return;
+            }
+            if (line.Count >= MostWaiting)
+                throw new TooManyException();
+            node = line.AddLast(new Ticket(call));
+        }
+        using var leaves = givenUp.Register(() =>
+        {
+            lock (gate)
+                if (node.List is not null)
+                    line.Remove(node);
+                else
+                    return;
+            node.Value.Turn.TrySetCanceled(givenUp);
+        });
+        await node.Value.Turn.Task;
+    }
+
+    private void Leave()
+    {
+        lock (gate)
+        {
+            if (line.First is not { } next)
+            {
+                free++;
+                return;
+            }
+            line.RemoveFirst();
+            next.Value.Turn.SetResult();
+        }
+    }
+
+    public void Dispose()
+    {
+        threads.Dispose();
+        GC.SuppressFinalize(this);
+    }
+}
+
+/// <summary>Where lays are made: plans, comparisons, savings.</summary>
+internal sealed class LayQueue() : WorkQueue(TimeSpan.FromSeconds(9), niceness: 5);
+
+/// <summary>Where items are drafted without being laid, so that drafts need not wait for lays.</summary>
+internal sealed class DraftQueue() : WorkQueue(TimeSpan.FromSeconds(9), niceness: 2);
+
+/// <summary>A few threads that run tasks in the order in which they come.</summary>
+internal sealed class Threads : TaskScheduler, IDisposable
+{
+    private readonly BlockingCollection<Task> tasks = [];
+    private readonly int count;
+
+    public Threads(int count, int niceness)
+    {
+        this.count = count;
+        for (var n = 0; n < count; n++)
+            new Thread(() =>
+            {
+                // Of this thread alone; the runtime's own priorities have no effect on Linux.
+                if (OperatingSystem.IsLinux())
+                    _ = SetPriority(0, 0, niceness);
+                foreach (var task in tasks.GetConsumingEnumerable())
+                    TryExecuteTask(task);
+            })
+            {
+                IsBackground = true,
+                Name = "lay",
+            }.Start();
+    }
+
+    public override int MaximumConcurrencyLevel => count;
+
+    protected override void QueueTask(Task task)
+    {
+        if (!tasks.IsAddingCompleted)
+            tasks.Add(task);
+    }
+
+    protected override bool TryExecuteTaskInline(Task task, bool taskWasPreviouslyQueued) =>
+        Current == this && TryExecuteTask(task);
+
+    protected override IEnumerable<Task> GetScheduledTasks() => tasks;
+
+    public void Dispose() => tasks.CompleteAdding();
+
+    [DllImport("libc", EntryPoint = "setpriority")]
+    [DefaultDllImportSearchPaths(DllImportSearchPath.SafeDirectories)]
+    private static extern int SetPriority(int which, int who, int niceness);
+}

@@ -1,0 +1,162 @@
+using System.Net;
+using System.Reflection;
+using System.Text.Json.Serialization;
+using Microsoft.AspNetCore.ResponseCompression;
+using Serilog;
+using Serilog.Events;
+using Wrapper.Core.Declaring;
+using Wrapper.Core.Lay;
+using Wrapper.Core.Planning;
+using Wrapper.Server.Cloths;
+using Wrapper.Server.Demo;
+using Wrapper.Server.Jobs;
+using Wrapper.Server.Lays;
+using Wrapper.Server.MakeUps;
+using Wrapper.Server.Photos;
+using Wrapper.Server.Plans;
+using Wrapper.Store;
+
+namespace Wrapper.Server.Hosting;
+
+/// <summary>Puts the server together. Options: <c>--port</c> (default 5199), <c>--data FOLDER</c>, <c>--web FOLDER</c>, <c>--demo</c>.</summary>
+public static class WrapperServer
+{
+    /// <summary>The application, ready to run; <paramref name="more"/> make-ups are known beside the standard ones.</summary>
+    /// <exception cref="DatabaseRefusedException">The database in the data folder is damaged or newer.</exception>
+    /// <exception cref="ArgumentException">An option cannot be.</exception>
+    public static WebApplication Build(string[] args, params IEnumerable<MakeUp> more) =>
+        Build(ServerOptions.Read(args), more);
+
+    internal static WebApplication Build(ServerOptions options, params IEnumerable<MakeUp> more)
+    {
+        // Nothing of the environment moves the address or opens another one: the command line alone says where it listens.
+        var builder = WebApplication.CreateEmptyBuilder(
+            new WebApplicationOptions
+            {
+                Args = [],
+                ContentRootPath = AppContext.BaseDirectory,
+                WebRootPath = options.Web,
+            }
+        );
+        builder
+            .WebHost.UseKestrelCore()
+            .ConfigureKestrel(kestrel =>
+            {
+                kestrel.AddServerHeader = false;
+                kestrel.Limits.MaxRequestBodySize = 4 * 1024 * 1024;
+                kestrel.Listen(IPAddress.Loopback, options.Port);
+            });
+        builder.Services.AddSerilog(log =>
+            log.MinimumLevel.Warning()
+                .MinimumLevel.Override("Microsoft.Extensions.Hosting.Internal.Host", LogEventLevel.Fatal)
+                .WriteTo.Console(formatProvider: System.Globalization.CultureInfo.InvariantCulture)
+        );
+        builder.Services.AddHostFiltering(hosts =>
+            (hosts.AllowedHosts, hosts.AllowEmptyHosts) = (["localhost", "127.0.0.1", "[::1]"], false)
+        );
+        builder.Services.AddResponseCompression(compression =>
+            compression.MimeTypes = [
+                .. ResponseCompressionDefaults.MimeTypes,
+                "application/problem+json",
+                "image/svg+xml",
+                "font/ttf",
+            ]
+        );
+        builder.Services.Configure<HostOptions>(host => host.ShutdownTimeout = TimeSpan.FromSeconds(3));
+        builder.Services.Configure<RouteHandlerOptions>(routes => routes.ThrowOnBadRequest = true);
+        builder.Services.ConfigureHttpJsonOptions(json =>
+        {
+            json.SerializerOptions.NumberHandling = JsonNumberHandling.Strict;
+            json.SerializerOptions.RespectNullableAnnotations = true;
+            json.SerializerOptions.RespectRequiredConstructorParameters = true;
+        });
+        builder.Services.AddRouting();
+        builder.Services.AddProblemDetails();
+        builder.Services.AddExceptionHandler<Faults>();
+        builder.Services.AddOutputCache(cache => cache.DefaultExpirationTimeSpan = TimeSpan.FromDays(365));
+        builder.Services.AddOpenApi("v1", openApi => openApi.AddSchemaTransformer<RequiredMembers>());
+        builder.Services.AddSingleton(Drafting.Standard(more));
+        builder.Services.AddSingleton(TimeProvider.System);
+        builder.Services.AddSingleton(services => new LayCache(
+            IsDescribing() ? null : new LayShelf(services.GetRequiredService<FoundLays>())
+        ));
+        builder.Services.AddSingleton<RunningSearch>();
+        builder.Services.AddSingleton<LayQueue>();
+        builder.Services.AddSingleton<DraftQueue>();
+        AddStore(builder, options);
+
+        var app = builder.Build();
+        app.UseMiddleware<Guard>();
+        app.UseHostFiltering();
+        app.UseResponseCompression();
+        app.UseExceptionHandler();
+        app.UseStatusCodePages();
+        app.UseRouting();
+        app.UseOutputCache();
+        // Built once: it costs more than any plan.
+        app.MapOpenApi().CacheOutput();
+        var api = app.MapGroup("/api").AddEndpointFilter(NullMembers.Refuse);
+        api.MapGet(
+                "/health",
+                (IServiceProvider services) => new Health("ok", services.GetService<Upkeep>()?.Notes ?? [])
+            )
+            .Produces<Health>()
+            .WithName("health")
+            .WithSummary("Whether it answers, and what should be known of the workroom's data.");
+        MakeUpEndpoints.Map(api);
+        api.MapPost(
+                "/backups",
+                (Backups backups, TimeProvider clock) => new Backup(Path.GetFileName(backups.Make(clock.GetUtcNow())))
+            )
+            .Produces<Backup>()
+            .WithName("backUp")
+            .WithSummary("Copies everything, as of now, into the folder backups beside the database.");
+        PlanEndpoints.Map(api);
+        SearchEndpoints.Map(api);
+        ClothEndpoints.Map(api);
+        PinEndpoints.Map(api);
+        JobEndpoints.Map(api);
+        PhotoEndpoints.Map(api);
+        Costly.Map(api);
+        api.MapFallback(() => Problems.NotFound("there is nothing at this address"));
+        FrontEnd.Map(app);
+        return app;
+    }
+
+    // The API description is written at build by running this program: no database then.
+    internal static bool IsDescribing() => Assembly.GetEntryAssembly()?.GetName().Name == "GetDocument.Insider";
+
+    private static void AddStore(WebApplicationBuilder builder, ServerOptions options)
+    {
+        if (IsDescribing())
+        {
+            foreach (var store in (Type[])[typeof(JobStore), typeof(PhotoStore), typeof(Database), typeof(Backups)])
+                builder.Services.AddSingleton(
+                    store,
+                    _ => throw new InvalidOperationException("no database while the API is described")
+                );
+            return;
+        }
+        var alone =
+            DataLock.Take(options.Data)
+            ?? throw new DatabaseRefusedException(
+                $"Another Wrapper works on {options.Data}: stop it, or give another folder with --data."
+            );
+        var database = Database.Open(options.Data);
+        builder.Services.AddSingleton(alone);
+        builder.Services.AddSingleton(database);
+        var jobs = new JobStore(database, TimeProvider.System);
+        if (options.Demo)
+            DemoJobs.Seed(jobs);
+        builder.Services.AddSingleton(jobs);
+        builder.Services.AddSingleton(new PhotoStore(database, TimeProvider.System));
+        builder.Services.AddSingleton(new FoundLays(database, TimeProvider.System));
+        builder.Services.AddSingleton(new Backups(database));
+        builder.Services.AddSingleton<Upkeep>();
+        builder.Services.AddHostedService(services => services.GetRequiredService<Upkeep>());
+    }
+
+    private sealed record Health(string Status, IReadOnlyList<string> Notes);
+
+    private sealed record Backup(string File);
+}

@@ -1,0 +1,217 @@
+using System.Text.Json;
+using Microsoft.AspNetCore.Http.Json;
+using Microsoft.Extensions.Options;
+using Wrapper.Core.Jobs;
+using Wrapper.Core.Lengths;
+using Wrapper.Server.Hosting;
+using Wrapper.Store;
+
+namespace Wrapper.Server.Jobs;
+
+/// <summary>
+/// A new job under an id that the client chose, so that a repeated request makes no second one: an empty one in
+/// <paramref name="Unit"/>, or <paramref name="Document"/> taken in whole.
+/// </summary>
+public sealed record CreateJob(string Id, string ChangeId, string Name, JobUnit Unit, JobDocument? Document);
+
+/// <summary>A save made from revision <paramref name="Base"/>. Saves of one <paramref name="Step"/> are undone together; empty for a step of its own.</summary>
+public sealed record SaveJob(long Base, string ChangeId, string Step, JobDocument Document);
+
+/// <summary>An undo or redo from revision <paramref name="Base"/>.</summary>
+public sealed record MoveJob(long Base, string ChangeId);
+
+/// <summary>Stored jobs.</summary>
+internal static class JobEndpoints
+{
+    private const int LongestId = 64,
+        LongestStep = 300,
+        LongestSearch = 200,
+        MostListed = 200;
+
+    public static void Map(RouteGroupBuilder api)
+    {
+        var jobs = api.MapGroup("/jobs");
+
+        jobs.MapGet(
+                "/",
+                (JobStore store, string? q, string? before, int? limit, bool? deleted) =>
+                    limit is < 1 or > MostListed
+                        ? Problems.Fields([
+                            new Problem(
+                                "limit",
+                                $"{limit}",
+                                0,
+                                $"from 1 to {MostListed} jobs are listed at once",
+                                $"{MostListed}"
+                            ),
+                        ])
+                    : q?.Length > LongestSearch
+                        ? Problems.Fields([
+                            new Problem(
+                                "q",
+                                q[..40],
+                                LongestSearch,
+                                $"longer than {LongestSearch} characters",
+                                "bench"
+                            ),
+                        ])
+                    : Results.Ok(store.List(limit ?? MostListed, q ?? "", before, deleted == true))
+            )
+            .Produces<IEnumerable<JobSummary>>()
+            .ProducesProblem(422)
+            .WithName("listJobs")
+            .WithSummary(
+                "Jobs, the latest change first: those with `q` in their name or customer, up to `limit`, after the one whose `mark` is `before`; with `deleted` those that were taken away."
+            );
+
+        jobs.MapPost(
+                "/",
+                (CreateJob create, JobStore store, IOptions<JsonOptions> json) =>
+                {
+                    var document = create.Document ?? JobDocument.Empty(create.Name, create.Unit);
+                    return Checked(
+                        document,
+                        [create.Id, create.ChangeId],
+                        () => Answer(store.Create(create.Id, Change(create.ChangeId, document, "", json)), json)
+                    );
+                }
+            )
+            .Produces<JobView>()
+            .ProducesProblem(409)
+            .ProducesProblem(422)
+            .WithName("createJob")
+            .WithSummary("Makes a job; the same id again gives the one that is there.");
+
+        jobs.MapGet(
+                "/{id}",
+                (string id, JobStore store, IOptions<JsonOptions> json) =>
+                    store.Find(id) is { } job
+                        ? Results.Ok(JobView.Of(job, json.Value.SerializerOptions))
+                        : NoJob(id, store)
+            )
+            .Produces<JobView>()
+            .ProducesProblem(404)
+            .ProducesProblem(422)
+            .WithName("getJob")
+            .WithSummary("A job as it is now.");
+
+        jobs.MapDelete(
+                "/{id}",
+                (string id, JobStore store) => store.TakeAway(id) ? Results.NoContent() : NoJob(id, store)
+            )
+            .Produces(204)
+            .ProducesProblem(404)
+            .WithName("deleteJob")
+            .WithSummary("Takes a job away; it stays, and can be brought back.");
+
+        jobs.MapPost(
+                "/{id}/bring-back",
+                (string id, JobStore store) => store.BringBack(id) ? Results.NoContent() : NoJob(id, store)
+            )
+            .Produces(204)
+            .ProducesProblem(404)
+            .WithName("bringBackJob")
+            .WithSummary("Brings a job back that was taken away.");
+
+        jobs.MapPut(
+                "/{id}",
+                (string id, SaveJob save, JobStore store, IOptions<JsonOptions> json) =>
+                    save.Step.Length > LongestStep
+                        ? Problems.Fields([
+                            new Problem(
+                                "step",
+                                save.Step[..40],
+                                LongestStep,
+                                $"longer than {LongestStep} characters",
+                                "measures.W"
+                            ),
+                        ])
+                        : Checked(
+                            save.Document,
+                            [save.ChangeId],
+                            () =>
+                                Answer(
+                                    store.Save(id, save.Base, Change(save.ChangeId, save.Document, save.Step, json)),
+                                    json,
+                                    id,
+                                    store
+                                )
+                        )
+            )
+            .Produces<JobView>()
+            .ProducesProblem(404)
+            .ProducesProblem(409)
+            .ProducesProblem(422)
+            .WithName("saveJob")
+            .WithSummary(
+                "Saves a job. From an older revision, or with a change id that another change had: 409 with the job as it is. A repeated change gets its first result."
+            );
+
+        jobs.MapPost(
+                "/{id}/undo",
+                (string id, MoveJob move, JobStore store, IOptions<JsonOptions> json) =>
+                    Answer(store.Undo(id, move.Base, move.ChangeId), json, id, store)
+            )
+            .Produces<JobView>()
+            .ProducesProblem(404)
+            .ProducesProblem(409)
+            .WithName("undoJob")
+            .WithSummary("Takes the last step back, as a new revision.");
+
+        jobs.MapPost(
+                "/{id}/redo",
+                (string id, MoveJob move, JobStore store, IOptions<JsonOptions> json) =>
+                    Answer(store.Redo(id, move.Base, move.ChangeId), json, id, store)
+            )
+            .Produces<JobView>()
+            .ProducesProblem(404)
+            .ProducesProblem(409)
+            .WithName("redoJob")
+            .WithSummary("Does the last undone step again, as a new revision.");
+    }
+
+    private static IResult Checked(JobDocument document, string[] ids, Func<IResult> then)
+    {
+        var refused = JobLimits.Check(document).ToList();
+        refused.AddRange(
+            ids.Where(id => id.Length is 0 or > LongestId)
+                .Select(id => new Problem(
+                    "id",
+                    id.Length > 40 ? id[..40] : id,
+                    0,
+                    $"from 1 to {LongestId} characters are needed",
+                    "5f0c2a"
+                ))
+        );
+        return refused.Count > 0 ? Problems.Fields(refused) : then();
+    }
+
+    private static Change Change(string changeId, JobDocument document, string step, IOptions<JsonOptions> json) =>
+        new(
+            changeId,
+            JsonSerializer.Serialize(document, json.Value.SerializerOptions),
+            document.Name,
+            document.Customer,
+            step
+        );
+
+    private static IResult Answer(
+        SaveResult? result,
+        IOptions<JsonOptions> json,
+        string id = "",
+        JobStore? store = null
+    ) =>
+        result switch
+        {
+            null => NoJob(id, store!),
+            { Conflict: true } => Problems.Conflict(JobView.Of(result.Job, json.Value.SerializerOptions)),
+            _ => Results.Ok(JobView.Of(result.Job, json.Value.SerializerOptions)),
+        };
+
+    private static IResult NoJob(string id, JobStore store) =>
+        Problems.NotFound(
+            store.IsDeleted(id)
+                ? "this job was taken away: bring it back from the list of jobs"
+                : "there is no such job"
+        );
+}

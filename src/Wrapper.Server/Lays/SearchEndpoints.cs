@@ -1,0 +1,95 @@
+using Wrapper.Core.Jobs;
+using Wrapper.Core.Planning;
+using Wrapper.Server.Drawings;
+using Wrapper.Server.Hosting;
+using Wrapper.Server.Jobs;
+
+namespace Wrapper.Server.Lays;
+
+/// <summary>A job, and the cloth of it whose lay shall be shortened.</summary>
+public sealed record SearchRequest(JobDocument Job, string Cloth);
+
+/// <summary>A search as it stands: whether it goes on, the best length so far, how often it was shortened, and whether nothing shorter is possible.</summary>
+public sealed record SearchView(string Id, bool Runs, LengthView? Length, int Shortened, bool Proven, string? Fault)
+{
+    internal static SearchView Of(Search search) =>
+        new(
+            search.Id,
+            search.Runs,
+            search.Best is { } best ? LengthView.Cloth(best.Length, search.Unit) : null,
+            search.Shortened,
+            search.Best?.IsProven == true,
+            search.Fault
+        );
+}
+
+/// <summary>The longer search for a shorter lay. What it finds is in every later plan of the same pieces.</summary>
+internal static class SearchEndpoints
+{
+    public static void Map(RouteGroupBuilder api)
+    {
+        api.MapPost(
+                "/searches",
+                (
+                    SearchRequest request,
+                    Drafting drafting,
+                    RunningSearch searches,
+                    DraftQueue queue,
+                    HttpContext context
+                ) =>
+                    Costly.Answer(
+                        queue,
+                        context,
+                        JobLimits.Check(request.Job),
+                        superseded =>
+                        {
+                            var cloth = Plan.Of(request.Job, drafting, lay: false, superseded: superseded)
+                                .Cloths.FirstOrDefault(cloth => cloth.Reading.Cloth.Id == request.Cloth);
+                            if (cloth is null)
+                                return Problems.Fields([
+                                    new Problem(
+                                        "cloth",
+                                        request.Cloth,
+                                        0,
+                                        "this job has no such cloth",
+                                        request.Job.Cloths is [var first, ..] ? first.Id : ""
+                                    ),
+                                ]);
+                            if (cloth.Problems.Count > 0)
+                                return Problems.Fields(cloth.Problems);
+                            return Results.Ok(
+                                SearchView.Of(searches.Start(cloth.Pieces, cloth.ForLay, request.Job.Unit))
+                            );
+                        }
+                    )
+            )
+            .Produces<SearchView>()
+            .ProducesProblem(422)
+            .WithName("startSearch")
+            .WithSummary("Starts a longer search for a shorter lay of one cloth; one that runs is stopped.");
+
+        api.MapGet(
+                "/searches/{id}",
+                (string id, RunningSearch searches) =>
+                    searches.Current is { } search && search.Id == id
+                        ? Results.Ok(SearchView.Of(search))
+                        : Problems.NotFound("another search has been started since, or none was")
+            )
+            .Produces<SearchView>()
+            .ProducesProblem(404)
+            .WithName("search")
+            .WithSummary("How a search stands.");
+
+        api.MapDelete(
+                "/searches/{id}",
+                (string id, RunningSearch searches) =>
+                {
+                    searches.Stop(id);
+                    return Results.NoContent();
+                }
+            )
+            .Produces(204)
+            .WithName("stopSearch")
+            .WithSummary("Stops a search; what it has found is kept.");
+    }
+}

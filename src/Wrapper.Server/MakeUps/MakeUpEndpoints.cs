@@ -1,0 +1,43 @@
+using Wrapper.Core.Jobs;
+using Wrapper.Core.Lengths;
+using Wrapper.Core.Planning;
+using Wrapper.Server.Hosting;
+
+namespace Wrapper.Server.MakeUps;
+
+/// <summary>Asks for an item with every default written in: a new one, or <see cref="From"/> taken over to another make-up.</summary>
+public sealed record NewItem(string Id, string Name, string MakeUp, JobUnit Unit, Item? From);
+
+/// <summary>Asks for a cloth with usual values written in.</summary>
+public sealed record NewCloth(string Id, string Name, JobUnit Unit);
+
+/// <summary>The declarations, and items and cloths to begin with.</summary>
+internal static class MakeUpEndpoints
+{
+    public static void Map(RouteGroupBuilder api)
+    {
+        api.MapGet("/make-ups", (Drafting drafting) => drafting.MakeUps.Select(MakeUpView.Of))
+            .Produces<IEnumerable<MakeUpView>>()
+            .WithName("listMakeUps")
+            .WithSummary("What each make-up measures and what can be chosen.");
+
+        api.MapPost(
+                "/items",
+                (NewItem wanted, Drafting drafting) =>
+                    drafting.Find(wanted.MakeUp) is { } makeUp
+                        ? Results.Ok(makeUp.NewItem(wanted.Id, wanted.Name, wanted.Unit, wanted.From))
+                        : Problems.Fields([
+                            new Problem("makeUp", wanted.MakeUp, 0, "no such make-up", drafting.MakeUps[0].Key),
+                        ])
+            )
+            .Produces<Item>()
+            .ProducesProblem(422)
+            .WithName("newItem")
+            .WithSummary("An item with its defaults written in; entries of `from` are kept.");
+
+        api.MapPost("/cloths", (NewCloth wanted) => JobCloth.Usual(wanted.Id, wanted.Name, wanted.Unit))
+            .Produces<JobCloth>()
+            .WithName("newCloth")
+            .WithSummary("A cloth with usual values written in: width, selvedges, the shop's step.");
+    }
+}

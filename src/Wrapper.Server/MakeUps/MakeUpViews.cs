@@ -1,0 +1,136 @@
+using Wrapper.Core.Declaring;
+using Wrapper.Core.Jobs;
+using Wrapper.Core.Lengths;
+using Wrapper.Core.Planning;
+using Wrapper.Server.Drawings;
+
+namespace Wrapper.Server.MakeUps;
+
+/// <summary>A make-up's declaration, from which the screens are built.</summary>
+public sealed record MakeUpView(
+    string Key,
+    string Name,
+    string Family,
+    string When,
+    IReadOnlyList<MeasureView> Measures,
+    IReadOnlyList<ChoiceView> Choices,
+    IReadOnlyList<AllowanceView> Allowances
+)
+{
+    /// <summary>The view of <paramref name="makeUp"/>.</summary>
+    public static MakeUpView Of(MakeUp makeUp) =>
+        new(
+            makeUp.Key,
+            makeUp.Name,
+            makeUp.Family,
+            makeUp.When,
+            [
+                .. makeUp.Measures.Select(m => new MeasureView(
+                    m.Key,
+                    m.Name,
+                    m.HoldTape,
+                    m.Kind,
+                    m.Optional,
+                    m.ShownWhen
+                )),
+            ],
+            [
+                .. makeUp.Choices.Select(c => new ChoiceView(
+                    c.Key,
+                    c.Name,
+                    c.Group,
+                    c.Kind,
+                    c.Note,
+                    c.Options,
+                    c.Default,
+                    c.Min,
+                    c.Max,
+                    c.OnMeasure,
+                    c.ShownWhen
+                )),
+            ],
+            [.. makeUp.Allowances.Select(a => new AllowanceView(a.Symbol, a.Name))]
+        );
+}
+
+/// <summary>A measure: its letter is its key.</summary>
+public sealed record MeasureView(
+    string Key,
+    string Name,
+    string HoldTape,
+    MeasureKind Kind,
+    bool Optional,
+    Condition? ShownWhen
+);
+
+/// <summary>A choice; options only where its kind is <c>option</c>, bounds where it is <c>count</c>.</summary>
+public sealed record ChoiceView(
+    string Key,
+    string Name,
+    string Group,
+    ChoiceKind Kind,
+    string Note,
+    IReadOnlyList<Option> Options,
+    string Default,
+    int Min,
+    int Max,
+    bool OnMeasure,
+    Condition? ShownWhen
+);
+
+/// <summary>An allowance that the make-up uses.</summary>
+public sealed record AllowanceView(string Symbol, string Name);
+
+/// <summary>One make-up tried on an item: what it takes and how it fills. Figures are null while it cannot be drafted or laid.</summary>
+public sealed record ComparisonView(
+    string MakeUp,
+    string Name,
+    string When,
+    bool Current,
+    IReadOnlyList<Problem> Problems,
+    LengthView? Cloth,
+    LengthView? SeamLength,
+    LengthView? Zip,
+    int? Pieces,
+    int? Minutes,
+    string? Filling,
+    IReadOnlyList<PieceShape> Shapes
+)
+{
+    /// <summary>The view of one make-up's draft and the cloth that it takes laid alone.</summary>
+    public static ComparisonView Of(
+        MakeUp makeUp,
+        bool current,
+        ItemPlan plan,
+        Core.Lengths.Length? cloth,
+        JobUnit unit
+    )
+    {
+        var pattern = plan.Draft.Pattern;
+        var zip = pattern?.Notions.FirstOrDefault(notion => notion.Key == "zip")?.Length;
+        return new ComparisonView(
+            makeUp.Key,
+            makeUp.Name,
+            makeUp.When,
+            current,
+            plan.Draft.Problems,
+            cloth is { } taken ? LengthView.Cloth(taken, unit) : null,
+            pattern is null ? null : LengthView.Finished(Core.Making.Thread.Stitched(pattern.Seams).Value, unit),
+            zip is null ? null : LengthView.Cut(zip.Value, unit),
+            pattern?.Pieces.Sum(piece => piece.Quantity),
+            pattern is null ? null : Core.Making.Minutes.Of(pattern),
+            pattern is null ? null : Core.Making.Filling.Of(pattern),
+            [
+                .. (pattern?.Pieces ?? []).Select(piece => new PieceShape(
+                    piece.Quantity,
+                    Drawing.Box(piece.Cut),
+                    Drawing.Path(piece.Cut),
+                    Drawing.Path(piece.Stitch)
+                )),
+            ]
+        );
+    }
+}
+
+/// <summary>A piece as a small drawing.</summary>
+public sealed record PieceShape(int Quantity, BoxView Box, string Cut, string Stitch);

@@ -1,0 +1,456 @@
+using Wrapper.Core.Cloth;
+using Wrapper.Core.Jobs;
+using Wrapper.Core.Lay;
+using Wrapper.Core.Lengths;
+using Wrapper.Core.Lengths.Workings;
+using Wrapper.Core.Planning;
+using Wrapper.Server.Drafts;
+using Wrapper.Server.Drawings;
+
+namespace Wrapper.Server.Plans;
+
+/// <summary>A whole job planned: items in order, cloths with lays and purchases, totals, and what is wrong beyond single fields.</summary>
+public sealed record PlanView(
+    IReadOnlyList<ItemView> Items,
+    IReadOnlyList<ClothView> Cloths,
+    TotalsView? Totals,
+    IReadOnlyList<Problem> Problems
+)
+{
+    /// <summary>The view of <paramref name="plan"/>; differences are told against <paramref name="before"/>, the cloth bought before, in counts.</summary>
+    public static PlanView Of(
+        Plan plan,
+        JobDocument job,
+        Drafting drafting,
+        long? before,
+        bool wrongSideUp = false,
+        CancellationToken superseded = default
+    ) =>
+        new(
+            [
+                .. plan.Items.Select(item =>
+                {
+                    superseded.ThrowIfCancellationRequested();
+                    return new ItemView(item.Item.Id, item.Number, DraftView.Of(item, drafting, job.Unit));
+                }),
+            ],
+            [.. plan.Cloths.Select(cloth => ClothView.Of(cloth, job, wrongSideUp, superseded))],
+            TotalsView.Of(plan, job, before),
+            plan.Problems
+        );
+}
+
+/// <summary>One item of a plan.</summary>
+public sealed record ItemView(string Id, int Number, DraftView Draft);
+
+/// <summary>One cloth of a plan; <paramref name="Skewed"/> is how far its print is off square, where that is more than may be passed over.</summary>
+public sealed record ClothView(
+    string Id,
+    IReadOnlyDictionary<string, LengthView> Fields,
+    IReadOnlyList<Problem> Problems,
+    LengthView? Usable,
+    IReadOnlyList<string> UsableWorking,
+    LengthView? Skewed,
+    int Pieces,
+    IReadOnlyList<string> CutOtherwise,
+    IReadOnlyList<MatchView> Matches,
+    LayView? Lay,
+    BuyingView? Buying
+)
+{
+    internal static ClothView Of(ClothPlan plan, JobDocument job, bool wrongSideUp, CancellationToken superseded)
+    {
+        var readable = plan.Reading.CanBeLaid;
+        return new ClothView(
+            plan.Reading.Cloth.Id,
+            plan.Reading.Lengths.ToDictionary(pair => pair.Key, pair => LengthView.Finished(pair.Value, job.Unit)),
+            plan.Problems,
+            readable ? LengthView.Finished(plan.Reading.Usable.Value, job.Unit) : null,
+            readable ? WorkingText.Lines(plan.Reading.Usable, "usable width", job.Unit) : [],
+            plan.Reading.IsSkewed ? LengthView.Finished(plan.Reading.Skew, job.Unit) : null,
+            plan.Pieces.Count,
+            plan.CutOtherwise,
+            [.. plan.Matches.Select(match => MatchView.Of(match))],
+            plan.Lay is { } lay ? LayView.Of(lay, plan, job.Unit, wrongSideUp, superseded) : null,
+            plan.Buying is { } buying ? BuyingView.Of(buying, plan.Reading, job) : null
+        );
+    }
+}
+
+/// <summary>How one kind of piece is matched; <paramref name="Follows"/> is the piece whose print it can run on from, if there is one.</summary>
+public sealed record MatchView(
+    string Item,
+    string ItemName,
+    string Piece,
+    string Label,
+    string Name,
+    Match Match,
+    bool Chosen,
+    string? Follows
+)
+{
+    internal static MatchView Of(PieceMatch match) =>
+        new(
+            match.Item.Item.Id,
+            match.Item.Item.Name,
+            match.Piece.Key,
+            match.Item.Label(match.Piece.Key),
+            match.Piece.Name,
+            match.Match,
+            match.Item.Item.Matches.ContainsKey(match.Piece.Key),
+            match.Leader?.Name
+        );
+}
+
+/// <summary>
+/// A lay, drawn with the cloth along the screen: up the roll to the right, the first selvedge on top, hundredths of a millimetre. Lengths are what is taken of new cloth;
+/// remnants and part rolls lie before it. <paramref name="Over"/> is by how many per cent the lay may be longer than the shortest.
+/// </summary>
+public sealed record LayView(
+    LengthView Length,
+    LengthView OnTape,
+    LengthView ByHand,
+    LengthView? ByWidths,
+    LengthView? SavedOnWidths,
+    LengthView ShortestPossible,
+    int? Over,
+    BoxView Cloth,
+    BoxView Usable,
+    IReadOnlyList<PlacedView> Placed,
+    IReadOnlyList<TickView> Ruler,
+    IReadOnlyList<EndView> Ends,
+    bool Proven,
+    IReadOnlyList<string> RefusedPins,
+    IReadOnlyList<BoxView> Flaws,
+    RepeatView? Repeat,
+    IReadOnlyList<RemnantView> Remnants,
+    LengthView? FoldedTo,
+    long? FoldEnd,
+    BeyondView? Beyond
+)
+{
+    internal static LayView Of(
+        ClothLay lay,
+        ClothPlan plan,
+        JobUnit unit,
+        bool wrongSideUp,
+        CancellationToken superseded
+    )
+    {
+        var pieces = plan.Pieces.ToDictionary(piece => piece.Id);
+        var usable = plan.Reading.Usable.Value;
+        var laid = lay.Best;
+        if (wrongSideUp)
+        {
+            laid = laid.TurnedOver(pieces, usable);
+            pieces = pieces.ToDictionary(pair => pair.Key, pair => pair.Value with { Cut = pair.Value.Cut.Mirrored() });
+        }
+        Length Seen(Patch patch) => wrongSideUp ? usable - patch.FromSelvedge - patch.Across : patch.FromSelvedge;
+        BoxView Box(Patch patch) =>
+            new(
+                Drawing.Hundredths(patch.FromEnd),
+                Drawing.Hundredths(Seen(patch)),
+                Drawing.Hundredths(patch.Along),
+                Drawing.Hundredths(patch.Across)
+            );
+        var selvedge = plan.Reading.Selvedge;
+        // Drawn as far as it is bought, articles whole.
+        var shown = plan.OnTable;
+        var length = Drawing.Hundredths(shown);
+        return new LayView(
+            LengthView.Cloth(lay.Length, unit),
+            LengthView.Cut(lay.Length, unit),
+            LengthView.Cloth(lay.Off(lay.Hand.Length), unit),
+            plan.ByWidths is { } counted ? LengthView.Cloth(counted, unit) : null,
+            plan.ByWidths is { } widths && widths > lay.Length ? LengthView.Cloth(widths - lay.Length, unit) : null,
+            LengthView.Cloth(lay.Off(lay.ShortestPossible), unit),
+            lay.Over,
+            new BoxView(0, -Drawing.Hundredths(selvedge), length, Drawing.Hundredths(usable + (2 * selvedge))),
+            new BoxView(0, 0, length, Drawing.Hundredths(usable)),
+            [
+                .. laid
+                    .Placements.OrderBy(at => at.Y)
+                    .ThenBy(at => at.X)
+                    .Select(at =>
+                    {
+                        superseded.ThrowIfCancellationRequested();
+                        return PlacedView.Of(pieces[at.Id], at, unit, plan);
+                    }),
+            ],
+            [.. Ticks(shown, unit)],
+            [.. EndView.Of(plan)],
+            lay.IsProven,
+            [
+                .. plan.RefusedPins.Select(refused =>
+                    $"{(pieces.TryGetValue(refused.Pin.Id, out var lost) ? lost.Label : "A piece")} is no longer pinned: {refused.Reason}."
+                ),
+            ],
+            [.. plan.ForLay.Flaws.Select(Box)],
+            plan.ForLay.Repeat is { } repeat
+                ? RepeatView.Of(repeat, wrongSideUp, plan.Pieces.Any(piece => piece.OnMotif))
+                : null,
+            [
+                .. Core
+                    .Lay.Remnants.Of(
+                        lay.Best,
+                        plan.Pieces.ToDictionary(piece => piece.Id),
+                        plan.ForLay,
+                        shown,
+                        superseded
+                    )
+                    .Select(left => new RemnantView(
+                        Box(left),
+                        LengthView.Finished(left.Along, unit),
+                        LengthView.Finished(left.Across, unit)
+                    )),
+            ],
+            lay.FoldedTo is { } folded ? LengthView.Cut(folded, unit) : null,
+            lay.FoldedTo is { } fold ? Drawing.Hundredths(fold) : null,
+            plan.Beyond is { } beyond
+                ? new BeyondView(
+                    LengthView.Cut(beyond.Missing, unit),
+                    Labels.Counted(beyond.Pieces),
+                    Drawing.Hundredths(lay.Stock + plan.Reading.RollEnd!.Value)
+                )
+                : null
+        );
+    }
+
+    // The ruler along the cloth: every inch or centimetre, with a figure at every foot or half metre.
+    private static IEnumerable<TickView> Ticks(Core.Lengths.Length length, JobUnit unit)
+    {
+        var (step, figured) = unit.IsInches()
+            ? (Core.Lengths.Length.Inches(1), 12)
+            : (Core.Lengths.Length.Millimetres(10), 50);
+        for (var n = 0; n * step <= length; n++)
+            yield return new TickView(
+                Drawing.Hundredths(n * step),
+                n % figured == 0 ? $"{n} {LengthPrinter.Word(unit)}" : null
+            );
+    }
+}
+
+/// <summary>A repeat along the roll and across it, 0 where there is none, where the first begins, and where in it the motif's centre lies if a piece is centred on it; in hundredths of a millimetre.</summary>
+public sealed record RepeatView(
+    long Along,
+    long Across,
+    bool HalfDrop,
+    bool FromFarSelvedge,
+    long From,
+    long? MotifAlong,
+    long? MotifAcross
+)
+{
+    internal static RepeatView Of(Repeat repeat, bool wrongSideUp, bool motif) =>
+        new(
+            repeat.IsStripes ? 0 : Drawing.Hundredths(repeat.Along),
+            Drawing.Hundredths(repeat.Across),
+            repeat.HalfDrop,
+            wrongSideUp,
+            Drawing.Hundredths(repeat.From),
+            motif && !repeat.IsStripes ? Drawing.Hundredths(repeat.Motif.Y) : null,
+            motif && repeat.Across.IsPositive ? Drawing.Hundredths(repeat.Motif.X) : null
+        );
+}
+
+/// <summary>What is left to be used for something else: where it lies, along and across.</summary>
+public sealed record RemnantView(BoxView Box, LengthView Along, LengthView Across);
+
+/// <summary>What the cloth on the table does not hold: how much is missing, which pieces lie beyond its end, and where that is.</summary>
+public sealed record BeyondView(LengthView Missing, IReadOnlyList<string> Pieces, long At);
+
+/// <summary>Where a remnant, part roll or ready-made article ends and the next begins, what it is called, and where its usable width ends if it is narrower than the cloth.</summary>
+public sealed record EndView(string Name, long From, long At, long? Narrower)
+{
+    internal static IEnumerable<EndView> Of(ClothPlan plan)
+    {
+        var from = Length.Zero;
+        foreach (var (stretch, at) in plan.ForLay.StockLengths.Select((stretch, at) => (stretch, at)))
+        {
+            yield return new EndView(
+                Called(plan, at),
+                Drawing.Hundredths(from),
+                Drawing.Hundredths(from + stretch.Length),
+                stretch.Usable < plan.ForLay.Usable ? Drawing.Hundredths(stretch.Usable) : null
+            );
+            from += stretch.Length;
+        }
+        if (plan.ForLay.Article is not { } article)
+            yield break;
+        for (var n = 1; n <= (plan.Buying?.Articles ?? 1); n++)
+            yield return new EndView(
+                Called(plan, n - 1),
+                Drawing.Hundredths((n - 1) * article),
+                Drawing.Hundredths(n * article),
+                null
+            );
+    }
+
+    /// <summary>What the nth stretch is called; empty for the roll.</summary>
+    internal static string Called(ClothPlan plan, int index) =>
+        index < plan.Reading.Cloth.Stock.Count
+            ? plan.Reading.Cloth.Stock[index].Name is { Length: > 0 } name
+                ? name
+                : $"remnant {index + 1}"
+            : plan.ForLay.Article is null
+                ? ""
+                : $"number {index + 1}";
+}
+
+/// <summary>Labels of pieces with how many there are of each.</summary>
+internal static class Labels
+{
+    public static IReadOnlyList<string> Counted(IEnumerable<LayPiece> pieces) =>
+        [
+            .. pieces
+                .GroupBy(piece => piece.Label)
+                .OrderBy(group => group.Key, StringComparer.Ordinal)
+                .Select(group => group.Count() == 1 ? group.Key : $"{group.Key} ({group.Count()} of them)"),
+        ];
+}
+
+/// <summary>A mark of the ruler; a figure at the long ones.</summary>
+public sealed record TickView(long At, string? Figure);
+
+/// <summary>
+/// One piece on the cloth: its label, its path, and the marks where its box begins and ends from the squared end and from the selvedge, each rounded once to the tape mark.
+/// Pieces come in cutting order: from the squared end, then from the selvedge. <paramref name="On"/> is the remnant or article that it is cut from, whose own squared end is measured from;
+/// empty for the roll; a piece that is <paramref name="Matched"/> is moved by whole repeats.
+/// </summary>
+public sealed record PlacedView(
+    string Id,
+    string Item,
+    string Label,
+    int Turns,
+    string Path,
+    BoxView Box,
+    LengthView AlongRoll,
+    LengthView ToAlongRoll,
+    LengthView FromSelvedge,
+    LengthView ToSelvedge,
+    string On,
+    bool Matched,
+    JobPin Here,
+    bool Pinned,
+    JobCut Size,
+    bool IsCut
+)
+{
+    internal static PlacedView Of(LayPiece piece, Placement at, JobUnit unit, ClothPlan plan)
+    {
+        var (index, start) = plan.ForLay.StockLengthAt(at.Y);
+        if (index == plan.ForLay.StockLengths.Count && plan.ForLay.Article is null)
+            start = plan.Lay?.Stock ?? Length.Zero;
+        var marks = piece.MarksAt(at with { Y = at.Y - start });
+        var (path, box) = Drawing.OnCloth(piece.Cut, at.Turns, at.X, at.Y);
+        return new PlacedView(
+            piece.Id,
+            piece.Item,
+            piece.Label,
+            at.Turns,
+            path,
+            box,
+            Mark(marks.FromEnd),
+            Mark(marks.ToEnd),
+            Mark(marks.FromSelvedge),
+            Mark(marks.ToSelvedge),
+            EndView.Called(plan, index),
+            plan.ForLay.Repeat is not null && piece.Origin is not null,
+            plan.ForLay.PinAt(at),
+            plan.ForLay.Pins.Any(pin => pin.Id == at.Id),
+            new JobCut(piece.Id, piece.Across(0).Ticks, piece.Along(0).Ticks),
+            plan.Reading.Cloth.Cut.Any(cut => cut.Piece == at.Id)
+        );
+
+        LengthView Mark(Length length) => LengthView.Finished(length, unit);
+    }
+}
+
+/// <summary>What is bought of one cloth; lengths in yards and in metres (yards x 0.9144).</summary>
+public sealed record BuyingView(
+    LengthView Needed,
+    bool BeforeWashing,
+    LengthView Margin,
+    LengthView Bought,
+    LengthView LeftOver,
+    string BoughtYards,
+    string BoughtMetres,
+    string? Cost,
+    string? Articles,
+    LengthView? ToStart,
+    LengthView? ForSkew,
+    string? LeastCut,
+    string? Cheaper
+)
+{
+    internal static BuyingView Of(Buying buying, ClothReading cloth, JobDocument job)
+    {
+        return new(
+            buying.Articles is null
+                ? LengthView.Cloth(buying.Needed, job.Unit)
+                : LengthView.Cut(buying.Needed, job.Unit),
+            cloth.Shrinks,
+            LengthView.Cloth(buying.Margin, job.Unit),
+            LengthView.Cloth(buying.Bought, job.Unit),
+            buying.Articles is null
+                ? LengthView.Surplus(buying.LeftOver, job.Unit)
+                : LengthView.Finished(buying.LeftOver, job.Unit),
+            LengthPrinter.ClothLength(buying.Bought, JobUnit.Inch),
+            LengthPrinter.ClothLength(buying.Bought, JobUnit.Centimetre),
+            buying.Cost is { } cost ? Money(cost, job) : null,
+            buying.Articles is { } count
+                ? $"{count} of {Side("width")} x {Side("articleLength")} {LengthPrinter.Word(job.Unit)}"
+                : null,
+            buying.ToStart.IsPositive ? LengthView.Cloth(buying.ToStart, job.Unit) : null,
+            buying.ForSkew.IsPositive ? LengthView.Cloth(buying.ForSkew, job.Unit) : null,
+            buying.IsLeastCut ? LengthPrinter.ClothLength(cloth.LeastCut, job.Unit) : null,
+            buying.Cheaper is { } cheaper
+                ? $"{LengthPrinter.ClothLength(cheaper.Bought, job.Unit)} would cost less: {Money(cheaper.Cost, job)}"
+                : null
+        );
+
+        string Side(string name) =>
+            LengthPrinter.Finished(cloth.Lengths[$"cloths.{cloth.Cloth.Id}.{name}"], job.Unit).Text;
+    }
+
+    internal static string Money(decimal amount, JobDocument job) =>
+        job.Currency + amount.ToString("N2", System.Globalization.CultureInfo.InvariantCulture);
+}
+
+/// <summary>The figures along the foot of a job; each is null until there is something to show. Ready-made articles are counted apart from cloth off the roll.</summary>
+public sealed record TotalsView(
+    LengthView Bought,
+    int Articles,
+    string? Cost,
+    string? Minutes,
+    string? Change,
+    string Doubt
+)
+{
+    internal static TotalsView? Of(Plan plan, JobDocument job, long? before)
+    {
+        var bought = plan.Cloths.Where(cloth => cloth.Buying is not null).Select(cloth => cloth.Buying!).ToList();
+        if (bought.Count == 0)
+            return null;
+        var total = bought
+            .Where(buying => buying.Articles is null)
+            .Aggregate(Length.Zero, (sum, buying) => sum + buying.Bought);
+        var minutes = plan
+            .Items.Where(item => item.Draft.Pattern is not null)
+            .Sum(item => (long)Core.Making.Minutes.Of(item.Draft.Pattern!) * item.Quantity);
+        var inDoubt =
+            plan.Items.Count(item => item.Draft.Pattern is null) + plan.Cloths.Count(cloth => cloth.Problems.Count > 0);
+        return new TotalsView(
+            LengthView.Cloth(total, job.Unit),
+            bought.Sum(buying => buying.Articles ?? 0),
+            bought.All(buying => buying.Cost is not null)
+                ? BuyingView.Money(bought.Sum(buying => buying.Cost!.Value), job)
+                : null,
+            minutes == 0 ? null : $"{minutes / 60} h {minutes % 60:00} min",
+            before is { } ticks && ticks != total.Ticks
+                ? LengthPrinter.ClothDifference(total - new Length(ticks), job.Unit)
+                : null,
+            inDoubt == 0 ? "" : $"{inDoubt} in doubt, not counted"
+        );
+    }
+}
