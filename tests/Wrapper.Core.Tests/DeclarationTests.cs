@@ -27,13 +27,13 @@ public class DeclarationTests
             Assert.NotEmpty(sketch.Strokes);
             Assert.All(
                 sketch.Dimensions,
-                line => Assert.Contains(makeUp.Measures, measure => measure.Key == line.Measure)
+                line => Assert.Contains(makeUp.Measures, measure => measure.Key == line.Measure.Key)
             );
             Assert.Equal(sketch.Dimensions.Count, sketch.Dimensions.Select(line => line.Measure).Distinct().Count());
             var asked = makeUp
-                .Measures.Where(measure => measure.Kind == MeasureKind.Length && reading.Asks(measure.Key))
+                .Measures.Where(measure => measure.Kind == MeasureKind.Length && reading.Asks(measure))
                 .Select(measure => measure.Key);
-            Assert.Subset(sketch.Dimensions.Select(line => line.Measure).ToHashSet(), asked.ToHashSet());
+            Assert.Subset(sketch.Dimensions.Select(line => line.Measure.Key).ToHashSet(), asked.ToHashSet());
         }
     }
 

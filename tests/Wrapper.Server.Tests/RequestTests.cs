@@ -476,6 +476,10 @@ public sealed class RequestTests(Host host) : IClassFixture<Host>
         Assert.True(places.Max() > 0, "nothing ever waited");
         await enough.CancelAsync();
         Assert.All(await Task.WhenAll(calls), status => Assert.Contains(status, (int[])[0, 200]));
-        Assert.Equal(0, (int)(await host.Send(HttpMethod.Get, "/api/waiting/call8")).Body["place"]!);
+        // The server hears of a caller that went away a little later.
+        async Task<int> Place() => (int)(await host.Send(HttpMethod.Get, "/api/waiting/call8")).Body["place"]!;
+        for (var tries = 0; tries < 400 && await Place() > 0; tries++)
+            await Task.Delay(10);
+        Assert.Equal(0, await Place());
     }
 }

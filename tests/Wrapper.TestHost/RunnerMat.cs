@@ -10,6 +10,32 @@ namespace Wrapper.TestHost;
 /// <summary>A make-up that exists only here: a mat hemmed all round, its long edges folded over. Every screen must find it by itself.</summary>
 public sealed class RunnerMat : MakeUp
 {
+    private static readonly Measure A = new("A", "run", "Along the shelf.", LengthLimits.Item);
+
+    private static readonly Measure B = new("B", "reach", "From the wall to the edge.", LengthLimits.Item);
+
+    private static readonly OptionChoice<MatEnds> Ends = Choice.Of(
+        "ends",
+        "Ends",
+        "Ends",
+        Option.Of(MatEnds.Hem, "Hemmed", "Lies flat."),
+        Option.Of(MatEnds.Raw, "Left raw", "For cloth that does not fray.")
+    );
+
+    private static readonly AllowanceDeclaration Hem = new(
+        "h",
+        "Hem",
+        AllowanceRole.Hem,
+        Length.Inches(1),
+        Length.Millimetres(25)
+    );
+
+    private enum MatEnds
+    {
+        Hem,
+        Raw,
+    }
+
     public override string Key => "runner-mat";
 
     public override string Name => "Hemmed mat";
@@ -18,34 +44,20 @@ public sealed class RunnerMat : MakeUp
 
     public override string When => "For a shelf or a tray.";
 
-    public override IReadOnlyList<Measure> Measures { get; } =
-    [
-        new("A", "run", "Along the shelf.", LengthLimits.Item),
-        new("B", "reach", "From the wall to the edge.", LengthLimits.Item),
-    ];
+    public override IReadOnlyList<Measure> Measures { get; } = [A, B];
 
-    public override IReadOnlyList<Choice> Choices { get; } =
-    [
-        Choice.Of(
-            "ends",
-            "Ends",
-            "Ends",
-            new Option("hem", "Hemmed", "Lies flat."),
-            new Option("raw", "Left raw", "For cloth that does not fray.")
-        ),
-    ];
+    public override IReadOnlyList<Choice> Choices { get; } = [Ends];
 
-    public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } =
-    [new("h", "Hem", AllowanceRole.Hem, Length.Inches(1), Length.Millimetres(25))];
+    public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } = [Hem];
 
     public override Sketch Sketch(Reading reading)
     {
-        var (a, b) = (reading.Known("A") ?? Length.Inches(40), reading.Known("B") ?? Length.Inches(12));
+        var (a, b) = (reading.Drawn(A, 40), reading.Drawn(B, 12));
         Point At(Length x, Length y) => new(x, y);
         var o = Length.Zero;
         return new Sketch(
             [new("face", [At(o, o), At(a, o), At(a, b), At(o, b)])],
-            [new("A", At(o, o), At(a, o)), new("B", At(a, o), At(a, b))]
+            [new(A, At(o, o), At(a, o)), new(B, At(a, o), At(a, b))]
         );
     }
 
@@ -53,13 +65,13 @@ public sealed class RunnerMat : MakeUp
 
     public override Pattern Draft(Reading reading)
     {
-        var (a, b) = (reading.Measure("A"), reading.Measure("B"));
-        var raw = reading.Chosen("ends", "raw");
+        var (a, b) = (reading[A], reading[B]);
+        var raw = reading.Chosen(Ends) is MatEnds.Raw;
         string[] edges = ["bottom", "right", "top", "left"];
         bool Hemmed(string edge) => !raw || edge is "bottom" or "top";
         var allowances = edges
             .Where(Hemmed)
-            .ToDictionary(edge => edge, edge => reading.EdgeAllowance("h", "mat", edge));
+            .ToDictionary(edge => edge, edge => reading.EdgeAllowance(Hem, "mat", edge));
         var ends = raw ? a : a + allowances["left"] + allowances["right"];
         var origin = new Point(Length.Zero, Length.Zero);
         var piece = new Piece(

@@ -20,22 +20,16 @@ public enum ChoiceKind
     Count,
 }
 
-/// <summary>One answer to a choice, and when to take it.</summary>
-public sealed record Option(string Key, string Name, string When);
-
-/// <summary>Shows a choice only while another choice has one of these answers.</summary>
-public sealed record Condition(string Choice, IReadOnlyList<string> Answers);
-
 /// <summary>
-/// Something that can be chosen. Its default is an option's key, a count, or a length that differs by the unit the item was begun in;
-/// <see cref="Min"/> and <see cref="Max"/> bound a count, <see cref="Limits"/> a length.
+/// Something that can be chosen; the object is the handle by which a <see cref="Reading"/> is asked what was. Its default is an option's key, a count, or a length
+/// that differs by the unit the item was begun in.
 /// </summary>
-public sealed record Choice(string Key, string Name, ChoiceKind Kind)
+public abstract record Choice(string Key, string Name, string Group, ChoiceKind Kind)
 {
-    /// <summary>The answers of an option choice.</summary>
+    /// <summary>The answers of an option choice; none for the rest.</summary>
     public IReadOnlyList<Option> Options { get; init; } = [];
 
-    /// <summary>The option or count that a new item starts with.</summary>
+    /// <summary>The option or count that a new item starts with; empty for a length.</summary>
     public string Default { get; init; } = "";
 
     /// <summary>The length that an item begun in inches starts with.</summary>
@@ -59,43 +53,27 @@ public sealed record Choice(string Key, string Name, ChoiceKind Kind)
     /// <summary>When it is shown; always if null.</summary>
     public Condition? ShownWhen { get; init; }
 
-    /// <summary>Under which heading it stands.</summary>
-    public string Group { get; init; } = "";
-
     /// <summary>By how much it may be less without harm, where a little less can save cloth; zero where it may not.</summary>
     public Length Adjustable { get; init; }
 
     /// <summary>Whether it decides what is measured, and so is asked beside the measuring drawing.</summary>
     public bool OnMeasure { get; init; }
 
-    /// <summary>The same choice, shown only while <paramref name="choice"/> has one of these answers.</summary>
-    public Choice When(string choice, params string[] answers) =>
-        this with
-        {
-            ShownWhen = new Condition(choice, answers),
-        };
-
-    /// <summary>A choice of a whole number.</summary>
-    public static Choice OfCount(string key, string name, string group, int usual, int min, int max) =>
-        new(key, name, ChoiceKind.Count)
+    /// <summary>A choice of a whole number from <paramref name="min"/> to <paramref name="max"/>.</summary>
+    public static CountChoice OfCount(string key, string name, string group, int usual, int min, int max) =>
+        new(key, name, group)
         {
             Default = $"{usual}",
             Min = min,
             Max = max,
-            Group = group,
         };
 
     /// <summary>A choice among options; the first is the default.</summary>
-    public static Choice Of(string key, string name, string group, params Option[] options) =>
-        new(key, name, ChoiceKind.Option)
-        {
-            Options = options,
-            Default = options[0].Key,
-            Group = group,
-        };
+    public static OptionChoice<T> Of<T>(string key, string name, string group, params Option<T>[] options)
+        where T : struct, Enum => new(key, name, group) { Options = options, Default = options[0].Key };
 
     /// <summary>A choice of a length.</summary>
-    public static Choice OfLength(
+    public static LengthChoice OfLength(
         string key,
         string name,
         string group,
@@ -103,11 +81,32 @@ public sealed record Choice(string Key, string Name, ChoiceKind Kind)
         decimal millimetres,
         LengthLimits? limits = null
     ) =>
-        new(key, name, ChoiceKind.Length)
+        new(key, name, group)
         {
             InchDefault = inches,
             MetricDefault = Length.Millimetres(millimetres),
             Limits = limits ?? LengthLimits.Allowance,
-            Group = group,
         };
+}
+
+/// <summary>A choice of a length.</summary>
+public sealed record LengthChoice(string Key, string Name, string Group) : Choice(Key, Name, Group, ChoiceKind.Length);
+
+/// <summary>A choice of a whole number.</summary>
+public sealed record CountChoice(string Key, string Name, string Group) : Choice(Key, Name, Group, ChoiceKind.Count);
+
+/// <summary>A choice among the members of <typeparamref name="T"/>, or some of them.</summary>
+public sealed record OptionChoice<T>(string Key, string Name, string Group)
+    : Choice(Key, Name, Group, ChoiceKind.Option)
+    where T : struct, Enum
+{
+    /// <summary>The same choice, another answer its default.</summary>
+    public OptionChoice<T> StartingWith(T answer) => this with { Default = OptionKeys<T>.Of(answer) };
+
+    /// <summary>The same choice without these answers.</summary>
+    public OptionChoice<T> Without(params T[] answers)
+    {
+        List<Option> left = [.. Options.Where(option => !answers.Contains(((Option<T>)option).Value))];
+        return this with { Options = left, Default = left[0].Key };
+    }
 }

@@ -16,7 +16,10 @@ public enum MeasureKind
     Outline,
 }
 
-/// <summary>A measurement that a make-up asks for: its letter on the drawing, what to hold the tape against, and its sane range.</summary>
+/// <summary>
+/// A measurement that a make-up asks for: its letter on the drawing, what to hold the tape against, and its sane range. The object is the handle by which a
+/// <see cref="Reading"/> is asked for it.
+/// </summary>
 public sealed record Measure(string Key, string Name, string HoldTape, LengthLimits Limits, bool Optional = false)
 {
     /// <summary>What is entered.</summary>
@@ -30,11 +33,4 @@ public sealed record Measure(string Key, string Name, string HoldTape, LengthLim
 
     /// <summary>By how much the cover may be made smaller here where that saves cloth; zero where it may not.</summary>
     public Length Adjustable { get; init; }
-
-    /// <summary>The same measure, asked only while <paramref name="choice"/> has one of these answers.</summary>
-    public Measure When(string choice, params string[] answers) =>
-        this with
-        {
-            ShownWhen = new Condition(choice, answers),
-        };
 }

@@ -54,56 +54,56 @@ public sealed class Reading
     public IReadOnlyDictionary<string, Length> Lengths => lengths;
 
     /// <summary>A measure that was entered, as a working.</summary>
-    public Working Measure(string key) =>
-        Working.Of(key, makeUp.Measures.First(m => m.Key == key).Name, lengths[$"measures.{key}"]);
+    public Working this[Measure measure] => Working.Of(measure.Key, Declared(measure).Name, lengths[FieldOf(measure)]);
+
+    /// <summary>The value of a length choice.</summary>
+    public Length this[LengthChoice choice] => lengths[FieldOf(choice)];
+
+    /// <summary>The value of a count choice; the usual one where none could be read.</summary>
+    public int this[CountChoice choice] => int.Parse(Answer(choice), CultureInfo.InvariantCulture);
+
+    /// <summary>An allowance, as it counts for the whole item.</summary>
+    public Working this[AllowanceDeclaration allowance] =>
+        new Allowance(allowance.Symbol, allowance.Role, lengths[FieldOf(allowance)]);
+
+    /// <summary>The answer to a choice among options; the usual one where none could be read. (A method, since the language has no generic indexers.)</summary>
+    public T Chosen<T>(OptionChoice<T> choice)
+        where T : struct, Enum => OptionKeys<T>.Value(Answer(choice));
 
     /// <summary>A measure, or zero when an optional one was left empty.</summary>
-    public Working MeasureOrZero(string key) =>
-        Working.Of(key, makeUp.Measures.First(m => m.Key == key).Name, lengths.GetValueOrDefault($"measures.{key}"));
+    public Working OrZero(Measure measure) =>
+        Working.Of(measure.Key, Declared(measure).Name, lengths.GetValueOrDefault(FieldOf(measure)));
 
     /// <summary>Usable width U of the cloth that pieces of <paramref name="role"/> are cut from (handbook §10); of usual cloth while none is known.</summary>
     public Working Usable(ClothRole role = ClothRole.Face) => usable(role).As("U", "usable width");
 
     /// <summary>Whether an optional measure was entered.</summary>
-    public bool Has(string key) => lengths.ContainsKey($"measures.{key}");
+    public bool Has(Measure measure) => lengths.ContainsKey(FieldOf(measure));
 
     /// <summary>A measure for drawing, null while it is not measured or cannot be read.</summary>
-    public Length? Known(string key) => lengths.TryGetValue($"measures.{key}", out var length) ? length : null;
+    public Length? Known(Measure measure) => lengths.TryGetValue(FieldOf(measure), out var length) ? length : null;
+
+    /// <summary>A measure for drawing; so many inches stand in for what is not measured yet.</summary>
+    public Length Drawn(Measure measure, int usualInches) => Known(measure) ?? Length.Inches(usualInches);
 
     /// <summary>Whether a measure is asked for, as things stand.</summary>
-    public bool Asks(string key) => makeUp.Measures.Any(measure => measure.Key == key && IsShown(measure.ShownWhen));
+    public bool Asks(Measure measure) =>
+        makeUp.Measures.Any(each => each.Key == measure.Key && IsShown(each.ShownWhen));
 
     /// <summary>Whether a choice is shown, as things stand.</summary>
     public bool Shows(Choice choice) => IsShown(choice.ShownWhen);
 
     /// <summary>A traced outline that was entered; null while it cannot be read.</summary>
-    public Outline? Traced(string key) => outlines.GetValueOrDefault(key);
-
-    /// <summary>The value of a length choice.</summary>
-    public Length Choice(string key) => lengths[$"choices.{key}"];
-
-    /// <summary>The key of the option chosen; the usual one where none could be read.</summary>
-    public string Option(string key) =>
-        answers.GetValueOrDefault(key) ?? makeUp.Choices.First(choice => choice.Key == key).Default;
+    public Outline? Traced(Measure measure) => outlines.GetValueOrDefault(measure.Key);
 
     /// <summary>Whether the make-up has such a choice.</summary>
-    public bool Offers(string choice) => makeUp.Choices.Any(each => each.Key == choice);
+    public bool Offers(Choice choice) => makeUp.Choices.Any(each => each.Key == choice.Key);
 
-    /// <summary>Whether this option is chosen.</summary>
-    public bool Chosen(string choice, string option) => Option(choice) == option;
-
-    /// <summary>The value of a count choice; the usual one where none could be read.</summary>
-    public int Count(string key) => int.Parse(Option(key), CultureInfo.InvariantCulture);
-
-    /// <summary>The allowance of a letter, as it counts for the whole item.</summary>
-    public Working Allowance(string symbol) =>
-        new Allowance(symbol, makeUp.Allowances.First(a => a.Symbol == symbol).Role, lengths[$"allowances.{symbol}"]);
-
-    /// <summary>The allowance of one edge of one piece: its own where one was entered, else that of <paramref name="symbol"/>.</summary>
-    public Working EdgeAllowance(string symbol, string piece, string edge) =>
+    /// <summary>The allowance of one edge of one piece: its own where one was entered, else the item's.</summary>
+    public Working EdgeAllowance(AllowanceDeclaration allowance, string piece, string edge) =>
         lengths.TryGetValue($"allowances.{piece}/{edge}", out var own)
-            ? new Allowance($"{symbol}({edge})", makeUp.Allowances.First(a => a.Symbol == symbol).Role, own)
-            : Allowance(symbol);
+            ? new Allowance($"{allowance.Symbol}({edge})", allowance.Role, own)
+            : this[allowance];
 
     /// <summary>The allowance of one edge of one piece where it has one of its own, else the <paramref name="usual"/> one.</summary>
     public Working Own(string piece, string edge, Working usual) =>
@@ -111,27 +111,38 @@ public sealed class Reading
             ? new Allowance(edge, (usual as Allowance)?.Role ?? AllowanceRole.Seam, own)
             : usual;
 
-    /// <summary>A problem with a field that can be read but cannot be made.</summary>
-    public Problem Refuse(string field, string reason, string example)
-    {
-        var dot = field.IndexOf('.', StringComparison.Ordinal);
-        var entries = field[..dot] switch
-        {
-            "measures" => item.Measures,
-            "choices" => item.Choices,
-            _ => item.Allowances,
-        };
-        return new Problem(
-            field,
-            entries.TryGetValue(field[(dot + 1)..], out var entry) ? entry.Typed : "",
-            0,
-            reason,
-            example
-        );
-    }
+    /// <summary>A problem with a measure that can be read but cannot be made.</summary>
+    public Problem Refuse(Measure measure, string reason, string example) =>
+        Refusal(FieldOf(measure), item.Measures.GetValueOrDefault(measure.Key), reason, example);
+
+    /// <summary>A problem with a choice.</summary>
+    public Problem Refuse(Choice choice, string reason, string example) =>
+        Refusal(FieldOf(choice), item.Choices.GetValueOrDefault(choice.Key), reason, example);
+
+    /// <summary>A problem with an allowance.</summary>
+    public Problem Refuse(AllowanceDeclaration allowance, string reason, string example) =>
+        Refusal(FieldOf(allowance), item.Allowances.GetValueOrDefault(allowance.Symbol), reason, example);
+
+    /// <summary>An example in the job's unit, of a length in inches and in centimetres.</summary>
+    public string Example(string inches, string centimetres) => Unit.IsInches() ? inches : centimetres;
 
     /// <summary>A length to the tape's mark with its unit, for reasons and remarks.</summary>
     public string Say(Length length) => $"{LengthPrinter.Finished(length, Unit).Text} {LengthPrinter.Word(Unit)}";
+
+    private static Problem Refusal(string field, Entry? entry, string reason, string example) =>
+        new(field, entry?.Typed ?? "", 0, reason, example);
+
+    private static string FieldOf(Measure measure) => $"measures.{measure.Key}";
+
+    private static string FieldOf(Choice choice) => $"choices.{choice.Key}";
+
+    private static string FieldOf(AllowanceDeclaration allowance) => $"allowances.{allowance.Symbol}";
+
+    // A make-up may call a shared measure by another name than its handle does.
+    private Measure Declared(Measure measure) => makeUp.Measures.First(each => each.Key == measure.Key);
+
+    private string Answer(Choice choice) =>
+        answers.GetValueOrDefault(choice.Key) ?? makeUp.Choices.First(each => each.Key == choice.Key).Default;
 
     private void ReadMeasures()
     {

@@ -65,22 +65,18 @@ public sealed class Drafting
         foreach (var piece in pattern.Pieces)
         {
             if (OutlineCheck.Fault(piece.Stitch) is { } stitch)
-                return reading.Refuse(
-                    $"measures.{makeUp.Measures[0].Key}",
-                    $"the stitch line of the {piece.Name} {stitch}",
-                    "20"
-                );
+                return reading.Refuse(makeUp.Measures[0], $"the stitch line of the {piece.Name} {stitch}", "20");
             if (piece.SwallowedEdge() is { } edge)
                 return reading.Refuse(
-                    $"allowances.{makeUp.Allowances[0].Symbol}",
+                    makeUp.Allowances[0],
                     $"the {piece.Name} is too narrow at its {edge} edge for its allowances",
-                    reading.Unit.IsInches() ? "1/4" : "0.6"
+                    reading.Example("1/4", "0.6")
                 );
             if (OutlineCheck.Fault(piece.Cut) is { } cut)
                 return reading.Refuse(
-                    $"allowances.{makeUp.Allowances[0].Symbol}",
+                    makeUp.Allowances[0],
                     $"the cut line of the {piece.Name} {cut}: the allowance does not go round its inside corners",
-                    reading.Unit.IsInches() ? "1/4" : "0.6"
+                    reading.Example("1/4", "0.6")
                 );
         }
         return null;

@@ -78,7 +78,7 @@ public static class Savings
     private static IEnumerable<(string Field, string Name, Length By)> Adjustable(Reading reading, MakeUp makeUp) =>
         [
             .. makeUp
-                .Measures.Where(measure => measure.Adjustable.IsPositive && reading.Asks(measure.Key))
+                .Measures.Where(measure => measure.Adjustable.IsPositive && reading.Asks(measure))
                 .Select(measure => ($"measures.{measure.Key}", measure.Name, measure.Adjustable)),
             .. makeUp
                 .Choices.Where(choice => choice.Adjustable.IsPositive && reading.Shows(choice))

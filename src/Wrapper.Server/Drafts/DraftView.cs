@@ -59,7 +59,7 @@ public sealed record SketchView(
                     string.Join(' ', stroke.Points.Select(Drawing.Upright).Select(p => $"{p.X},{p.Y}"))
                 )),
             ],
-            [.. sketch.Dimensions.Select(line => new SketchDimension(line.Measure, Span(line.From, line.To)))]
+            [.. sketch.Dimensions.Select(line => new SketchDimension(line.Measure.Key, Span(line.From, line.To)))]
         );
     }
 

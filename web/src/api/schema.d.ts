@@ -545,7 +545,7 @@ export interface components {
             filling: null | string;
             shapes: components["schemas"]["PieceShape"][];
         };
-        /** @description Shows a choice only while another choice has one of these answers. */
+        /** @description Shows a measure or a choice only while another choice has one of these answers. */
         Condition: {
             choice: string;
             answers: string[];

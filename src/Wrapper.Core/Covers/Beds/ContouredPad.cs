@@ -12,6 +12,60 @@ namespace Wrapper.Core.Covers.Beds;
 /// <summary>A cover for a pad whose sides stand up and whose middle lies low: two ends cut to its profile and one wrap over them (handbook §7.3).</summary>
 public sealed class ContouredPad : MakeUp
 {
+    internal static readonly LengthChoice Tuck = Choice.OfLength(
+        "tuck",
+        "Tuck beneath",
+        "Edge",
+        Length.Inches(2),
+        50,
+        Usual.UpTo(12, "2", "5", zero: true)
+    ) with
+    {
+        Adjustable = Length.Inches(0, 1, 2),
+    };
+
+    internal static readonly Measure W = new Measure(
+        "W",
+        "base width",
+        "Across the underside at the end, side to side.",
+        LengthLimits.Item
+    );
+
+    internal static readonly Measure L = new Measure(
+        "L",
+        "length",
+        "From end to end along the side.",
+        LengthLimits.Item
+    );
+
+    internal static readonly Measure H1 = new Measure(
+        "H1",
+        "rim height",
+        "From the table up to the top of the rim.",
+        Usual.UpTo(24, "4", "10")
+    );
+
+    internal static readonly Measure W1 = new Measure(
+        "W1",
+        "rim width",
+        "Across the flat top of one rim; both are alike.",
+        Usual.UpTo(60, "2", "5")
+    );
+
+    internal static readonly Measure W2 = new Measure(
+        "W2",
+        "middle width",
+        "Across the flat middle, between the slopes.",
+        Usual.UpTo(120, "6", "15")
+    );
+
+    internal static readonly Measure H2 = new Measure(
+        "H2",
+        "middle height",
+        "From the table up to the middle where it is flat.",
+        Usual.UpTo(24, "1 1/2", "4")
+    );
+
     /// <inheritdoc/>
     public override string Key => "contoured-pad";
 
@@ -26,34 +80,17 @@ public sealed class ContouredPad : MakeUp
         "For changing pads and the like: the wrap follows the hollow of the pad, elastic beneath holds it.";
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Measure> Measures { get; } =
-    [
-        new("W", "base width", "Across the underside at the end, side to side.", LengthLimits.Item),
-        new("L", "length", "From end to end along the side.", LengthLimits.Item),
-        new("H1", "rim height", "From the table up to the top of the rim.", Usual.UpTo(24, "4", "10")),
-        new("W1", "rim width", "Across the flat top of one rim; both are alike.", Usual.UpTo(60, "2", "5")),
-        new("W2", "middle width", "Across the flat middle, between the slopes.", Usual.UpTo(120, "6", "15")),
-        new("H2", "middle height", "From the table up to the middle where it is flat.", Usual.UpTo(24, "1 1/2", "4")),
-    ];
+    public override IReadOnlyList<Measure> Measures { get; } = [W, L, H1, W1, W2, H2];
 
     /// <inheritdoc/>
     public override IReadOnlyList<Choice> Choices { get; } =
     [
-        Bedding.For with
-        {
-            Default = "cot",
-        },
-        Choice.OfLength("tuck", "Tuck beneath", "Edge", Length.Inches(2), 50, Usual.UpTo(12, "2", "5", zero: true)) with
-        {
-            Adjustable = Length.Inches(0, 1, 2),
-        },
+        Bedding.UsedFor.StartingWith(BedUse.Cot),
+        Tuck,
         Elastic.Edge,
         .. Elastic.AllRound,
         Usual.PanelGrain,
-        WidthJoins.School with
-        {
-            Default = "strip",
-        },
+        WidthJoins.School.StartingWith(WidthSchool.Strip),
     ];
 
     /// <inheritdoc/>
@@ -62,11 +99,15 @@ public sealed class ContouredPad : MakeUp
     /// <inheritdoc/>
     public override Sketch Sketch(Reading reading)
     {
-        Length Or(string key, int usual) => reading.Known(key) ?? Length.Inches(usual);
-        var (w, l, rim, high) = (Or("W", 16), Or("L", 32), Or("H1", 4), reading.Known("H2") ?? Length.Inches(1, 1, 2));
+        var (w, l, rim, high) = (
+            reading.Drawn(W, 16),
+            reading.Drawn(L, 32),
+            reading.Drawn(H1, 4),
+            reading.Known(H2) ?? Length.Inches(1, 1, 2)
+        );
         // A profile that cannot be is drawn as far as it can.
-        var rimWidth = Length.Min(Or("W1", 2), w.Over(3));
-        var middle = Length.Min(Or("W2", 6), w - (2 * rimWidth) - w.Over(20));
+        var rimWidth = Length.Min(reading.Drawn(W1, 2), w.Over(3));
+        var middle = Length.Min(reading.Drawn(W2, 6), w - (2 * rimWidth) - w.Over(20));
         var end = PadProfile.Draw(w, rim, rimWidth, middle, high, Length.Zero);
         Point Corner(string edge) => end.Edges.Single(each => each.Name == edge).Start;
         var beside = (w - middle).Over(2);
@@ -74,13 +115,13 @@ public sealed class ContouredPad : MakeUp
             end,
             l,
             [
-                new("W", Corner(PadProfile.Foot), Corner("right side")),
-                new("H1", Corner(PadProfile.Foot), Corner("left side")),
-                new("W1", Corner("left side"), Corner("left rim")),
-                new("W2", Corner("left slope"), Corner("middle")),
-                new("H2", new(beside, Length.Zero), Corner("left slope")),
+                new(W, Corner(PadProfile.Foot), Corner("right side")),
+                new(H1, Corner(PadProfile.Foot), Corner("left side")),
+                new(W1, Corner("left side"), Corner("left rim")),
+                new(W2, Corner("left slope"), Corner("middle")),
+                new(H2, new(beside, Length.Zero), Corner("left slope")),
             ],
-            ("L", Corner("right side"))
+            (L, Corner("right side"))
         );
     }
 
@@ -89,26 +130,26 @@ public sealed class ContouredPad : MakeUp
     {
         foreach (var problem in PadProfile.Check(reading))
             yield return problem;
-        var s = reading.Allowance("s").Value;
-        if (reading.Measure("L").Value <= 4 * s)
+        var s = reading[Usual.Seam].Value;
+        if (reading[L].Value <= 4 * s)
             yield return reading.Refuse(
-                "measures.L",
+                L,
                 $"no more than four seam allowances ({reading.Say(4 * s)})",
-                reading.Unit.IsInches() ? "32" : "80"
+                reading.Example("32", "80")
             );
     }
 
     /// <inheritdoc/>
     public override Pattern Draft(Reading reading)
     {
-        var (w, l) = (reading.Measure("W"), reading.Measure("L"));
+        var (w, l) = (reading[W], reading[L]);
         var profile = new PadProfile(
             w,
-            reading.Measure("H1"),
-            reading.Measure("W1"),
-            reading.Measure("W2"),
-            reading.Measure("H2"),
-            Working.Of("t", "tuck beneath", reading.Choice("tuck"))
+            reading[H1],
+            reading[W1],
+            reading[W2],
+            reading[H2],
+            Working.Of("t", "tuck beneath", reading[Tuck])
         );
         var path = profile.Whole;
         var end = new Piece("end", "end", 2, profile.Dimensions, PadProfile.Draw)
@@ -120,7 +161,7 @@ public sealed class ContouredPad : MakeUp
                     edge =>
                         edge == PadProfile.Foot
                             ? Elastic.Allowance(reading, "end", edge)
-                            : reading.EdgeAllowance("s", "end", edge)
+                            : reading.EdgeAllowance(Usual.Seam, "end", edge)
                 ),
             // Where the profile turns inward its allowance is clipped, where it turns outward notched; on the wrap it is the reverse.
             Notches = [.. Turns(profile).Select(turn => new Notch(turn.Edge, Length.Zero, Clip: turn.Inward))],
@@ -136,10 +177,10 @@ public sealed class ContouredPad : MakeUp
             edge =>
                 edge is "left" or "right"
                     ? Elastic.Allowance(reading, "wrap", edge)
-                    : reading.EdgeAllowance("s", "wrap", edge)
+                    : reading.EdgeAllowance(Usual.Seam, "wrap", edge)
         ) with
         {
-            Grain = Usual.GrainOf(reading.Option("panelGrain")),
+            Grain = reading.Chosen(Usual.PanelGrain),
             MayBeJoined = true,
             Notches =
             [
@@ -197,7 +238,7 @@ public sealed class ContouredPad : MakeUp
             ],
             Remarks =
             [
-                .. Bedding.Cautions(reading.Chosen("for", "cot"), corded: false),
+                .. Bedding.Cautions(reading.Chosen(Bedding.UsedFor) is BedUse.Cot, corded: false),
                 .. Elastic.Remarks(reading),
                 Usual.Blades,
             ],

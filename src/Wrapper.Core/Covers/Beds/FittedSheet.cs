@@ -11,6 +11,35 @@ namespace Wrapper.Core.Covers.Beds;
 /// <summary>A fitted sheet for a bed, cot or pad: one sheet, boxed corners, tucked beneath and held by elastic (handbook §7.2).</summary>
 public sealed class FittedSheet : MakeUp
 {
+    internal static readonly LengthChoice Tuck = Choice.OfLength(
+        "tuck",
+        "Tuck beneath",
+        "Edge",
+        Length.Inches(3),
+        75,
+        Usual.UpTo(12, "3", "7.5", zero: true)
+    ) with
+    {
+        Adjustable = Length.Inches(0, 1, 2),
+        Note = "2 to 4 in is usual.",
+    };
+
+    internal static readonly Measure W = new Measure(
+        "W",
+        "width",
+        "Side to side, over the fullest part.",
+        LengthLimits.Item
+    );
+
+    internal static readonly Measure L = new Measure("L", "length", "From head to foot.", LengthLimits.Item);
+
+    internal static readonly Measure T = new Measure(
+        "T",
+        "height",
+        "From the top edge to the lower edge of the mattress.",
+        new LengthLimits(new Length(1), Length.Inches(60), "7", "18")
+    );
+
     /// <inheritdoc/>
     public override string Key => "fitted-sheet";
 
@@ -28,80 +57,53 @@ public sealed class FittedSheet : MakeUp
         "For mattresses, cot mattresses and flat pads: one sheet, four corners, elastic beneath.";
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Measure> Measures { get; } =
-    [
-        new("W", "width", "Side to side, over the fullest part.", LengthLimits.Item),
-        new("L", "length", "From head to foot.", LengthLimits.Item),
-        new(
-            "T",
-            "height",
-            "From the top edge to the lower edge of the mattress.",
-            new LengthLimits(new Length(1), Length.Inches(60), "7", "18")
-        ),
-    ];
+    public override IReadOnlyList<Measure> Measures { get; } = [W, L, T];
 
     /// <inheritdoc/>
     public override IReadOnlyList<Choice> Choices { get; } =
     [
-        Bedding.For,
-        Choice.OfLength(
-            "tuck",
-            "Tuck beneath",
-            "Edge",
-            Length.Inches(3),
-            75,
-            Usual.UpTo(12, "3", "7.5", zero: true)
-        ) with
-        {
-            Adjustable = Length.Inches(0, 1, 2),
-            Note = "2 to 4 in is usual.",
-        },
+        Bedding.UsedFor,
+        Tuck,
         Elastic.Edge,
         .. Elastic.Choices,
-        BoxedSheet.Corners with
-        {
-            Default = "square-drop",
-        },
+        BoxedSheet.Corners.StartingWith(CornerSchool.SquareDrop),
         Usual.PanelGrain,
-        WidthJoins.School with
-        {
-            Default = "strip",
-        },
+        WidthJoins.School.StartingWith(WidthSchool.Strip),
     ];
 
     /// <inheritdoc/>
     public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } = [Usual.Seam, Elastic.Casing];
 
     /// <inheritdoc/>
-    public override Sketch Sketch(Reading reading) => PrismSketch.Box(reading, "T", 36, 75, 8);
+    public override Sketch Sketch(Reading reading) => PrismSketch.Box(reading, W, L, T, 36, 75, 8);
 
     /// <inheritdoc/>
     public override IEnumerable<Problem> Check(Reading reading)
     {
-        var s = reading.Allowance("s").Value;
-        foreach (var side in new[] { "W", "L" })
-            if (reading.Measure(side).Value <= 4 * s)
+        var s = reading[Usual.Seam].Value;
+        foreach (var side in new[] { W, L })
+            if (reading[side].Value <= 4 * s)
                 yield return reading.Refuse(
-                    $"measures.{side}",
+                    side,
                     $"no more than four seam allowances ({reading.Say(4 * s)}): nothing is left of the top between its corners",
-                    reading.Unit.IsInches() ? "31 1/2" : "80"
+                    reading.Example("31 1/2", "80")
                 );
         if (Fall(reading).Value <= s)
             yield return reading.Refuse(
-                "measures.T",
+                T,
                 $"height and tuck together are no more than one seam allowance ({reading.Say(s)})",
-                reading.Unit.IsInches() ? "7" : "18"
+                reading.Example("7", "18")
             );
     }
 
     /// <inheritdoc/>
     public override Pattern Draft(Reading reading)
     {
-        var top = RectangleShape.Of(reading.Measure("W"), reading.Measure("L"), Sum.Of());
+        var top = RectangleShape.Of(reading[W], reading[L], Sum.Of());
         var sheet = BoxedSheet.BySchool(reading, top, Fall(reading), "sheet");
         var piece = sheet.Piece("sheet", "sheet", 1, side => Elastic.Allowance(reading, "sheet", side)) with
         {
-            Grain = Usual.GrainOf(reading.Option("panelGrain")),
+            Grain = reading.Chosen(Usual.PanelGrain),
             MayBeJoined = true,
         };
         List<Seam> seams = [.. sheet.CornerSeams("sheet", 1, "")];
@@ -134,7 +136,7 @@ public sealed class FittedSheet : MakeUp
             ],
             Remarks =
             [
-                .. Bedding.Cautions(reading.Chosen("for", "cot"), corded: false),
+                .. Bedding.Cautions(reading.Chosen(Bedding.UsedFor) is BedUse.Cot, corded: false),
                 .. sheet.Remarks(reading),
                 .. Elastic.Remarks(reading),
                 Usual.Blades,
@@ -143,6 +145,5 @@ public sealed class FittedSheet : MakeUp
     }
 
     // Down the side and beneath: from the top's edge to the hem line.
-    private static Working Fall(Reading reading) =>
-        reading.Measure("T") + Working.Of("t", "tuck beneath", reading.Choice("tuck"));
+    private static Working Fall(Reading reading) => reading[T] + Working.Of("t", "tuck beneath", reading[Tuck]);
 }

@@ -60,19 +60,22 @@ internal sealed class PadProfile(
     /// <summary>Why such a profile cannot be, with the measure to look at.</summary>
     public static IEnumerable<Problem> Check(Reading reading)
     {
-        string Example(string inches, string metric) => reading.Unit.IsInches() ? inches : metric;
-        var (w, rim, middle) = (reading.Measure("W").Value, reading.Measure("W1").Value, reading.Measure("W2").Value);
+        var (w, rim, middle) = (
+            reading[ContouredPad.W].Value,
+            reading[ContouredPad.W1].Value,
+            reading[ContouredPad.W2].Value
+        );
         if (2 * rim >= w)
             yield return reading.Refuse(
-                "measures.W1",
+                ContouredPad.W1,
                 $"the profile crosses itself: two such rims are wider than the base ({reading.Say(w)})",
-                Example("2", "5")
+                reading.Example("2", "5")
             );
         else if ((2 * rim) + middle >= w)
             yield return reading.Refuse(
-                "measures.W2",
+                ContouredPad.W2,
                 $"the profile crosses itself: between the rims only {reading.Say(w - (2 * rim))} is left",
-                Example("6", "15")
+                reading.Example("6", "15")
             );
     }
 

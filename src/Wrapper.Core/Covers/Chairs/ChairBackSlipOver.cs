@@ -15,6 +15,118 @@ namespace Wrapper.Core.Covers.Chairs;
 /// </summary>
 public sealed class ChairBackSlipOver : MakeUp
 {
+    internal static readonly OptionChoice<BackShape> Back = Choice.Of(
+        "back",
+        "Shape of the back",
+        "Outline",
+        Option.Of(BackShape.Straight, "Straight", "As wide at the top as at the seat."),
+        Option.Of(BackShape.Tapered, "Tapered", "Wider at the top or at the seat."),
+        Option.Of(BackShape.Arched, "Arched", "The top rail rises in the middle."),
+        Option.Of(BackShape.Traced, "Traced", "Any other shape, off a template.")
+    ) with
+    {
+        OnMeasure = true,
+    };
+
+    internal static readonly OptionChoice<LiningSchool> Lining = Choice.Of(
+        "lining",
+        "Lining",
+        "Lining",
+        Option.Of(
+            LiningSchool.Reversible,
+            "Lined, reversible",
+            "Two covers one inside the other, sewn together at the lower edge; turned through a gap."
+        ),
+        Option.Of(LiningSchool.Single, "Single", "One layer with a hem.")
+    );
+
+    internal static readonly LengthChoice WidthEase = Choice.OfLength(
+        "widthEase",
+        "Ease in width",
+        "Ease",
+        Length.Inches(1),
+        25,
+        Usual.UpTo(6, "1", "2.5", zero: true)
+    );
+
+    internal static readonly LengthChoice HeightEase = Choice.OfLength(
+        "heightEase",
+        "Ease in height",
+        "Ease",
+        Length.Zero,
+        0,
+        Usual.UpTo(6, "0", "0", zero: true)
+    );
+
+    internal static readonly OptionChoice<FinialPlaces> Finials = Choice
+        .Of(
+            "finials",
+            "Finials",
+            "Top",
+            Option.Of(FinialPlaces.None, "None", "The top seam is closed."),
+            Option.Of(FinialPlaces.Middle, "One in the middle", "A gap in the middle of the top seam."),
+            Option.Of(FinialPlaces.Ends, "One at each end", "A gap at both ends of the top seam.")
+        )
+        .When(Back, BackShape.Straight, BackShape.Tapered, BackShape.Arched);
+
+    internal static readonly LengthChoice FinialGap = Choice
+        .OfLength("finialGap", "Gap for a finial", "Top", Length.Inches(2), 50, Usual.UpTo(24, "2", "5"))
+        .When(Finials, FinialPlaces.Middle, FinialPlaces.Ends);
+
+    internal static readonly AllowanceDeclaration Hem = new AllowanceDeclaration(
+        "h",
+        "Hem",
+        AllowanceRole.Hem,
+        Length.Inches(1),
+        Length.Millimetres(25)
+    );
+
+    internal static readonly Measure W = new Measure(
+        "W",
+        "width",
+        "Across the back at its top, outside to outside.",
+        LengthLimits.Item
+    ).When(Back, BackShape.Straight, BackShape.Tapered, BackShape.Arched);
+
+    internal static readonly Measure B = new Measure(
+        "B",
+        "width at the seat",
+        "Across the back just above the seat.",
+        LengthLimits.Item
+    ).When(Back, BackShape.Tapered, BackShape.Arched);
+
+    internal static readonly Measure H = new Measure(
+        "H",
+        "height",
+        "From the seat to the top rail, at the side.",
+        Usual.UpTo(120, "22", "56")
+    ).When(Back, BackShape.Straight, BackShape.Tapered, BackShape.Arched);
+
+    internal static readonly Measure RiseOfTheArch = new Measure(
+        "b",
+        "rise of the arch",
+        "How far the middle of the top rail stands above its ends.",
+        LengthLimits.Item
+    ).When(Back, BackShape.Arched);
+
+    internal static readonly Measure O = new Measure(
+        "O",
+        "traced outline",
+        "The back as seen from behind: points x, y from the lower left, one a line; behind a point arc or hollow and its radius. Or an SVG path.",
+        LengthLimits.Item
+    )
+    {
+        Kind = MeasureKind.Outline,
+        ShownWhen = new Condition("back", ["traced"]),
+    };
+
+    internal static readonly Measure D = new Measure(
+        "D",
+        "depth",
+        "How thick the back is at its thickest.",
+        Usual.UpTo(24, "2", "5")
+    );
+
     /// <inheritdoc/>
     public override string Key => "chair-back-slip-over";
 
@@ -29,108 +141,26 @@ public sealed class ChairBackSlipOver : MakeUp
         "A loose cap over a chair back, pulled on from above; lined, it can be turned to the other cloth.";
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Measure> Measures { get; } =
-    [
-        new Measure("W", "width", "Across the back at its top, outside to outside.", LengthLimits.Item).When(
-            "back",
-            "straight",
-            "tapered",
-            "arched"
-        ),
-        new Measure("B", "width at the seat", "Across the back just above the seat.", LengthLimits.Item).When(
-            "back",
-            "tapered",
-            "arched"
-        ),
-        new Measure("H", "height", "From the seat to the top rail, at the side.", Usual.UpTo(120, "22", "56")).When(
-            "back",
-            "straight",
-            "tapered",
-            "arched"
-        ),
-        new Measure(
-            "b",
-            "rise of the arch",
-            "How far the middle of the top rail stands above its ends.",
-            LengthLimits.Item
-        ).When("back", "arched"),
-        new Measure(
-            "O",
-            "traced outline",
-            "The back as seen from behind: points x, y from the lower left, one a line; behind a point arc or hollow and its radius. Or an SVG path.",
-            LengthLimits.Item
-        )
-        {
-            Kind = MeasureKind.Outline,
-            ShownWhen = new Condition("back", ["traced"]),
-        },
-        new("D", "depth", "How thick the back is at its thickest.", Usual.UpTo(24, "2", "5")),
-    ];
+    public override IReadOnlyList<Measure> Measures { get; } = [W, B, H, RiseOfTheArch, O, D];
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Choice> Choices { get; } =
-    [
-        Choice.Of(
-            "back",
-            "Shape of the back",
-            "Outline",
-            new Option("straight", "Straight", "As wide at the top as at the seat."),
-            new Option("tapered", "Tapered", "Wider at the top or at the seat."),
-            new Option("arched", "Arched", "The top rail rises in the middle."),
-            new Option("traced", "Traced", "Any other shape, off a template.")
-        ) with
-        {
-            OnMeasure = true,
-        },
-        Choice.Of(
-            "lining",
-            "Lining",
-            "Lining",
-            new Option(
-                "reversible",
-                "Lined, reversible",
-                "Two covers one inside the other, sewn together at the lower edge; turned through a gap."
-            ),
-            new Option("single", "Single", "One layer with a hem.")
-        ),
-        Choice.OfLength(
-            "widthEase",
-            "Ease in width",
-            "Ease",
-            Length.Inches(1),
-            25,
-            Usual.UpTo(6, "1", "2.5", zero: true)
-        ),
-        Choice.OfLength("heightEase", "Ease in height", "Ease", Length.Zero, 0, Usual.UpTo(6, "0", "0", zero: true)),
-        Choice
-            .Of(
-                "finials",
-                "Finials",
-                "Top",
-                new Option("none", "None", "The top seam is closed."),
-                new Option("middle", "One in the middle", "A gap in the middle of the top seam."),
-                new Option("ends", "One at each end", "A gap at both ends of the top seam.")
-            )
-            .When("back", "straight", "tapered", "arched"),
-        Choice
-            .OfLength("finialGap", "Gap for a finial", "Top", Length.Inches(2), 50, Usual.UpTo(24, "2", "5"))
-            .When("finials", "middle", "ends"),
-    ];
+    public override IReadOnlyList<Choice> Choices { get; } = [Back, Lining, WidthEase, HeightEase, Finials, FinialGap];
 
     /// <inheritdoc/>
-    public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } =
-    [Usual.Seam, new("h", "Hem", AllowanceRole.Hem, Length.Inches(1), Length.Millimetres(25))];
+    public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } = [Usual.Seam, Hem];
 
     /// <inheritdoc/>
     public override Sketch Sketch(Reading reading)
     {
-        Length Or(string key, int inches) => reading.Known(key) ?? Length.Inches(inches);
-        var (d, o) = (Or("D", 2), Length.Zero);
-        var traced = reading.Chosen("back", "traced");
-        var (w, h) = (Or("W", 17), Or("H", 20));
-        var b = reading.Chosen("back", "straight") ? w : Or("B", 16);
-        var rise = reading.Chosen("back", "arched") ? Length.Min(reading.Known("b") ?? w.Over(8), w.Over(2)) : o;
-        var face = traced && reading.Traced("O") is { } drawn ? drawn : Face(w, b, h, rise);
+        var (d, o) = (reading.Drawn(D, 2), Length.Zero);
+        var traced = reading.Chosen(Back) is BackShape.Traced;
+        var (w, h) = (reading.Drawn(W, 17), reading.Drawn(H, 20));
+        var b = reading.Chosen(Back) is BackShape.Straight ? w : reading.Drawn(B, 16);
+        var rise =
+            reading.Chosen(Back) is BackShape.Arched
+                ? Length.Min(reading.Known(RiseOfTheArch) ?? w.Over(8), w.Over(2))
+                : o;
+        var face = traced && reading.Traced(O) is { } drawn ? drawn : Face(w, b, h, rise);
         List<Point> front =
         [
             .. Enumerable
@@ -141,16 +171,16 @@ public sealed class ChairBackSlipOver : MakeUp
         // The far side shows above and to the right by the depth.
         var (dx, dy) = (d.Scaled(0.7m), d.Scaled(0.5m));
         var (left, _, right, top) = face.Bounds();
-        List<DimensionLine> lines = [new("D", new(right, top.Over(2)), new(right + dx, top.Over(2) + dy))];
+        List<DimensionLine> lines = [new(D, new(right, top.Over(2)), new(right + dx, top.Over(2) + dy))];
         if (!traced)
             lines.AddRange([
-                new("W", new((b - w).Over(2), h), new((b - w).Over(2) + w, h)),
-                new("H", new(left, o), new(left, h)),
+                new(W, new((b - w).Over(2), h), new((b - w).Over(2) + w, h)),
+                new(H, new(left, o), new(left, h)),
             ]);
-        if (!traced && !reading.Chosen("back", "straight"))
-            lines.Add(new("B", new(o, o), new(b, o)));
-        if (reading.Chosen("back", "arched"))
-            lines.Add(new("b", new(b.Over(2), h), new(b.Over(2), h + rise)));
+        if (!traced && reading.Chosen(Back) is not BackShape.Straight)
+            lines.Add(new(B, new(o, o), new(b, o)));
+        if (reading.Chosen(Back) is BackShape.Arched)
+            lines.Add(new(RiseOfTheArch, new(b.Over(2), h), new(b.Over(2), h + rise)));
         return new Sketch(
             [new Stroke("face", [.. front.Select(p => p.Moved(dx, dy))]), new Stroke("face", front)],
             lines
@@ -160,21 +190,20 @@ public sealed class ChairBackSlipOver : MakeUp
     /// <inheritdoc/>
     public override IEnumerable<Problem> Check(Reading reading)
     {
-        string Example(string inches, string metric) => reading.Unit.IsInches() ? inches : metric;
-        if (reading.Chosen("back", "arched") && 2 * reading.Measure("b").Value > reading.Measure("W").Value)
+        if (reading.Chosen(Back) is BackShape.Arched && 2 * reading[RiseOfTheArch].Value > reading[W].Value)
             yield return reading.Refuse(
-                "measures.b",
-                $"a rise of more than half the width ({reading.Say(reading.Measure("W").Value.Over(2))}) turns back on itself",
-                Example("2", "5")
+                RiseOfTheArch,
+                $"a rise of more than half the width ({reading.Say(reading[W].Value.Over(2))}) turns back on itself",
+                reading.Example("2", "5")
             );
-        if (!reading.Chosen("back", "traced") && !reading.Chosen("finials", "none"))
+        if (reading.Chosen(Back) is not BackShape.Traced && reading.Chosen(Finials) is not FinialPlaces.None)
         {
-            var gaps = reading.Chosen("finials", "ends") ? 2 : 1;
-            if (gaps * reading.Choice("finialGap") >= reading.Measure("W").Value)
+            var gaps = reading.Chosen(Finials) is FinialPlaces.Ends ? 2 : 1;
+            if (gaps * reading[FinialGap] >= reading[W].Value)
                 yield return reading.Refuse(
-                    "choices.finialGap",
-                    $"the gaps take the whole top ({reading.Say(reading.Measure("W").Value)})",
-                    Example("2", "5")
+                    FinialGap,
+                    $"the gaps take the whole top ({reading.Say(reading[W].Value)})",
+                    reading.Example("2", "5")
                 );
         }
     }
@@ -182,7 +211,7 @@ public sealed class ChairBackSlipOver : MakeUp
     /// <inheritdoc/>
     public override Pattern Draft(Reading reading)
     {
-        var lined = reading.Chosen("lining", "reversible");
+        var lined = reading.Chosen(Lining) is LiningSchool.Reversible;
         var face = new SlipOverFace(reading);
         var piece = face.Piece("face", lined ? "outer face" : "face", lined);
         List<Piece> pieces = lined
@@ -237,7 +266,7 @@ public sealed class ChairBackSlipOver : MakeUp
             [
                 ("finished width", face.Width),
                 ("finished height", face.Height),
-                ("depth", reading.Measure("D")),
+                ("depth", reading[D]),
                 ("lower edge of a face", foot),
             ],
             Notions = [Making.Thread.Of(seams)],
@@ -295,4 +324,28 @@ public sealed class ChairBackSlipOver : MakeUp
             new("left side", new(left, height)),
         ]);
     }
+}
+
+/// <summary>The answers to: Shape of the back.</summary>
+internal enum BackShape
+{
+    Straight,
+    Tapered,
+    Arched,
+    Traced,
+}
+
+/// <summary>The answers to: Lining.</summary>
+internal enum LiningSchool
+{
+    Reversible,
+    Single,
+}
+
+/// <summary>The answers to: Finials.</summary>
+internal enum FinialPlaces
+{
+    None,
+    Middle,
+    Ends,
 }

@@ -16,18 +16,19 @@ internal sealed class ChairBody
     public ChairBody(Reading reading)
     {
         (Seat, Width, Front, Arm) = (
-            reading.Measure("S"),
-            reading.Measure("W"),
-            reading.Measure("F"),
-            reading.Measure("A")
+            reading[ChairSlipcover.S],
+            reading[ChairSlipcover.W],
+            reading[ChairSlipcover.F],
+            reading[ChairSlipcover.A]
         );
-        (ArmBase, ArmTop, Thick) = (reading.Measure("B"), reading.Measure("U"), reading.Measure("K"));
-        Lean = reading.Chosen("lean", "none") ? Sum.Of() : reading.Measure("x");
-        LeansIn = reading.Chosen("lean", "in");
-        Roll = reading.Chosen("armTop", "rolled")
-            ? Working.Of("roll", "rise of the roll", reading.Choice("roll"))
-            : Sum.Of();
-        Wing = reading.Chosen("wings", "yes") ? reading.Measure("G") : Sum.Of();
+        (ArmBase, ArmTop, Thick) = (reading[ChairSlipcover.B], reading[ChairSlipcover.U], reading[ChairSlipcover.K]);
+        Lean = reading.Chosen(ChairSlipcover.Lean) is ArmLean.None ? Sum.Of() : reading[ChairSlipcover.LeanOfTheArm];
+        LeansIn = reading.Chosen(ChairSlipcover.Lean) is ArmLean.In;
+        Roll =
+            reading.Chosen(ChairSlipcover.ArmTop) is ArmShape.Rolled
+                ? Working.Of("roll", "rise of the roll", reading[ChairSlipcover.Roll])
+                : Sum.Of();
+        Wing = reading.Chosen(ChairSlipcover.Wings) is YesNo.Yes ? reading[ChairSlipcover.G] : Sum.Of();
         Inner = (Lean.Value.IsPositive ? Working.Slant(Lean, Arm) : Arm).As(
             "inner",
             "inside of the arm, along the surface"
@@ -45,7 +46,7 @@ internal sealed class ChairBody
             "across the back, above the arms"
         );
         Foot = (Width + (2 * ArmBase)).As("foot", "across the foot");
-        Above = (reading.Measure("H") - Arm - Thick).As("above", "side of the back above the arm");
+        Above = (reading[ChairSlipcover.H] - Arm - Thick).As("above", "side of the back above the arm");
         Plumb = LeansIn
             ? new Extreme(Larger: true, ArmBase, ArmTop - Lean) + Lean
             : new Extreme(Larger: true, ArmBase, Lean + ArmTop);

@@ -32,7 +32,7 @@ internal static class SeatSketch
     private const decimal Back = 0.42m,
         Rise = 0.46m;
 
-    public static Sketch Of(SeatBody body, Dictionary<string, SeatLine> measured)
+    public static Sketch Of(SeatBody body, Dictionary<Measure, SeatLine> measured)
     {
         var (w, s, f, a, u, h) = (body.Width, body.Seat, body.Front, body.Arm, body.ArmWidth, body.Back);
         var thick = u;

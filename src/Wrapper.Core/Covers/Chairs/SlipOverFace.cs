@@ -21,13 +21,13 @@ internal sealed class SlipOverFace
     public SlipOverFace(Reading reading)
     {
         this.reading = reading;
-        IsTraced = reading.Chosen("back", "traced");
-        half = (reading.Measure("D") / 2).As("G", "half the depth");
-        var wide = new Allowance("e", AllowanceRole.Ease, reading.Choice("widthEase"));
-        var high = new Allowance("e'", AllowanceRole.Ease, reading.Choice("heightEase"));
+        IsTraced = reading.Chosen(ChairBackSlipOver.Back) is BackShape.Traced;
+        half = (reading[ChairBackSlipOver.D] / 2).As("G", "half the depth");
+        var wide = new Allowance("e", AllowanceRole.Ease, reading[ChairBackSlipOver.WidthEase]);
+        var high = new Allowance("e'", AllowanceRole.Ease, reading[ChairBackSlipOver.HeightEase]);
         if (IsTraced)
         {
-            var traced = reading.Traced("O")!;
+            var traced = reading.Traced(ChairBackSlipOver.O)!;
             Lower = traced
                 .Edges.Select((edge, at) => (edge.Name, traced.Curve(at).At(0.5).Y))
                 .MinBy(edge => edge.Y)
@@ -38,13 +38,19 @@ internal sealed class SlipOverFace
             return;
         }
         Lower = "lower";
-        var foot = reading.Chosen("back", "straight") ? reading.Measure("W") : reading.Measure("B");
+        var foot =
+            reading.Chosen(ChairBackSlipOver.Back) is BackShape.Straight
+                ? reading[ChairBackSlipOver.W]
+                : reading[ChairBackSlipOver.B];
         dimensions = new()
         {
-            ["top"] = reading.Measure("W") + wide,
+            ["top"] = reading[ChairBackSlipOver.W] + wide,
             ["foot"] = foot + wide,
-            ["height"] = reading.Measure("H") + high,
-            ["rise"] = reading.Chosen("back", "arched") ? reading.Measure("b") : Sum.Of(),
+            ["height"] = reading[ChairBackSlipOver.H] + high,
+            ["rise"] =
+                reading.Chosen(ChairBackSlipOver.Back) is BackShape.Arched
+                    ? reading[ChairBackSlipOver.RiseOfTheArch]
+                    : Sum.Of(),
             ["half"] = half,
         };
         inner = d => ChairBackSlipOver.Face(d["top"], d["foot"], d["height"], d["rise"]);
@@ -75,7 +81,8 @@ internal sealed class SlipOverFace
                 .Distinct()
                 .ToDictionary(
                     edge => edge,
-                    edge => reading.EdgeAllowance(edge == Lower && !lined ? "h" : "s", key, edge)
+                    edge =>
+                        reading.EdgeAllowance(edge == Lower && !lined ? ChairBackSlipOver.Hem : Usual.Seam, key, edge)
                 ),
             UncutShape = IsTraced ? null : Uncut,
             TurnedOver = true,
@@ -123,16 +130,16 @@ internal sealed class SlipOverFace
     {
         Seam Part(string name, SeamKind kind, Length? from, Length? to, Working drafted) =>
             new($"{name}{of}", kind, [new Run(key, 1, "top", from, to)], [new Run(key, 2, "top", from, to)], drafted);
-        var gap = Working.Of("finial", "gap for a finial", reading.Choice("finialGap"));
-        switch (reading.Option("finials"))
+        var gap = Working.Of("finial", "gap for a finial", reading[ChairBackSlipOver.FinialGap]);
+        switch (reading.Chosen(ChairBackSlipOver.Finials))
         {
-            case "middle":
+            case FinialPlaces.Middle:
                 var beside = (top - gap) / 2;
                 yield return Part("top, right of the finial", SeamKind.Join, null, beside.Value, beside);
                 yield return Part("top, finial gap", SeamKind.Opening, beside.Value, beside.Value + gap.Value, gap);
                 yield return Part("top, left of the finial", SeamKind.Join, beside.Value + gap.Value, null, beside);
                 break;
-            case "ends":
+            case FinialPlaces.Ends:
                 var between = top - (2 * gap);
                 yield return Part("top, right finial gap", SeamKind.Opening, null, gap.Value, gap);
                 yield return Part("top", SeamKind.Join, gap.Value, gap.Value + between.Value, between);

@@ -15,8 +15,8 @@ internal sealed class SlipcoverPieces(Reading reading, ChairBody body)
         "Tuck-in along the crevice: where the crevice ends, cut the allowance towards it and snip it so that the cloth turns flat.";
 
     private readonly Working tuck = TuckIn.Of(reading);
-    private readonly Working ease = new Allowance("e", AllowanceRole.Ease, reading.Choice("pinEase")) / 2;
-    private readonly Grain grain = Usual.GrainOf(reading.Option("panelGrain"));
+    private readonly Working ease = new Allowance("e", AllowanceRole.Ease, reading[ChairSlipcover.PinEase]) / 2;
+    private readonly Grain grain = reading.Chosen(Usual.PanelGrain);
 
     /// <summary>Every piece, with the points where three or more of them meet.</summary>
     public IEnumerable<Piece> All() =>
@@ -55,7 +55,7 @@ internal sealed class SlipcoverPieces(Reading reading, ChairBody body)
         );
         yield return Plain("inside-arm", "inside arm", 2, body.Seat, body.Inner + body.Over, ["lower"], Crevice);
         yield return Plain("outside-arm", "outside arm", 2, body.Seat + body.Thick, body.Outer, [], "");
-        if (reading.Chosen("armFront", "panel"))
+        if (reading.Chosen(ChairSlipcover.ArmFront) is ArmFrontSchool.Panel)
             yield return Shaped(
                 "arm-front",
                 "arm front",
@@ -103,9 +103,9 @@ internal sealed class SlipcoverPieces(Reading reading, ChairBody body)
 
     // What is cut out round the arm is cut close: it is opened further on the chair.
     private Working Edge(string piece, string edge, bool tucked) =>
-        edge.EndsWith("step", StringComparison.Ordinal) ? reading.EdgeAllowance("s", piece, edge)
-        : tucked ? reading.EdgeAllowance("s", piece, edge) + ease + tuck
-        : reading.EdgeAllowance("s", piece, edge) + ease;
+        edge.EndsWith("step", StringComparison.Ordinal) ? reading.EdgeAllowance(Usual.Seam, piece, edge)
+        : tucked ? reading.EdgeAllowance(Usual.Seam, piece, edge) + ease + tuck
+        : reading.EdgeAllowance(Usual.Seam, piece, edge) + ease;
 
     private Piece Plain(
         string key,
@@ -173,10 +173,10 @@ internal sealed class SlipcoverPieces(Reading reading, ChairBody body)
 
     private IEnumerable<Piece> Skirt()
     {
-        if (!reading.Chosen("skirt", "flaps"))
+        if (reading.Chosen(ChairSlipcover.Skirt) is not SkirtSchool.Flaps)
             yield break;
-        var drop = Working.Of("drop", "skirt, finished", reading.Choice("skirtDrop"));
-        var flap = Working.Of("flap", "flap, each way", reading.Choice("flap"));
+        var drop = Working.Of("drop", "skirt, finished", reading[ChairSlipcover.SkirtDrop]);
+        var flap = Working.Of("flap", "flap, each way", reading[ChairSlipcover.FlapWidth]);
         foreach (
             var (key, name, quantity, width) in new[]
             {
@@ -192,7 +192,7 @@ internal sealed class SlipcoverPieces(Reading reading, ChairBody body)
                 quantity,
                 width,
                 drop,
-                edge => reading.EdgeAllowance(edge == "upper" ? "s" : "h", key, edge),
+                edge => reading.EdgeAllowance(edge == "upper" ? Usual.Seam : ChairSlipcover.Hem, key, edge),
                 "width",
                 "height"
             ) with

@@ -30,7 +30,7 @@ internal sealed class SlipcoverSeams(Reading reading, ChairBody body)
         foreach (var (side, at) in new[] { ("right", 1), ("left", 2) })
         foreach (var seam in (Seam[])[.. Arm(side, at), .. Back(side, at)])
             yield return seam;
-        if (!reading.Chosen("skirt", "flaps"))
+        if (reading.Chosen(ChairSlipcover.Skirt) is not SkirtSchool.Flaps)
             yield break;
         yield return new(
             "skirt, front",
@@ -58,7 +58,7 @@ internal sealed class SlipcoverSeams(Reading reading, ChairBody body)
             };
     }
 
-    private bool IsPanel => reading.Chosen("armFront", "panel");
+    private bool IsPanel => reading.Chosen(ChairSlipcover.ArmFront) is ArmFrontSchool.Panel;
 
     private IEnumerable<Run> FootOf(int at) => [new Run("arm-front", at, IsPanel ? "base" : "left")];
 
@@ -233,7 +233,11 @@ internal sealed class SlipcoverSeams(Reading reading, ChairBody body)
             [new Run("corner", at, "upper", body.HasWings ? body.Wing.Value : null)],
             body.Thick
         );
-        foreach (var seam in side == reading.Option("zipSide") ? Zipped(side, at, outer) : Sewn(side, at, outer))
+        foreach (
+            var seam in (side == "left") == (reading.Chosen(ChairSlipcover.ZipSide) is BackSide.Left)
+                ? Zipped(side, at, outer)
+                : Sewn(side, at, outer)
+        )
             yield return seam;
     }
 
@@ -257,7 +261,7 @@ internal sealed class SlipcoverSeams(Reading reading, ChairBody body)
     // one downward; the corner's rear edge is drawn downward on both sides.
     private IEnumerable<Seam> Zipped(string side, int at, string outer)
     {
-        var closed = Working.Of("closed", "seam closed above the zip", reading.Choice("zipClosed"));
+        var closed = Working.Of("closed", "seam closed above the zip", reading[ChairSlipcover.ZipClosed]);
         var open = body.Above - closed;
         var upper = $"{side} upper";
         var (top, low) =
@@ -287,9 +291,9 @@ internal sealed class SlipcoverSeams(Reading reading, ChairBody body)
     /// <summary>Edges in no seam: hems, flaps caught behind the skirt, and the upper end of a strip.</summary>
     public static IEnumerable<Use> Hems(Reading reading, IReadOnlyList<Piece> pieces)
     {
-        var strip = reading.Chosen("armFront", "strip");
+        var strip = reading.Chosen(ChairSlipcover.ArmFront) is ArmFrontSchool.Strip;
         IEnumerable<Use> uses = strip ? Usual.Left(EdgeUse.Caught, "arm-front", 2, "right") : [];
-        if (!reading.Chosen("skirt", "flaps"))
+        if (reading.Chosen(ChairSlipcover.Skirt) is not SkirtSchool.Flaps)
             uses =
             [
                 .. uses,

@@ -61,7 +61,7 @@ internal static class SlipcoverSteps
                 Named("outside back", "zip")
             ),
         ]);
-        if (reading.Chosen("skirt", "flaps"))
+        if (reading.Chosen(ChairSlipcover.Skirt) is SkirtSchool.Flaps)
             steps.Add(
                 new(
                     "Hem the skirt's faces and flaps. Cord the line that covers the lower edge of the body; sew the faces to it, a flap behind each corner. Close the foot of the zip.",

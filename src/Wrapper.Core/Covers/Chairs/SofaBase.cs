@@ -10,6 +10,79 @@ namespace Wrapper.Core.Covers.Chairs;
 /// <summary>The base of a sofa in three throw-on sheets: one over each arm, one over seat and front (handbook §6.3). Its cushions are items of their own.</summary>
 public sealed class SofaBase : MakeUp
 {
+    internal static readonly LengthChoice Round = Choice.OfLength(
+        "round",
+        "Round the arm front and the back",
+        "Arms",
+        Length.Inches(4),
+        100,
+        Usual.UpTo(24, "4", "10", zero: true)
+    ) with
+    {
+        Note = "What each arm sheet has over its length to go round both ends.",
+    };
+
+    internal static readonly AllowanceDeclaration Hem = new AllowanceDeclaration(
+        "h",
+        "Hem",
+        AllowanceRole.Hem,
+        Length.Inches(1),
+        Length.Millimetres(25)
+    );
+
+    internal static readonly Measure W = new Measure(
+        "W",
+        "width",
+        "Between the arms, along the crevice.",
+        LengthLimits.Item
+    );
+
+    internal static readonly Measure S = new Measure(
+        "S",
+        "seat",
+        "From the back crevice to the front edge, over the deck.",
+        LengthLimits.Item
+    );
+
+    internal static readonly Measure F = new Measure(
+        "F",
+        "front",
+        "From the front edge down to the hem line.",
+        LengthLimits.Item
+    );
+
+    internal static readonly Measure A = new Measure(
+        "A",
+        "over the arm",
+        "From the seat crevice up, over the arm and down to the hem line.",
+        LengthLimits.Item
+    );
+
+    internal static readonly Measure M = new Measure(
+        "M",
+        "arm",
+        "Along the arm from its front edge to the back.",
+        LengthLimits.Item
+    );
+
+    internal static readonly Measure C = new Measure(
+        "C",
+        "crevice",
+        "How deep a hand goes down between seat and arm.",
+        Usual.UpTo(24, "5", "12")
+    ) with
+    {
+        FitsInside = true,
+    };
+
+    internal static readonly Measure TuckInUsed = new Measure(
+        "t",
+        "tuck-in used",
+        "Only to use another depth than three fifths of the crevice, at most 3 in (7.5 cm).",
+        Usual.UpTo(24, "3", "7.5"),
+        Optional: true
+    );
+
     /// <inheritdoc/>
     public override string Key => "sofa-base";
 
@@ -24,69 +97,35 @@ public sealed class SofaBase : MakeUp
         "Under loose cushions: a sheet over each arm and one over seat and front, tucked into the crevices. Add each cushion as an item of its own.";
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Measure> Measures { get; } =
-    [
-        new("W", "width", "Between the arms, along the crevice.", LengthLimits.Item),
-        new("S", "seat", "From the back crevice to the front edge, over the deck.", LengthLimits.Item),
-        new("F", "front", "From the front edge down to the hem line.", LengthLimits.Item),
-        new("A", "over the arm", "From the seat crevice up, over the arm and down to the hem line.", LengthLimits.Item),
-        new("M", "arm", "Along the arm from its front edge to the back.", LengthLimits.Item),
-        new Measure("C", "crevice", "How deep a hand goes down between seat and arm.", Usual.UpTo(24, "5", "12")) with
-        {
-            FitsInside = true,
-        },
-        new(
-            "t",
-            "tuck-in used",
-            "Only to use another depth than three fifths of the crevice, at most 3 in (7.5 cm).",
-            Usual.UpTo(24, "3", "7.5"),
-            Optional: true
-        ),
-    ];
+    public override IReadOnlyList<Measure> Measures { get; } = [W, S, F, A, M, C, TuckInUsed];
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Choice> Choices { get; } =
-    [
-        Choice.OfLength(
-            "round",
-            "Round the arm front and the back",
-            "Arms",
-            Length.Inches(4),
-            100,
-            Usual.UpTo(24, "4", "10", zero: true)
-        ) with
-        {
-            Note = "What each arm sheet has over its length to go round both ends.",
-        },
-        Usual.PanelGrain,
-    ];
+    public override IReadOnlyList<Choice> Choices { get; } = [Round, Usual.PanelGrain];
 
     /// <inheritdoc/>
-    public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } =
-    [new("h", "Hem", AllowanceRole.Hem, Length.Inches(1), Length.Millimetres(25))];
+    public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } = [Hem];
 
     /// <inheritdoc/>
     public override Sketch Sketch(Reading reading)
     {
-        Length Or(string key, int inches) => reading.Known(key) ?? Length.Inches(inches);
         return SeatSketch.Of(
             new(
-                Or("W", 60),
-                Or("S", 22),
-                Or("F", 16),
-                Length.Max(Length.Inches(3), (Or("A", 34) - Or("F", 16)).Over(3)),
+                reading.Drawn(W, 60),
+                reading.Drawn(S, 22),
+                reading.Drawn(F, 16),
+                Length.Max(Length.Inches(3), (reading.Drawn(A, 34) - reading.Drawn(F, 16)).Over(3)),
                 Length.Inches(7),
-                Or("M", 34).Over(3)
+                reading.Drawn(M, 34).Over(3)
             ),
             new()
             {
-                ["W"] = SeatLine.Width,
-                ["S"] = SeatLine.Seat,
-                ["F"] = SeatLine.Front,
-                ["A"] = SeatLine.OverArm,
-                ["M"] = SeatLine.Arm,
-                ["C"] = SeatLine.Crevice,
-                ["t"] = SeatLine.Tuck,
+                [W] = SeatLine.Width,
+                [S] = SeatLine.Seat,
+                [F] = SeatLine.Front,
+                [A] = SeatLine.OverArm,
+                [M] = SeatLine.Arm,
+                [C] = SeatLine.Crevice,
+                [TuckInUsed] = SeatLine.Tuck,
             }
         );
     }
@@ -98,25 +137,25 @@ public sealed class SofaBase : MakeUp
     public override Pattern Draft(Reading reading)
     {
         var tuck = TuckIn.Of(reading);
-        Working Hem(string piece, string edge) => reading.EdgeAllowance("h", piece, edge);
-        var round = new Allowance("round", AllowanceRole.Ease, reading.Choice("round"));
-        var grain = Usual.GrainOf(reading.Option("panelGrain"));
+        Working HemOf(string piece, string edge) => reading.EdgeAllowance(Hem, piece, edge);
+        var round = new Allowance("round", AllowanceRole.Ease, reading[Round]);
+        var grain = reading.Chosen(Usual.PanelGrain);
         // Tuck-ins lie only along crevices: the seat's back and sides, and the lower edge of the arms.
         var seat = Usual.Rectangle(
             "seat",
             "seat and front sheet",
             1,
-            reading.Measure("W"),
-            reading.Measure("S") + reading.Measure("F"),
-            edge => edge == "lower" ? Hem("seat", edge) : tuck + Hem("seat", edge)
+            reading[W],
+            reading[S] + reading[F],
+            edge => edge == "lower" ? HemOf("seat", edge) : tuck + HemOf("seat", edge)
         );
         var arm = Usual.Rectangle(
             "arm",
             "arm sheet",
             2,
-            reading.Measure("M") + round,
-            reading.Measure("A"),
-            edge => edge == "upper" ? tuck + Hem("arm", edge) : Hem("arm", edge)
+            reading[M] + round,
+            reading[A],
+            edge => edge == "upper" ? tuck + HemOf("arm", edge) : HemOf("arm", edge)
         );
         Piece[] pieces =
         [
@@ -125,14 +164,7 @@ public sealed class SofaBase : MakeUp
                 Grain = grain,
                 Note =
                     "Cut the tuck-in towards the crevice's end at the front and snip it, so that the cloth turns flat.",
-                Lines =
-                [
-                    new(
-                        "fold",
-                        new(Length.Zero, reading.Measure("F").Value),
-                        new(reading.Measure("W").Value, reading.Measure("F").Value)
-                    ),
-                ],
+                Lines = [new("fold", new(Length.Zero, reading[F].Value), new(reading[W].Value, reading[F].Value))],
             },
             arm with
             {
@@ -158,12 +190,7 @@ public sealed class SofaBase : MakeUp
                         )
                 ),
             ],
-            Finished =
-            [
-                ("tuck-in", tuck),
-                ("seat and front", reading.Measure("S") + reading.Measure("F")),
-                ("over the arm", reading.Measure("A")),
-            ],
+            Finished = [("tuck-in", tuck), ("seat and front", reading[S] + reading[F]), ("over the arm", reading[A])],
             Notions = [],
             Steps =
             [

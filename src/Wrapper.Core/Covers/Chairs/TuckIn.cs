@@ -10,21 +10,21 @@ internal static class TuckIn
 {
     /// <summary>The depth used; measures <c>C</c> and, if entered, <c>t</c>.</summary>
     public static Working Of(Reading reading) =>
-        reading.Has("t")
-            ? reading.Measure("t")
+        reading.Has(ChairSlipcover.TuckInUsed)
+            ? reading[ChairSlipcover.TuckInUsed]
             : new Extreme(
                 Larger: false,
-                3 * reading.Measure("C") / 5,
+                3 * reading[ChairSlipcover.C] / 5,
                 Working.Of("most", "the deepest tuck-in that holds", Length.Inches(3))
             ).As("t", "tuck-in");
 
     public static IEnumerable<Problem> Check(Reading reading)
     {
-        if (reading.Known("t") is { } used && used > reading.Measure("C").Value)
+        if (reading.Known(ChairSlipcover.TuckInUsed) is { } used && used > reading[ChairSlipcover.C].Value)
             yield return reading.Refuse(
-                "measures.t",
-                $"deeper than the crevice ({reading.Say(reading.Measure("C").Value)})",
-                LengthPrinter.Finished(reading.Measure("C").Value, reading.Unit).Text
+                ChairSlipcover.TuckInUsed,
+                $"deeper than the crevice ({reading.Say(reading[ChairSlipcover.C].Value)})",
+                LengthPrinter.Finished(reading[ChairSlipcover.C].Value, reading.Unit).Text
             );
     }
 }

@@ -13,6 +13,23 @@ namespace Wrapper.Core.Covers.Cushions;
 /// <summary>A bolster: two round ends and a body, with or without a zip along it (handbook §4.5).</summary>
 public sealed class Bolster : MakeUp
 {
+    internal static readonly OptionChoice<BolsterClosing> Closing = Choice.Of(
+        "closing",
+        "Closing",
+        "Closing",
+        Option.Of(BolsterClosing.Zip, "Zip along the body", "The cover comes off for washing."),
+        Option.Of(BolsterClosing.Sewn, "Sewn shut", "The inner goes in before the last hand's width is closed by hand.")
+    );
+
+    internal static readonly Measure Diameter = new Measure(
+        "d",
+        "diameter",
+        "Across the end of the dressed inner, between two blocks.",
+        Usual.UpTo(60, "7", "18")
+    );
+
+    internal static readonly Measure L = new Measure("L", "length", "From end to end.", LengthLimits.Item);
+
     /// <inheritdoc/>
     public override string Key => "bolster";
 
@@ -27,26 +44,22 @@ public sealed class Bolster : MakeUp
         "A firm roll with flat round ends; cord round the ends if wanted, the zip along the body.";
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Measure> Measures { get; } =
-    [
-        new("d", "diameter", "Across the end of the dressed inner, between two blocks.", Usual.UpTo(60, "7", "18")),
-        new("L", "length", "From end to end.", LengthLimits.Item),
-    ];
+    public override IReadOnlyList<Measure> Measures { get; } = [Diameter, L];
 
     /// <inheritdoc/>
     public override IReadOnlyList<Choice> Choices { get; } =
     [
-        Choice.Of(
-            "closing",
-            "Closing",
-            "Closing",
-            new Option("zip", "Zip along the body", "The cover comes off for washing."),
-            new Option("sewn", "Sewn shut", "The inner goes in before the last hand's width is closed by hand.")
-        ),
+        Closing,
         .. Cord.ChoicesFor(
-            "cord",
-            new("both", "Cord round both ends", "Sharp ends that wear well; the cord's join lies on the zip seam."),
-            new("none", "No cord", "The plain seam.")
+            Cord.Asked(
+                "cord",
+                Option.Of(
+                    Cording.Both,
+                    "Cord round both ends",
+                    "Sharp ends that wear well; the cord's join lies on the zip seam."
+                ),
+                Option.Of(Cording.None, "No cord", "The plain seam.")
+            )
         ),
         Usual.StripGrain with
         {
@@ -60,7 +73,7 @@ public sealed class Bolster : MakeUp
     /// <inheritdoc/>
     public override Sketch Sketch(Reading reading)
     {
-        var (d, l) = (reading.Known("d") ?? Length.Inches(7), reading.Known("L") ?? Length.Inches(24));
+        var (d, l) = (reading.Known(Diameter) ?? Length.Inches(7), reading.Known(L) ?? Length.Inches(24));
         // Lying down, seen a little from the right: the near end an ellipse.
         Point Rim(Length x, double angle) =>
             new(
@@ -78,8 +91,8 @@ public sealed class Bolster : MakeUp
                 new Stroke("face", Arc(l, 0, 2 * Math.PI)),
             ],
             [
-                new("d", new(Length.Zero, Length.Zero), new(Length.Zero, d)),
-                new("L", new(Length.Zero, Length.Zero), new(l, Length.Zero)),
+                new(Diameter, new(Length.Zero, Length.Zero), new(Length.Zero, d)),
+                new(L, new(Length.Zero, Length.Zero), new(l, Length.Zero)),
             ]
         );
     }
@@ -87,26 +100,26 @@ public sealed class Bolster : MakeUp
     /// <inheritdoc/>
     public override IEnumerable<Problem> Check(Reading reading)
     {
-        if (reading.Chosen("closing", "zip") && ZipOpening(reading).Value <= Length.Zero)
+        if (reading.Chosen(Closing) is BolsterClosing.Zip && ZipOpening(reading).Value <= Length.Zero)
             yield return reading.Refuse(
-                "measures.L",
+                L,
                 $"the body is too short for a zip: {reading.Say(2 * EndMargin(reading).Value)} of seam is left at its ends; choose sewn shut",
-                reading.Unit.IsInches() ? "30" : "75"
+                reading.Example("30", "75")
             );
-        if (reading.Measure("d").Value <= 2 * reading.Allowance("s").Value)
+        if (reading[Diameter].Value <= 2 * reading[Usual.Seam].Value)
             yield return reading.Refuse(
-                "measures.d",
-                $"not over two seam allowances ({reading.Say(2 * reading.Allowance("s").Value)})",
-                reading.Unit.IsInches() ? "7" : "18"
+                Diameter,
+                $"not over two seam allowances ({reading.Say(2 * reading[Usual.Seam].Value)})",
+                reading.Example("7", "18")
             );
     }
 
     /// <inheritdoc/>
     public override Pattern Draft(Reading reading)
     {
-        var (d, l) = (reading.Measure("d"), reading.Measure("L"));
-        var s = reading.Allowance("s");
-        var zipped = reading.Chosen("closing", "zip");
+        var (d, l) = (reading[Diameter], reading[L]);
+        var s = reading[Usual.Seam];
+        var zipped = reading.Chosen(Closing) is BolsterClosing.Zip;
         var round = d.TimesPi().As("R", "round the stitch line of the end");
         var radius = d.Value.Over(2);
         var end = new Piece(
@@ -119,7 +132,7 @@ public sealed class Bolster : MakeUp
         {
             Allowances = RoundShape
                 .Circle(d.Value)
-                .Edges.ToDictionary(edge => edge.Name, edge => reading.EdgeAllowance("s", "end", edge.Name)),
+                .Edges.ToDictionary(edge => edge.Name, edge => reading.EdgeAllowance(Usual.Seam, "end", edge.Name)),
             Grain = Grain.Either,
             Notches = [.. new[] { "front", "right", "back", "left" }.Select(edge => new Notch(edge, Length.Zero))],
         }.Measured(d, d);
@@ -130,10 +143,10 @@ public sealed class Bolster : MakeUp
             1,
             round,
             l,
-            edge => reading.EdgeAllowance(zipped && edge is "left" or "right" ? "z" : "s", "body", edge)
+            edge => reading.EdgeAllowance(zipped && edge is "left" or "right" ? Usual.Zip : Usual.Seam, "body", edge)
         ) with
         {
-            Grain = Usual.GrainOf(reading.Option("stripGrain")),
+            Grain = reading.Chosen(Usual.StripGrain),
             Notches =
             [
                 .. new[] { "lower", "upper" }.SelectMany(edge => clips.Select(at => new Notch(edge, at, Clip: true))),
@@ -202,14 +215,10 @@ public sealed class Bolster : MakeUp
 
     // An eighth of the length, at least 2 in, stays sewn at each end.
     private static Working EndMargin(Reading reading) =>
-        new Extreme(
-            Larger: true,
-            reading.Measure("L") / 8,
-            Working.Of("least", "least seam beside the zip", Length.Inches(2))
-        );
+        new Extreme(Larger: true, reading[L] / 8, Working.Of("least", "least seam beside the zip", Length.Inches(2)));
 
     private static Working ZipOpening(Reading reading) =>
-        (reading.Measure("L") - (2 * EndMargin(reading))).As("Z", "zip opening");
+        (reading[L] - (2 * EndMargin(reading))).As("Z", "zip opening");
 
     private static IEnumerable<Seam> EndSeams(Working round)
     {
@@ -251,4 +260,11 @@ public sealed class Bolster : MakeUp
             margin
         );
     }
+}
+
+/// <summary>The answers to: Closing.</summary>
+internal enum BolsterClosing
+{
+    Zip,
+    Sewn,
 }

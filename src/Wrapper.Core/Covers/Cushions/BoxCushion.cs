@@ -12,28 +12,29 @@ namespace Wrapper.Core.Covers.Cushions;
 /// <summary>What every school of box cushion shares: the measures, the ease, the allowances and the measuring sketch.</summary>
 public abstract class BoxCushion : MakeUp
 {
+    internal static readonly Measure T = new Measure(
+        "T",
+        "thickness",
+        "Of the dressed inner, lying flat, not pressed.",
+        new LengthLimits(new Length(1), Length.Inches(60), "4", "10")
+    );
+
     /// <inheritdoc/>
     public override string Family => "Cushion or seat pad";
 
     /// <inheritdoc/>
     public override IReadOnlyList<Measure> Measures { get; } =
     [
-        .. OutlineShapes.Measures.TakeWhile(measure => measure.Key != "r"),
-        new(
-            "T",
-            "thickness",
-            "Of the dressed inner, lying flat, not pressed.",
-            new LengthLimits(new Length(1), Length.Inches(60), "4", "10")
-        ),
-        .. OutlineShapes.Measures.SkipWhile(measure => measure.Key != "r"),
+        .. OutlineShapes.Measures.TakeWhile(measure => measure != OutlineShapes.CornerRadius),
+        T,
+        .. OutlineShapes.Measures.SkipWhile(measure => measure != OutlineShapes.CornerRadius),
     ];
 
     /// <inheritdoc/>
     public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } = [Usual.Seam, Usual.Zip];
 
     /// <inheritdoc/>
-    public override Sketch Sketch(Reading reading) =>
-        OutlineShapes.Sketch(reading, reading.Known("T") ?? Length.Inches(4));
+    public override Sketch Sketch(Reading reading) => OutlineShapes.Sketch(reading, T, 4);
 
     /// <inheritdoc/>
     public override IEnumerable<Problem> Check(Reading reading)
@@ -42,42 +43,41 @@ public abstract class BoxCushion : MakeUp
         if (problems.Count > 0)
             return problems;
         var seat = Seat(reading);
-        var s = reading.Allowance("s").Value;
+        var s = reading[Usual.Seam].Value;
         var main =
-            reading.Chosen("shape", "round") ? ("d", "d")
-            : reading.Chosen("shape", "traced") ? ("O", "O")
-            : ("W", "L");
+            reading.Chosen(OutlineShapes.Shape) is SeatShapeKind.Round
+                ? (OutlineShapes.Diameter, OutlineShapes.Diameter)
+            : reading.Chosen(OutlineShapes.Shape) is SeatShapeKind.Traced ? (OutlineShapes.O, OutlineShapes.O)
+            : (OutlineShapes.W, OutlineShapes.L);
         if (seat.Width.Value <= 2 * s)
             problems.Add(
                 reading.Refuse(
-                    $"measures.{main.Item1}",
+                    main.Item1,
                     $"the cover would finish {reading.Say(seat.Width.Value)} wide: too little for the ease and two seams",
-                    Example(reading, "22", "56")
+                    reading.Example("22", "56")
                 )
             );
         if (seat.Depth.Value <= 2 * s)
             problems.Add(
                 reading.Refuse(
-                    $"measures.{main.Item2}",
+                    main.Item2,
                     $"the cover would finish {reading.Say(seat.Depth.Value)} long: too little for the ease and two seams",
-                    Example(reading, "20", "51")
+                    reading.Example("20", "51")
                 )
             );
         if (IsBoxed && EaseSchools.Depth(reading).Value is var depth && depth <= 2 * s)
             problems.Add(
                 reading.Refuse(
-                    "measures.T",
+                    T,
                     $"the boxing would finish {reading.Say(depth)} deep, not over two seam allowances ({reading.Say(2 * s)}): half of it must hold a zip beside a seam",
-                    Example(reading, "4", "10")
+                    reading.Example("4", "10")
                 )
             );
         if (problems.Count == 0 && OutlineCheck.Fault(seat.Outline) is { } fault)
             problems.Add(
-                reading.Refuse(
-                    IsBoxed ? "choices.ease" : "measures.T",
-                    $"with the ease all round the outline {fault}",
-                    IsBoxed ? "exact" : "1"
-                )
+                IsBoxed
+                    ? reading.Refuse(EaseSchools.School, $"with the ease all round the outline {fault}", "exact")
+                    : reading.Refuse(T, $"with the ease all round the outline {fault}", "1")
             );
         return problems;
     }
@@ -93,11 +93,7 @@ public abstract class BoxCushion : MakeUp
 
     /// <summary>Refuses an outline that this make-up cannot follow.</summary>
     private protected static Problem RefuseShape(Reading reading, string why) =>
-        reading.Refuse("choices.shape", why, "rectangle");
-
-    /// <summary>An example in the job's unit.</summary>
-    private protected static string Example(Reading reading, string inches, string centimetres) =>
-        reading.Unit.IsInches() ? inches : centimetres;
+        reading.Refuse(OutlineShapes.Shape, why, "rectangle");
 
     /// <summary>The finished sizes that every school lists first.</summary>
     private protected static List<(string, Working)> FinishedSizes(Working width, Working length, Working depth) =>
@@ -108,15 +104,15 @@ public abstract class BoxCushion : MakeUp
     {
         foreach (var remark in OutlineShapes.Remarks(reading))
             yield return remark;
-        if (reading.Chosen("ease", "pinfit"))
+        if (reading.Chosen(EaseSchools.School) is EaseSchool.Pinfit)
             yield return new Remark(
                 "Pin on the furniture, wrong side out. Trim to three seam allowances, fit again, then trim to one."
             );
-        if (reading.Offers("for"))
+        if (reading.Offers(Bedding.UsedFor))
             foreach (
                 var caution in Bedding.Cautions(
-                    reading.Chosen("for", "cot"),
-                    corded: reading.Offers("cord") && Cord.IsChosen(reading)
+                    reading.Chosen(Bedding.UsedFor) is BedUse.Cot,
+                    corded: reading.Offers(Cord.Corded) && Cord.IsChosen(reading)
                 )
             )
                 yield return caution;
@@ -125,7 +121,7 @@ public abstract class BoxCushion : MakeUp
 
     /// <inheritdoc/>
     public override IEnumerable<Piece> Fillings(Reading reading) =>
-        reading.Offers("wadding") ? EaseSchools.Wadding(reading) : [];
+        reading.Offers(EaseSchools.WaddingRound) ? EaseSchools.Wadding(reading) : [];
 
     /// <summary>Foam to order and thread, read off the seams.</summary>
     private protected static IEnumerable<Notion> Basics(Reading reading, IEnumerable<Seam> seams)

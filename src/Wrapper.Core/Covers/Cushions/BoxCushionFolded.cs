@@ -10,6 +10,49 @@ namespace Wrapper.Core.Covers.Cushions;
 /// <summary>A box cushion from one piece, folded across the front, zip across the back: the quick school (handbook §4.2).</summary>
 public sealed class BoxCushionFolded : BoxCushion
 {
+    internal static readonly OptionChoice<FoldedZip> Zip = Choice.Of(
+        "zip",
+        "Zip",
+        "Zip",
+        Option.Of(
+            FoldedZip.Full,
+            "Chain to the full cut width",
+            "Oversewn at the corners and cut off: one length of chain, nothing to measure."
+        ),
+        Option.Of(
+            FoldedZip.Inside,
+            "Kept inside the corners",
+            "The teeth stop short of both corners; the ends are sewn shut. The neatest corners."
+        ),
+        Option.Of(FoldedZip.Closed, "Closed-end", "A made-up zip as long as the back."),
+        Option.Of(FoldedZip.Round, "Round the corners", "The teeth go on along both sides: the easiest to fill.")
+    );
+
+    internal static readonly LengthChoice ZipTurn = Choice.OfLength(
+        "zipTurn",
+        "Zip turns each back corner by",
+        "Zip",
+        Length.Inches(2, 1, 2),
+        65,
+        new LengthLimits(Length.Zero, Length.Inches(60), "2 1/2", "6.5")
+    ) with
+    {
+        ShownWhen = new Condition("zip", ["round"]),
+        Note = "One tape crosses both edges, so the zip edge takes the seam allowance.",
+    };
+
+    internal static readonly LengthChoice ZipClear = Choice.OfLength(
+        "zipClear",
+        "Teeth clear of each corner by",
+        "Zip",
+        Length.Inches(0, 1, 2),
+        12,
+        new LengthLimits(Length.Zero, Length.Inches(12), "1/2", "1.2")
+    ) with
+    {
+        ShownWhen = new Condition("zip", ["inside"]),
+    };
+
     /// <inheritdoc/>
     public override string Key => "box-cushion-folded";
 
@@ -22,57 +65,12 @@ public sealed class BoxCushionFolded : BoxCushion
 
     /// <inheritdoc/>
     public override IReadOnlyList<Choice> Choices { get; } =
-    [
-        .. OutlineShapes.Choices,
-        .. EaseSchools.Choices,
-        BoxedSheet.Corners,
-        Choice.Of(
-            "zip",
-            "Zip",
-            "Zip",
-            new Option(
-                "full",
-                "Chain to the full cut width",
-                "Oversewn at the corners and cut off: one length of chain, nothing to measure."
-            ),
-            new Option(
-                "inside",
-                "Kept inside the corners",
-                "The teeth stop short of both corners; the ends are sewn shut. The neatest corners."
-            ),
-            new Option("closed", "Closed-end", "A made-up zip as long as the back."),
-            new Option("round", "Round the corners", "The teeth go on along both sides: the easiest to fill.")
-        ),
-        Choice.OfLength(
-            "zipTurn",
-            "Zip turns each back corner by",
-            "Zip",
-            Length.Inches(2, 1, 2),
-            65,
-            new LengthLimits(Length.Zero, Length.Inches(60), "2 1/2", "6.5")
-        ) with
-        {
-            ShownWhen = new Condition("zip", ["round"]),
-            Note = "One tape crosses both edges, so the zip edge takes the seam allowance.",
-        },
-        Choice.OfLength(
-            "zipClear",
-            "Teeth clear of each corner by",
-            "Zip",
-            Length.Inches(0, 1, 2),
-            12,
-            new LengthLimits(Length.Zero, Length.Inches(12), "1/2", "1.2")
-        ) with
-        {
-            ShownWhen = new Condition("zip", ["inside"]),
-        },
-        Usual.PanelGrain,
-    ];
+    [.. OutlineShapes.Choices, .. EaseSchools.Choices, BoxedSheet.Corners, Zip, ZipTurn, ZipClear, Usual.PanelGrain];
 
     /// <inheritdoc/>
     public override IEnumerable<Problem> Check(Reading reading)
     {
-        if (!reading.Chosen("shape", "rectangle"))
+        if (reading.Chosen(OutlineShapes.Shape) is not SeatShapeKind.Rectangle)
             return
             [
                 RefuseShape(
@@ -87,27 +85,25 @@ public sealed class BoxCushionFolded : BoxCushion
         if (sheet.Width.Value <= 2 * sheet.Seam.Value || sheet.Length.Value <= 2 * sheet.Seam.Value)
             problems.Add(
                 reading.Refuse(
-                    "choices.corners",
+                    BoxedSheet.Corners,
                     "a square as large as the drop leaves nothing of so small a top",
                     "cut"
                 )
             );
-        if (reading.Chosen("zip", "round") && sheet.Turn.Value >= sheet.Length.Value)
+        if (reading.Chosen(Zip) is FoldedZip.Round && sheet.Turn.Value >= sheet.Length.Value)
             problems.Add(
                 reading.Refuse(
-                    "choices.zipTurn",
+                    ZipTurn,
                     $"the zip would run past the side ({reading.Say(sheet.Length.Value)})",
-                    Example(reading, "2 1/2", "6.5")
+                    reading.Example("2 1/2", "6.5")
                 )
             );
-        if (reading.Chosen("zip", "inside") && 2 * sheet.Clear.Value >= sheet.Width.Value)
-            problems.Add(
-                reading.Refuse("choices.zipClear", "nothing is left for the zip", Example(reading, "1/2", "1.2"))
-            );
-        if (sheet.Radius.Value.IsPositive && !reading.Chosen("corners", "stitch-off"))
+        if (reading.Chosen(Zip) is FoldedZip.Inside && 2 * sheet.Clear.Value >= sheet.Width.Value)
+            problems.Add(reading.Refuse(ZipClear, "nothing is left for the zip", reading.Example("1/2", "1.2")));
+        if (sheet.Radius.Value.IsPositive && reading.Chosen(BoxedSheet.Corners) is not CornerSchool.StitchOff)
             problems.Add(
                 reading.Refuse(
-                    "measures.r",
+                    OutlineShapes.CornerRadius,
                     "rounded corners cannot be cut out first in this make-up: stitch them off, or choose a separate boxing strip",
                     "0"
                 )
@@ -115,9 +111,9 @@ public sealed class BoxCushionFolded : BoxCushion
         else if (sheet.ArcReach.Value >= sheet.Drop.Value)
             problems.Add(
                 reading.Refuse(
-                    "measures.r",
+                    OutlineShapes.CornerRadius,
                     "the corner line curves at both ends, and such a radius leaves it no straight part",
-                    Example(reading, "2", "5")
+                    reading.Example("2", "5")
                 )
             );
         return problems;
@@ -130,7 +126,7 @@ public sealed class BoxCushionFolded : BoxCushion
         var seams = sheet.Seams().ToList();
         return new Pattern
         {
-            Pieces = [FoldedPiece.Of(reading, sheet) with { Grain = Usual.GrainOf(reading.Option("panelGrain")) }],
+            Pieces = [FoldedPiece.Of(reading, sheet) with { Grain = reading.Chosen(Usual.PanelGrain) }],
             Seams = seams,
             Finished =
             [
@@ -146,11 +142,11 @@ public sealed class BoxCushionFolded : BoxCushion
 
     private static IEnumerable<Remark> CornerRemarks(Reading reading, FoldedSheet sheet)
     {
-        if (reading.Chosen("corners", "square-drop"))
+        if (reading.Chosen(BoxedSheet.Corners) is CornerSchool.SquareDrop)
             yield return new Remark(
                 $"Top finishes {reading.Say(2 * sheet.Seam.Value)} smaller each way, boxing {reading.Say(2 * sheet.Seam.Value)} deeper: snug in plan. Right for a soft inner, wrong for a rigid one."
             );
-        if (reading.Chosen("corners", "stitch-off"))
+        if (reading.Chosen(BoxedSheet.Corners) is CornerSchool.StitchOff)
             yield return new Remark(
                 $"Open each corner flat, seam on seam, and stitch straight across where it measures {reading.Say(2 * sheet.Drop.Value)}, half on each side. Try the cover on, right side out, before trimming."
             );
@@ -161,7 +157,7 @@ public sealed class BoxCushionFolded : BoxCushion
 
     private static IReadOnlyList<Step> FoldedSteps(Reading reading)
     {
-        var off = reading.Chosen("corners", "stitch-off");
+        var off = reading.Chosen(BoxedSheet.Corners) is CornerSchool.StitchOff;
         List<Step> steps =
         [
             new(
@@ -187,4 +183,13 @@ public sealed class BoxCushionFolded : BoxCushion
         steps.Add(new("Finish the seams and turn right side out.", []));
         return steps;
     }
+}
+
+/// <summary>The answers to: Zip.</summary>
+internal enum FoldedZip
+{
+    Full,
+    Inside,
+    Closed,
+    Round,
 }

@@ -12,6 +12,83 @@ namespace Wrapper.Core.Covers.Cushions;
 /// <summary>A box cushion with a separate boxing strip and zip strip: the tailored school (handbook §4.1).</summary>
 public class BoxCushionStrip : BoxCushion
 {
+    internal static readonly LengthChoice ZipTurn = Choice.OfLength(
+        "zipTurn",
+        "Zip turns each back corner by",
+        "Zip",
+        Length.Inches(2, 1, 2),
+        65,
+        new LengthLimits(Length.Zero, Length.Inches(60), "2 1/2", "6.5")
+    ) with
+    {
+        Note = "0 keeps the zip in the back edge; more makes the inner easier to put in.",
+    };
+
+    internal static readonly OptionChoice<AssemblySchool> Assembly = Choice.Of(
+        "assembly",
+        "Assembly",
+        "Boxing",
+        Option.Of(
+            AssemblySchool.Ring,
+            "Cord first, closed ring",
+            "Zip strip and boxing become a ring, then the ring goes on the panels. Easiest to keep square."
+        ),
+        Option.Of(
+            AssemblySchool.Sandwich,
+            "Sandwich, open strip",
+            "Panel, cord and boxing in one pass from a front corner; the zip strip is sewn last to the length that is left, with a lap at both ends."
+        )
+    );
+
+    internal static readonly OptionChoice<LapPlaces> LapEnds = Choice.Of(
+        "lapEnds",
+        "Lap over the slider",
+        "Boxing",
+        Option.Of(LapPlaces.One, "At one end", "Hides the slider where the zip closes."),
+        Option.Of(LapPlaces.Both, "At both ends", "Both ends of the zip look alike."),
+        Option.Of(LapPlaces.None, "None", "The slider shows.")
+    ) with
+    {
+        ShownWhen = new Condition("assembly", ["ring"]),
+    };
+
+    internal static readonly LengthChoice Lap = Choice.OfLength(
+        "lap",
+        "Lap",
+        "Boxing",
+        Length.Inches(0, 3, 4),
+        20,
+        new LengthLimits(Length.Zero, Length.Inches(4), "3/4", "2")
+    ) with
+    {
+        Adjustable = Length.Inches(0, 1, 4),
+        Note = "A tuck, out and back: it takes twice its length of the strip.",
+    };
+
+    internal static readonly CountChoice Lengths = Choice.OfCount(
+        "lengths",
+        "Boxing in lengths",
+        "Boxing",
+        1,
+        1,
+        12
+    ) with
+    {
+        Note = "More lengths where the cloth is not long or wide enough for one.",
+    };
+
+    internal static readonly OptionChoice<JoinPlaces> Joins = Choice.Of(
+        "joins",
+        "Joins of the boxing",
+        "Boxing",
+        Option.Of(
+            JoinPlaces.Corners,
+            "At the front corners",
+            "The join disappears in the corner; at most three lengths."
+        ),
+        Option.Of(JoinPlaces.Evenly, "Evenly", "Lengths as even as they can be, never joined in the front run.")
+    );
+
     /// <inheritdoc/>
     public override string Key => "box-cushion-strip";
 
@@ -30,68 +107,12 @@ public class BoxCushionStrip : BoxCushion
     [
         .. OutlineShapes.Choices,
         .. EaseSchools.Choices,
-        Choice.OfLength(
-            "zipTurn",
-            "Zip turns each back corner by",
-            "Zip",
-            Length.Inches(2, 1, 2),
-            65,
-            new LengthLimits(Length.Zero, Length.Inches(60), "2 1/2", "6.5")
-        ) with
-        {
-            Note = "0 keeps the zip in the back edge; more makes the inner easier to put in.",
-        },
-        Choice.Of(
-            "assembly",
-            "Assembly",
-            "Boxing",
-            new Option(
-                "ring",
-                "Cord first, closed ring",
-                "Zip strip and boxing become a ring, then the ring goes on the panels. Easiest to keep square."
-            ),
-            new Option(
-                "sandwich",
-                "Sandwich, open strip",
-                "Panel, cord and boxing in one pass from a front corner; the zip strip is sewn last to the length that is left, with a lap at both ends."
-            )
-        ),
-        Choice.Of(
-            "lapEnds",
-            "Lap over the slider",
-            "Boxing",
-            new Option("one", "At one end", "Hides the slider where the zip closes."),
-            new Option("both", "At both ends", "Both ends of the zip look alike."),
-            new Option("none", "None", "The slider shows.")
-        ) with
-        {
-            ShownWhen = new Condition("assembly", ["ring"]),
-        },
-        Choice.OfLength(
-            "lap",
-            "Lap",
-            "Boxing",
-            Length.Inches(0, 3, 4),
-            20,
-            new LengthLimits(Length.Zero, Length.Inches(4), "3/4", "2")
-        ) with
-        {
-            Adjustable = Length.Inches(0, 1, 4),
-            Note = "A tuck, out and back: it takes twice its length of the strip.",
-        },
-        new Choice("lengths", "Boxing in lengths", ChoiceKind.Count)
-        {
-            Default = "1",
-            Group = "Boxing",
-            Note = "More lengths where the cloth is not long or wide enough for one.",
-        },
-        Choice.Of(
-            "joins",
-            "Joins of the boxing",
-            "Boxing",
-            new Option("corners", "At the front corners", "The join disappears in the corner; at most three lengths."),
-            new Option("evenly", "Evenly", "Lengths as even as they can be, never joined in the front run.")
-        ),
+        ZipTurn,
+        Assembly,
+        LapEnds,
+        Lap,
+        Lengths,
+        Joins,
         Usual.PanelGrain,
         Usual.StripGrain,
         .. Cord.Choices,
@@ -107,15 +128,13 @@ public class BoxCushionStrip : BoxCushion
         if (plan.Turn.Value >= plan.SideRun.Value)
             problems.Add(
                 reading.Refuse(
-                    "choices.zipTurn",
+                    ZipTurn,
                     $"the zip would run past the side ({reading.Say(plan.SideRun.Value)})",
-                    Example(reading, "2 1/2", "6.5")
+                    reading.Example("2 1/2", "6.5")
                 )
             );
-        if (reading.Chosen("joins", "corners") && reading.Count("lengths") > 3)
-            problems.Add(
-                reading.Refuse("choices.lengths", "joins at the two front corners give three lengths at the most", "3")
-            );
+        if (reading.Chosen(Joins) is JoinPlaces.Corners && reading[Lengths] > 3)
+            problems.Add(reading.Refuse(Lengths, "joins at the two front corners give three lengths at the most", "3"));
         return problems;
     }
 
@@ -124,7 +143,7 @@ public class BoxCushionStrip : BoxCushion
     {
         var plan = new BoxedPlan(reading);
         var panel = Panel(reading, plan) with { MayBeJoined = JoinsPanels };
-        var boxing = new BoxingStrip(reading, plan, Usual.GrainOf(reading.Option("stripGrain")));
+        var boxing = new BoxingStrip(reading, plan, reading.Chosen(Usual.StripGrain));
         var zipStrip = ZipStrip(reading, plan);
         var corded = Cord.IsChosen(reading);
         List<Seam> seams =
@@ -177,7 +196,7 @@ public class BoxCushionStrip : BoxCushion
         List<Piece> pieces = [panel, zipStrip, .. boxing.Pieces];
         List<Notion> notions =
         [
-            new("zip", "zip chain", plan.ZipRun + (2 * reading.Allowance("s")), Note: "continuous chain, one slider"),
+            new("zip", "zip chain", plan.ZipRun + (2 * reading[Usual.Seam]), Note: "continuous chain, one slider"),
         ];
         List<Use> uses = [];
         if (corded)
@@ -204,7 +223,7 @@ public class BoxCushionStrip : BoxCushion
 
     private static Piece Panel(Reading reading, BoxedPlan plan)
     {
-        Working Own(string edge) => reading.EdgeAllowance("s", "panel", edge);
+        Working Own(string edge) => reading.EdgeAllowance(Usual.Seam, "panel", edge);
         var ends = new[] { plan.ZipStart, plan.BoxingStart }.Select(plan.Ring.Under);
         var outline = plan.Seat.Outline;
         var arcs = outline.Edges.Where(edge => edge.Radius is not null).ToList();
@@ -225,7 +244,7 @@ public class BoxCushionStrip : BoxCushion
                             .Select(at => new Notch(arc.Name, at, Clip: true))
                     ),
             ],
-            Grain = Usual.GrainOf(reading.Option("panelGrain")),
+            Grain = reading.Chosen(Usual.PanelGrain),
             TurnedOver = true,
             Note = "One top, and one bottom that is turned over.",
         }.Measured(plan.Seat.Width, plan.Seat.Depth, more: plan.Seat.Diagonals(outline));
@@ -233,7 +252,7 @@ public class BoxCushionStrip : BoxCushion
 
     private static Piece ZipStrip(Reading reading, BoxedPlan plan)
     {
-        Working Edge(string edge) => reading.EdgeAllowance(edge == "zip" ? "z" : "s", "zip-strip", edge);
+        Working Edge(string edge) => reading.EdgeAllowance(edge == "zip" ? Usual.Zip : Usual.Seam, "zip-strip", edge);
         var half = plan.Depth / 2;
         return new Piece(
             "zip-strip",
@@ -244,7 +263,7 @@ public class BoxCushionStrip : BoxCushion
         )
         {
             Allowances = new[] { "zip", "right end", "outer", "left end" }.ToDictionary(edge => edge, Edge),
-            Grain = Usual.GrainOf(reading.Option("stripGrain")),
+            Grain = reading.Chosen(Usual.StripGrain),
             Notches =
             [
                 .. plan
@@ -253,4 +272,26 @@ public class BoxCushionStrip : BoxCushion
             ],
         }.Measured(plan.ZipRun, half, "length", "height");
     }
+}
+
+/// <summary>The answers to: Assembly.</summary>
+internal enum AssemblySchool
+{
+    Ring,
+    Sandwich,
+}
+
+/// <summary>The answers to: Lap over the slider.</summary>
+internal enum LapPlaces
+{
+    One,
+    Both,
+    None,
+}
+
+/// <summary>The answers to: Joins of the boxing.</summary>
+internal enum JoinPlaces
+{
+    Corners,
+    Evenly,
 }

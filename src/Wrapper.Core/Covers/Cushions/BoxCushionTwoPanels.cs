@@ -42,7 +42,7 @@ public class BoxCushionTwoPanels : BoxCushion
         )
             problems.Add(
                 reading.Refuse(
-                    "choices.corners",
+                    BoxedSheet.Corners,
                     "a square as large as the drop leaves nothing of so small a top",
                     "cut"
                 )
@@ -59,10 +59,10 @@ public class BoxCushionTwoPanels : BoxCushion
             "panel",
             "panel",
             2,
-            side => reading.EdgeAllowance(side == back ? "z" : "s", "panel", side)
+            side => reading.EdgeAllowance(side == back ? Usual.Zip : Usual.Seam, "panel", side)
         ) with
         {
-            Grain = Usual.GrainOf(reading.Option("panelGrain")),
+            Grain = reading.Chosen(Usual.PanelGrain),
             TurnedOver = true,
             MayBeJoined = JoinsPanels,
             Notches = [.. sheet.Sides.Select(side => new Notch(side, sheet.Top.Outline.LengthOf(side).Over(2)))],
@@ -95,7 +95,7 @@ public class BoxCushionTwoPanels : BoxCushion
                 new(
                     "zip",
                     "zip chain",
-                    sheet.Top.Lengths[back] + (2 * reading.Allowance("s")),
+                    sheet.Top.Lengths[back] + (2 * reading[Usual.Seam]),
                     Note: "continuous chain, one slider"
                 ),
                 .. Basics(reading, seams),

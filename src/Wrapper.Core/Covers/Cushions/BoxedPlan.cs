@@ -17,7 +17,7 @@ internal sealed class BoxedPlan
         Seat = EaseSchools.Outline(reading);
         Depth = EaseSchools.Depth(reading);
         Ring = Seat.Ring;
-        Turn = new Allowance("w", AllowanceRole.Turn, reading.Choice("zipTurn"));
+        Turn = new Allowance("w", AllowanceRole.Turn, reading[BoxCushionStrip.ZipTurn]);
         Perimeter = Seat.Perimeter;
         ZipRun = (Seat.BackRun + (2 * Turn)).As("Z", "zip run");
         BoxingRun = (Perimeter - ZipRun).As("X", "boxing run");

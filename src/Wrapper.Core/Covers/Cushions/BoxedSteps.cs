@@ -20,7 +20,11 @@ internal static class BoxedSteps
                 ["zip"]
             )
         );
-        steps.AddRange(reading.Chosen("assembly", "ring") ? Ring(laps, corded) : Sandwich(laps, corded));
+        steps.AddRange(
+            reading.Chosen(BoxCushionStrip.Assembly) is AssemblySchool.Ring
+                ? Ring(laps, corded)
+                : Sandwich(laps, corded)
+        );
         steps.Add(new("Finish the seams, turn right side out through the zip, and push the corners square.", []));
         return steps;
     }

@@ -1,3 +1,4 @@
+using Wrapper.Core.Covers.Shared;
 using Wrapper.Core.Declaring;
 using Wrapper.Core.Geometry;
 using Wrapper.Core.Lengths;
@@ -23,9 +24,15 @@ internal sealed class BoxingStrip
     public BoxingStrip(Reading reading, BoxedPlan plan, Grain grain)
     {
         (this.plan, this.grain) = (plan, grain);
-        lap = reading.Choice("lap");
-        var ends = reading.Chosen("assembly", "sandwich") ? "both" : reading.Option("lapEnds");
-        (lapFirst, lapLast) = (ends is "one" or "both" && lap.IsPositive, ends == "both" && lap.IsPositive);
+        lap = reading[BoxCushionStrip.Lap];
+        var ends =
+            reading.Chosen(BoxCushionStrip.Assembly) is AssemblySchool.Sandwich
+                ? LapPlaces.Both
+                : reading.Chosen(BoxCushionStrip.LapEnds);
+        (lapFirst, lapLast) = (
+            ends is LapPlaces.One or LapPlaces.Both && lap.IsPositive,
+            ends is LapPlaces.Both && lap.IsPositive
+        );
         places = Places(reading);
         cuts = [.. places.Select(place => place.Value)];
         Pieces = [.. Enumerable.Range(0, cuts.Count - 1).Select(at => PieceAt(reading, at))];
@@ -122,7 +129,7 @@ internal sealed class BoxingStrip
     private Piece PieceAt(Reading reading, int at)
     {
         var key = KeyOf(at);
-        Working Edge(string edge) => reading.EdgeAllowance("s", key, edge);
+        Working Edge(string edge) => reading.EdgeAllowance(Usual.Seam, key, edge);
         Working o = new Allowance("o", AllowanceRole.Lap, lap);
         var tucks = (TuckedBefore(at).IsPositive ? 2 : 0) + (TuckedAfter(at).IsPositive ? 2 : 0);
         var run =
@@ -187,14 +194,14 @@ internal sealed class BoxingStrip
     private Working[] Places(Reading reading)
     {
         var run = plan.BoxingRun;
-        var n = reading.Count("lengths");
+        var n = reading[BoxCushionStrip.Lengths];
         var nothing = Sum.Of();
         // The stretch along the front; rounded corners count with the sides.
         var frontStart = plan.FrontStart;
         var frontEnd = frontStart + plan.Seat.FrontRun;
         if (n == 1)
             return [nothing, run];
-        if (reading.Chosen("joins", "corners"))
+        if (reading.Chosen(BoxCushionStrip.Joins) is JoinPlaces.Corners)
             return n == 2 ? [nothing, frontEnd, run] : [nothing, frontStart, frontEnd, run];
         // The lengths beside the front are its neighbours' share, or end just at its corners, whichever comes out more even.
         return (

@@ -14,74 +14,126 @@ internal sealed record FinishedBox(Working Width, Working Length, Working Depth)
 /// <summary>How tight a box cover sits on its inner (handbook §2).</summary>
 internal static class EaseSchools
 {
+    internal static readonly OptionChoice<EaseSchool> School = Choice.Of(
+        "ease",
+        "How tight",
+        Group,
+        Option.Of(
+            EaseSchool.Snug,
+            "Snug on thickness",
+            "For foam: the plan is exact and the boxing a little under the foam's thickness, so that it stands taut."
+        ),
+        Option.Of(EaseSchool.Exact, "Exact", "The cover is the size of the inner."),
+        Option.Of(
+            EaseSchool.Overcut,
+            "Over-cut inner",
+            "The cover fits the space; the foam is ordered larger and fills it out."
+        ),
+        Option.Of(
+            EaseSchool.Soft,
+            "Soft inner",
+            "For feather, fibre or scraps: the cover is smaller than the inner in plan."
+        ),
+        Option.Of(EaseSchool.Loose, "Loose", "For covers pulled on and off: larger in plan."),
+        Option.Of(
+            EaseSchool.Pinfit,
+            "Pin-fit",
+            "Rough pieces, over in each direction, pinned and trimmed on the furniture in two passes."
+        )
+    );
+
+    internal static readonly OptionChoice<WaddingWrap> WaddingRound = Choice.Of(
+        "wadding",
+        "Wadding round the foam",
+        "Inner",
+        Option.Of(WaddingWrap.None, "None", "The foam alone, or a dressed inner."),
+        Option.Of(
+            WaddingWrap.Front,
+            "Round the front",
+            "One sheet over the top, round the front and under: a soft front edge."
+        ),
+        Option.Of(WaddingWrap.Sides, "Round the front, and the sides", "Two pieces more, one for each side.")
+    );
+
     private const string Group = "Ease";
+
+    internal static readonly LengthChoice SnugBy = Amount(
+        "snugBy",
+        "Boxing under the thickness by",
+        EaseSchool.Snug,
+        Length.Inches(0, 1, 4),
+        6
+    );
+
+    internal static readonly LengthChoice SoftBy = Amount(
+        "softBy",
+        "Smaller in plan by",
+        EaseSchool.Soft,
+        Length.Inches(1, 1, 2),
+        40
+    );
+
+    internal static readonly LengthChoice LooseBy = Amount(
+        "looseBy",
+        "Larger in plan by",
+        EaseSchool.Loose,
+        Length.Inches(0, 1, 2),
+        15
+    );
+
+    internal static readonly LengthChoice PinBy = Amount(
+        "pinBy",
+        "Over in each direction by",
+        EaseSchool.Pinfit,
+        Length.Inches(2, 1, 2),
+        65
+    );
+
+    internal static readonly LengthChoice OverSmall = Amount(
+        "overSmall",
+        "Foam larger by, up to 24 in",
+        EaseSchool.Overcut,
+        Length.Inches(0, 1, 2),
+        12
+    );
+
+    internal static readonly LengthChoice OverLarge = Amount(
+        "overLarge",
+        "Foam larger by, above 24 in",
+        EaseSchool.Overcut,
+        Length.Inches(1),
+        25
+    );
 
     public static readonly IReadOnlyList<Choice> Choices =
     [
-        Choice.Of(
-            "ease",
-            "How tight",
-            Group,
-            new Option(
-                "snug",
-                "Snug on thickness",
-                "For foam: the plan is exact and the boxing a little under the foam's thickness, so that it stands taut."
-            ),
-            new Option("exact", "Exact", "The cover is the size of the inner."),
-            new Option(
-                "overcut",
-                "Over-cut inner",
-                "The cover fits the space; the foam is ordered larger and fills it out."
-            ),
-            new Option(
-                "soft",
-                "Soft inner",
-                "For feather, fibre or scraps: the cover is smaller than the inner in plan."
-            ),
-            new Option("loose", "Loose", "For covers pulled on and off: larger in plan."),
-            new Option(
-                "pinfit",
-                "Pin-fit",
-                "Rough pieces, over in each direction, pinned and trimmed on the furniture in two passes."
-            )
-        ),
-        Choice.Of(
-            "wadding",
-            "Wadding round the foam",
-            "Inner",
-            new Option("none", "None", "The foam alone, or a dressed inner."),
-            new Option(
-                "front",
-                "Round the front",
-                "One sheet over the top, round the front and under: a soft front edge."
-            ),
-            new Option("sides", "Round the front, and the sides", "Two pieces more, one for each side.")
-        ),
-        Amount("snugBy", "Boxing under the thickness by", "snug", Length.Inches(0, 1, 4), 6),
-        Amount("softBy", "Smaller in plan by", "soft", Length.Inches(1, 1, 2), 40),
-        Amount("looseBy", "Larger in plan by", "loose", Length.Inches(0, 1, 2), 15),
-        Amount("pinBy", "Over in each direction by", "pinfit", Length.Inches(2, 1, 2), 65),
-        Amount("overSmall", "Foam larger by, up to 24 in", "overcut", Length.Inches(0, 1, 2), 12),
-        Amount("overLarge", "Foam larger by, above 24 in", "overcut", Length.Inches(1), 25),
+        School,
+        WaddingRound,
+        SnugBy,
+        SoftBy,
+        LooseBy,
+        PinBy,
+        OverSmall,
+        OverLarge,
     ];
 
     /// <summary>Finished sizes of a rectangular cover by the school chosen. The space or inner measures <c>W x L x T</c>.</summary>
     public static FinishedBox Finished(Reading reading) =>
         new(
-            InPlan(reading, reading.Measure("W"), "cover W", "cover width"),
-            InPlan(reading, reading.Measure("L"), "cover L", "cover length"),
+            InPlan(reading, reading[OutlineShapes.W], "cover W", "cover width"),
+            InPlan(reading, reading[Bolster.L], "cover L", "cover length"),
             Depth(reading)
         );
 
     /// <summary>The boxing depth by the school chosen.</summary>
     public static Working Depth(Reading reading)
     {
-        var t = reading.Measure("T");
+        var t = reading[BoxCushion.T];
         return (
-            reading.Option("ease") switch
+            reading.Chosen(School) switch
             {
-                "snug" => t - Ease(reading, "snugBy"),
-                "pinfit" => t + Ease(reading, "pinBy"),
+                EaseSchool.Snug => t - Ease(reading, SnugBy),
+                EaseSchool.Pinfit => t + Ease(reading, PinBy),
                 _ => t,
             }
         ).As("D", "boxing depth");
@@ -93,27 +145,27 @@ internal static class EaseSchools
         var seat = OutlineShapes.Of(reading);
         if (AmountInPlan(reading) is not { } ease)
             return seat;
-        if (reading.Chosen("shape", "rectangle"))
+        if (reading.Chosen(OutlineShapes.Shape) is SeatShapeKind.Rectangle)
         {
             var box = Finished(reading);
-            return RectangleShape.Of(box.Width, box.Length, reading.MeasureOrZero("r"));
+            return RectangleShape.Of(box.Width, box.Length, reading.OrZero(OutlineShapes.CornerRadius));
         }
-        return seat.Grown(ease / 2, inward: reading.Chosen("ease", "soft"));
+        return seat.Grown(ease / 2, inward: reading.Chosen(School) is EaseSchool.Soft);
     }
 
     private static Working? AmountInPlan(Reading reading) =>
-        reading.Option("ease") switch
+        reading.Chosen(School) switch
         {
-            "soft" => Ease(reading, "softBy"),
-            "loose" => Ease(reading, "looseBy"),
-            "pinfit" => Ease(reading, "pinBy"),
+            EaseSchool.Soft => Ease(reading, SoftBy),
+            EaseSchool.Loose => Ease(reading, LooseBy),
+            EaseSchool.Pinfit => Ease(reading, PinBy),
             _ => null,
         };
 
     private static Working InPlan(Reading reading, Working size, string symbol, string name) =>
         AmountInPlan(reading) is not { } ease
             ? size
-            : (reading.Chosen("ease", "soft") ? size - ease : size + ease).As(symbol, name);
+            : (reading.Chosen(School) is EaseSchool.Soft ? size - ease : size + ease).As(symbol, name);
 
     /// <summary>The foam to order: the inner as measured, or larger in plan where the school says so (handbook §4.8).</summary>
     public static IReadOnlyList<(string Name, Working Working)> Foam(Reading reading)
@@ -123,16 +175,16 @@ internal static class EaseSchools
         [
             ("foam width", Side(reading, seat.Width)),
             ("foam length", Side(reading, seat.Depth)),
-            ("foam thickness", reading.Measure("T")),
+            ("foam thickness", reading[BoxCushion.T]),
         ];
     }
 
     /// <summary>The wadding round the foam (handbook §4.8): W x (2 L + D) round the front, L x D for each side.</summary>
     public static IEnumerable<Piece> Wadding(Reading reading)
     {
-        if (reading.Chosen("wadding", "none"))
+        if (reading.Chosen(WaddingRound) is WaddingWrap.None)
             yield break;
-        var (seat, depth) = (OutlineShapes.Of(reading), reading.Measure("T"));
+        var (seat, depth) = (OutlineShapes.Of(reading), reading[BoxCushion.T]);
         yield return Usual.Sheet(
             ClothRole.Wadding,
             "wadding",
@@ -141,13 +193,13 @@ internal static class EaseSchools
             (2 * seat.Depth) + depth,
             note: "Over the top, round the front and under."
         );
-        if (reading.Chosen("wadding", "sides"))
+        if (reading.Chosen(WaddingRound) is WaddingWrap.Sides)
             yield return Usual.Sheet(ClothRole.Wadding, "wadding-side", "wadding, side", seat.Depth, depth, 2);
     }
 
     /// <summary>The stocking over foam and wadding (handbook §4.8): L + D + 4 in.</summary>
     public static IEnumerable<Notion> Stocking(Reading reading) =>
-        reading.Chosen("wadding", "none")
+        reading.Chosen(WaddingRound) is WaddingWrap.None
             ? []
             :
             [
@@ -155,20 +207,26 @@ internal static class EaseSchools
                     "stocking",
                     "stocking",
                     OutlineShapes.Of(reading).Depth
-                        + reading.Measure("T")
+                        + reading[BoxCushion.T]
                         + Working.Of("over", "to tie off", Length.Inches(4))
                 ),
             ];
 
     private static Working Side(Reading reading, Working side) =>
-        reading.Chosen("ease", "overcut")
-            ? side + Ease(reading, side.Value <= Length.Inches(24) ? "overSmall" : "overLarge")
+        reading.Chosen(School) is EaseSchool.Overcut
+            ? side + Ease(reading, side.Value <= Length.Inches(24) ? OverSmall : OverLarge)
             : side;
 
-    private static Allowance Ease(Reading reading, string choice) =>
-        new("e", AllowanceRole.Ease, reading.Choice(choice));
+    private static Allowance Ease(Reading reading, LengthChoice amount) =>
+        new("e", AllowanceRole.Ease, reading[amount]);
 
-    private static Choice Amount(string key, string name, string school, Length inches, decimal millimetres) =>
+    private static LengthChoice Amount(
+        string key,
+        string name,
+        EaseSchool school,
+        Length inches,
+        decimal millimetres
+    ) =>
         Choice.OfLength(
             key,
             name,
@@ -178,6 +236,25 @@ internal static class EaseSchools
             new LengthLimits(Length.Zero, Length.Inches(6), "1/2", "1.5")
         ) with
         {
-            ShownWhen = new Condition("ease", [school]),
+            ShownWhen = Condition.While(School, school),
         };
+}
+
+/// <summary>The answers to: How tight.</summary>
+internal enum EaseSchool
+{
+    Snug,
+    Exact,
+    Overcut,
+    Soft,
+    Loose,
+    Pinfit,
+}
+
+/// <summary>The answers to: Wadding round the foam.</summary>
+internal enum WaddingWrap
+{
+    None,
+    Front,
+    Sides,
 }

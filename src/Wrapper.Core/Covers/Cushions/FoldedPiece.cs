@@ -1,3 +1,5 @@
+using Wrapper.Core.Covers.Shared;
+using Wrapper.Core.Covers.Shared.Outlines;
 using Wrapper.Core.Declaring;
 using Wrapper.Core.Geometry;
 using Wrapper.Core.Lengths;
@@ -21,7 +23,7 @@ internal static class FoldedPiece
             ["drop"] = sheet.Drop,
             ["radius"] = sheet.Radius,
         };
-        var uncut = reading.Chosen("corners", "stitch-off");
+        var uncut = reading.Chosen(BoxedSheet.Corners) is CornerSchool.StitchOff;
         var allowances = Stitch(new Dimensions(dimensions))
             .Edges.ToDictionary(edge => edge.Name, edge => Allowance(reading, edge.Name));
         if (uncut)
@@ -42,8 +44,10 @@ internal static class FoldedPiece
 
     private static Working Allowance(Reading reading, string edge)
     {
-        var zip = edge.StartsWith("zip", StringComparison.Ordinal) && !reading.Chosen("zip", "round");
-        return reading.EdgeAllowance(zip ? "z" : "s", "cover", edge);
+        var zip =
+            edge.StartsWith("zip", StringComparison.Ordinal)
+            && reading.Chosen(BoxCushionFolded.Zip) is not FoldedZip.Round;
+        return reading.EdgeAllowance(zip ? Usual.Zip : Usual.Seam, "cover", edge);
     }
 
     private static Working Wider(Working a, Working b) => a.Value >= b.Value ? a : b;

@@ -1,3 +1,5 @@
+using Wrapper.Core.Covers.Shared;
+using Wrapper.Core.Covers.Shared.Outlines;
 using Wrapper.Core.Declaring;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Lengths.Workings;
@@ -17,24 +19,24 @@ internal sealed class FoldedSheet
     {
         this.reading = reading;
         Box = EaseSchools.Finished(reading);
-        Seam = reading.Allowance("s");
+        Seam = reading[Usual.Seam];
         var half = Box.Depth / 2;
-        var whole = reading.Chosen("corners", "square-drop");
+        var whole = reading.Chosen(BoxedSheet.Corners) is CornerSchool.SquareDrop;
         Width = whole ? (Box.Width - (2 * Seam)).As("top W", "finished top width") : Box.Width;
         Length = whole ? (Box.Length - (2 * Seam)).As("top L", "finished top length") : Box.Length;
         Drop = (whole ? half + Seam : half).As("G", "fold-down to mid-depth");
-        Radius = reading.MeasureOrZero("r");
-        Turn = new Allowance("w", AllowanceRole.Turn, reading.Choice("zipTurn"));
-        Clear = new Allowance("clear", AllowanceRole.Turn, reading.Choice("zipClear"));
-        ZipSchool = reading.Option("zip");
+        Radius = reading.OrZero(OutlineShapes.CornerRadius);
+        Turn = new Allowance("w", AllowanceRole.Turn, reading[BoxCushionFolded.ZipTurn]);
+        Clear = new Allowance("clear", AllowanceRole.Turn, reading[BoxCushionFolded.ZipClear]);
+        ZipSchool = reading.Chosen(BoxCushionFolded.Zip);
         // Where the corner line leaves the straight: an arc of radius r that has turned 45° lies this far along either side.
         ArcReach = Radius.TimesRoot2() - Radius;
         ArcInset = Radius - (Radius.TimesRoot2() / 2);
         ZipRun = (
             ZipSchool switch
             {
-                "inside" => Width - (2 * Clear),
-                "round" => Width + (2 * Turn),
+                FoldedZip.Inside => Width - (2 * Clear),
+                FoldedZip.Round => Width + (2 * Turn),
                 _ => Width,
             }
         ).As("Z", "zip run");
@@ -46,7 +48,8 @@ internal sealed class FoldedSheet
     public FinishedBox Box { get; }
 
     /// <summary>The box as it finishes, after what the corner school takes or gives.</summary>
-    public FinishedBox Finished => new(Width, Length, reading.Chosen("corners", "square-drop") ? 2 * Drop : Box.Depth);
+    public FinishedBox Finished =>
+        new(Width, Length, reading.Chosen(BoxedSheet.Corners) is CornerSchool.SquareDrop ? 2 * Drop : Box.Depth);
 
     public Working Width { get; }
 
@@ -70,20 +73,20 @@ internal sealed class FoldedSheet
 
     public Working CornerSeam { get; }
 
-    private string ZipSchool { get; }
+    private FoldedZip ZipSchool { get; }
 
     /// <summary>The zip to buy, by school.</summary>
     public Notion Zip() =>
         ZipSchool switch
         {
-            "full" => new(
+            FoldedZip.Full => new(
                 "zip",
                 "zip chain",
                 Box.Width + Box.Depth + (2 * Seam),
                 Note: "full cut width, oversewn at the corners"
             ),
-            "inside" => new("zip", "zip, teeth", ZipRun, Note: "kept inside the corners"),
-            "closed" => new("zip", "closed-end zip, teeth", ZipRun, Note: "made up, or the next stock length"),
+            FoldedZip.Inside => new("zip", "zip, teeth", ZipRun, Note: "kept inside the corners"),
+            FoldedZip.Closed => new("zip", "closed-end zip, teeth", ZipRun, Note: "made up, or the next stock length"),
             _ => new("zip", "zip chain", ZipRun + (2 * Seam), Note: "turns both back corners"),
         };
 
@@ -97,7 +100,7 @@ internal sealed class FoldedSheet
             ZipChain("upper", leftEnd: "left"),
             ZipRun
         );
-        if (ZipSchool == "inside")
+        if (ZipSchool is FoldedZip.Inside)
             foreach (var side in new[] { "left", "right" })
                 yield return new(
                     $"back, {side} of the zip",
@@ -113,7 +116,7 @@ internal sealed class FoldedSheet
                 SeamKind.Join,
                 [SideRun("lower", side)],
                 [SideRun("upper", side)],
-                ZipSchool == "round" ? Length - Turn : Length
+                ZipSchool is FoldedZip.Round ? Length - Turn : Length
             );
             yield return new(
                 $"back {side} corner",
@@ -148,9 +151,9 @@ internal sealed class FoldedSheet
     private IReadOnlyList<Run> ZipChain(string half, string leftEnd)
     {
         var zip = On($"zip {half}");
-        if (ZipSchool == "inside")
+        if (ZipSchool is FoldedZip.Inside)
             return [On($"zip {half}", Clear.Value, Width.Value - Clear.Value)];
-        if (ZipSchool != "round")
+        if (ZipSchool is not FoldedZip.Round)
             return [zip];
         return [Turned(half, leftEnd), zip, Turned(half, leftEnd == "left" ? "right" : "left")];
     }
@@ -165,7 +168,7 @@ internal sealed class FoldedSheet
 
     private Run SideRun(string half, string side)
     {
-        if (ZipSchool != "round")
+        if (ZipSchool is not FoldedZip.Round)
             return On($"{side} side {half}");
         return StartsAtBack(half, side)
             ? On($"{side} side {half}", Turn.Value, null)

@@ -12,6 +12,49 @@ namespace Wrapper.Core.Covers.Cushions;
 /// <summary>A knife-edge seat pad: two mirrored pieces, one seam, an opening left in the back, ties at the posts (handbook §4.6).</summary>
 public sealed class KnifeEdgePad : BoxCushion
 {
+    internal static readonly OptionChoice<PadFilling> Filling = Choice.Of(
+        "filling",
+        "Filling",
+        "Filling",
+        Option.Of(
+            PadFilling.Foam,
+            "A foam slab",
+            "The outline grows by half the thickness all round; the whole back is left open to put it in."
+        ),
+        Option.Of(PadFilling.Loose, "Loose filling", "The outline stays as measured; a hand's width is left open.")
+    );
+
+    internal static readonly LengthChoice HandOpening = Choice
+        .OfLength("handOpening", "Opening", "Filling", Length.Inches(4, 1, 2), 115, Usual.UpTo(60, "4 1/2", "11.5"))
+        .When(Filling, PadFilling.Loose);
+
+    internal static readonly CountChoice Density = Choice
+        .OfCount("density", "Filling, kilograms in a cubic metre", "Filling", 18, 1, 300)
+        .When(Filling, PadFilling.Loose) with
+    {
+        Note = "As the maker of the filling states it.",
+    };
+
+    internal static readonly CountChoice Ties = Choice.OfCount("ties", "Ties", "Ties", 4, 0, 12) with
+    {
+        Note = "Sewn in at the back posts, half of them on each side.",
+    };
+
+    internal static readonly LengthChoice TieLength = Choice.OfLength(
+        "tieLength",
+        "Length of each tie",
+        "Ties",
+        Length.Inches(14),
+        350,
+        Usual.UpTo(60, "14", "35")
+    );
+
+    internal static readonly OptionChoice<Cording> EdgeCord = Cord.Asked(
+        "edgeCord",
+        Option.Of(Cording.None, "No cord", "Less cloth and time."),
+        Option.Of(Cording.Both, "Cord in the seam", "A sharp edge that wears well.")
+    );
+
     /// <inheritdoc/>
     public override string Key => "knife-edge-pad";
 
@@ -26,36 +69,12 @@ public sealed class KnifeEdgePad : BoxCushion
     public override IReadOnlyList<Choice> Choices { get; } =
     [
         .. OutlineShapes.Choices,
-        Choice.Of(
-            "filling",
-            "Filling",
-            "Filling",
-            new Option(
-                "foam",
-                "A foam slab",
-                "The outline grows by half the thickness all round; the whole back is left open to put it in."
-            ),
-            new Option("loose", "Loose filling", "The outline stays as measured; a hand's width is left open.")
-        ),
-        Choice
-            .OfLength("handOpening", "Opening", "Filling", Length.Inches(4, 1, 2), 115, Usual.UpTo(60, "4 1/2", "11.5"))
-            .When("filling", "loose"),
-        Choice
-            .OfCount("density", "Filling, kilograms in a cubic metre", "Filling", 18, 1, 300)
-            .When("filling", "loose") with
-        {
-            Note = "As the maker of the filling states it.",
-        },
-        Choice.OfCount("ties", "Ties", "Ties", 4, 0, 12) with
-        {
-            Note = "Sewn in at the back posts, half of them on each side.",
-        },
-        Choice.OfLength("tieLength", "Length of each tie", "Ties", Length.Inches(14), 350, Usual.UpTo(60, "14", "35")),
-        .. Cord.ChoicesFor(
-            "edgeCord",
-            new("none", "No cord", "Less cloth and time."),
-            new("both", "Cord in the seam", "A sharp edge that wears well.")
-        ),
+        Filling,
+        HandOpening,
+        Density,
+        Ties,
+        TieLength,
+        .. Cord.ChoicesFor(EdgeCord),
         Usual.PanelGrain,
     ];
 
@@ -71,17 +90,17 @@ public sealed class KnifeEdgePad : BoxCushion
         if (!seat.Outline.Has(seat.Back))
             problems.Add(
                 reading.Refuse(
-                    "measures.r",
+                    OutlineShapes.CornerRadius,
                     "such a radius leaves no straight back to close",
-                    Example(reading, "3", "8")
+                    reading.Example("3", "8")
                 )
             );
-        else if (!IsFoam(reading) && reading.Choice("handOpening") >= seat.Outline.LengthOf(seat.Back))
+        else if (!IsFoam(reading) && reading[HandOpening] >= seat.Outline.LengthOf(seat.Back))
             problems.Add(
                 reading.Refuse(
-                    "choices.handOpening",
+                    HandOpening,
                     $"wider than the back edge ({reading.Say(seat.Outline.LengthOf(seat.Back))})",
-                    Example(reading, "4 1/2", "11.5")
+                    reading.Example("4 1/2", "11.5")
                 )
             );
         return problems;
@@ -92,19 +111,19 @@ public sealed class KnifeEdgePad : BoxCushion
     {
         var seat = Seat(reading);
         var outline = seat.Outline;
-        var corded = Cord.IsChosen(reading, "edgeCord");
+        var corded = Cord.IsChosen(reading, EdgeCord);
         var opening = IsFoam(reading)
             ? seat.Lengths[seat.Back]
-            : Working.Of("opening", "opening", reading.Choice("handOpening"));
+            : Working.Of("opening", "opening", reading[HandOpening]);
         // Hollow edges are clipped, outer curves are trimmed; marks stand where curves begin and end.
         var hollows = outline.Edges.Where(edge => edge is { Radius: not null, Outward: false });
         var pad = new Piece("panel", "pad", 2, seat.Dimensions, seat.Shape)
         {
             Allowances = outline.Edges.ToDictionary(
                 edge => edge.Name,
-                edge => reading.EdgeAllowance("s", "panel", edge.Name)
+                edge => reading.EdgeAllowance(Usual.Seam, "panel", edge.Name)
             ),
-            Grain = Usual.GrainOf(reading.Option("panelGrain")),
+            Grain = reading.Chosen(Usual.PanelGrain),
             TurnedOver = true,
             Notches =
             [
@@ -131,13 +150,13 @@ public sealed class KnifeEdgePad : BoxCushion
         List<Use> uses = [];
         if (corded)
             Cord.Add(reading, seams, rings: 1, pieces, uses, notions);
-        if (reading.Count("ties") > 0)
+        if (reading[Ties] > 0)
             notions.Add(
                 new(
                     "ties",
                     "tie tape",
-                    reading.Count("ties") * Working.Of("tie", "length of a tie", reading.Choice("tieLength")),
-                    Note: $"{reading.Count("ties")} ties, half of them at each back post"
+                    reading[Ties] * Working.Of("tie", "length of a tie", reading[TieLength]),
+                    Note: $"{reading[Ties]} ties, half of them at each back post"
                 )
             );
         notions.AddRange(
@@ -145,7 +164,7 @@ public sealed class KnifeEdgePad : BoxCushion
                 ? [.. Foam(reading), Making.Thread.Of(seams)]
                 :
                 [
-                    LooseFilling.Of(outline, reading.Measure("T").Value, reading.Count("density"), knifeEdge: true),
+                    LooseFilling.Of(outline, reading[BoxCushion.T].Value, reading[Density], knifeEdge: true),
                     Making.Thread.Of(seams),
                 ]
         );
@@ -156,7 +175,7 @@ public sealed class KnifeEdgePad : BoxCushion
             Uses = uses,
             Finished =
             [
-                .. FinishedSizes(seat.Width, seat.Depth, reading.Measure("T")),
+                .. FinishedSizes(seat.Width, seat.Depth, reading[BoxCushion.T]),
                 ("perimeter", seat.Perimeter),
                 ("opening", opening),
             ],
@@ -168,7 +187,7 @@ public sealed class KnifeEdgePad : BoxCushion
                     ? [new Step("Sew the covered cord round one piece; butt the core and wrap the join.", [])]
                     : Array.Empty<Step>(),
                 new(
-                    reading.Count("ties") > 0
+                    reading[Ties] > 0
                         ? "Pin the ties at the back posts, ends outward, and sew round from the opening to the opening."
                         : "Sew round from the opening to the opening.",
                     [.. seams.Where(seam => seam.Kind == SeamKind.Join).Select(seam => seam.Name)]
@@ -191,15 +210,15 @@ public sealed class KnifeEdgePad : BoxCushion
         [
             new("foam-width", "foam width", inner.Width),
             new("foam-length", "foam length", inner.Depth),
-            new("foam-thickness", "foam thickness", reading.Measure("T")),
+            new("foam-thickness", "foam thickness", reading[BoxCushion.T]),
         ];
     }
 
-    private static bool IsFoam(Reading reading) => reading.Chosen("filling", "foam");
+    private static bool IsFoam(Reading reading) => reading.Chosen(Filling) is PadFilling.Foam;
 
     // A slab of thickness T needs T/2 more all round to reach mid-depth.
     private protected override SeatOutline Seat(Reading reading) =>
-        IsFoam(reading) ? OutlineShapes.Of(reading).Grown(reading.Measure("T") / 2) : OutlineShapes.Of(reading);
+        IsFoam(reading) ? OutlineShapes.Of(reading).Grown(reading[BoxCushion.T] / 2) : OutlineShapes.Of(reading);
 
     // The opening lies in the middle of the back edge, or takes all of it.
     private static IEnumerable<Seam> Back(SeatOutline seat, Working opening, bool whole)
@@ -232,4 +251,11 @@ public sealed class KnifeEdgePad : BoxCushion
                 drafted
             );
     }
+}
+
+/// <summary>The answers to: Filling.</summary>
+internal enum PadFilling
+{
+    Foam,
+    Loose,
 }

@@ -24,7 +24,7 @@ public sealed class MattressGusset : BoxCushionStrip
 
     /// <inheritdoc/>
     public override IReadOnlyList<Choice> Choices { get; } =
-    [.. Bedding.Loose(BoxedChoices), Bedding.For, WidthJoins.School];
+    [.. Mattress.Loosely(BoxedChoices), Bedding.UsedFor, WidthJoins.School];
 
     private protected override bool JoinsPanels => true;
 }
@@ -50,7 +50,20 @@ public sealed class MattressStitchedOff : BoxCushionTwoPanels
 
     /// <inheritdoc/>
     public override IReadOnlyList<Choice> Choices { get; } =
-    [.. Bedding.Loose(PanelChoices), Bedding.For, WidthJoins.School];
+    [.. Mattress.Loosely(PanelChoices), Bedding.UsedFor, WidthJoins.School];
 
     private protected override bool JoinsPanels => true;
+}
+
+/// <summary>What covers of mattresses change in the choices of a cushion.</summary>
+internal static class Mattress
+{
+    /// <summary>They are pulled on and off: the loose school is usual, without cord, the boxing in three lengths.</summary>
+    public static IEnumerable<Choice> Loosely(IEnumerable<Choice> choices) =>
+        choices.Select(choice =>
+            choice == EaseSchools.School ? EaseSchools.School.StartingWith(EaseSchool.Loose)
+            : choice == Cord.Corded ? Cord.Corded.StartingWith(Cording.None)
+            : choice == BoxCushionStrip.Lengths ? BoxCushionStrip.Lengths with { Default = "3" }
+            : choice
+        );
 }

@@ -15,6 +15,44 @@ namespace Wrapper.Core.Covers.Cushions;
 /// </summary>
 public sealed class PillowcaseCushion : BoxCushion
 {
+    internal static readonly OptionChoice<PillowCornerSchool> PillowCorners = Choice.Of(
+        "pillowCorners",
+        "Front corners",
+        "Corners",
+        Option.Of(
+            PillowCornerSchool.Boxed,
+            "Boxed",
+            "Square corners cut out by the corner rule: the cushion keeps its edges."
+        ),
+        Option.Of(
+            PillowCornerSchool.Plain,
+            "Plain",
+            "Seamed straight round; the corners stand out a little like ears, or are pinned off."
+        )
+    );
+
+    internal static readonly LengthChoice WrapOver = Choice.OfLength(
+        "wrapOver",
+        "Folded in, beyond the depth by",
+        "Wrapped end",
+        Length.Inches(3),
+        75,
+        Usual.UpTo(24, "3", "7.5", zero: true)
+    ) with
+    {
+        Adjustable = Length.Inches(1),
+    };
+
+    internal static readonly OptionChoice<WrapFastening> HeldBy = Choice.Of(
+        "closing",
+        "Held by",
+        "Wrapped end",
+        Option.Of(WrapFastening.Pins, "Pins", "Twisted pins, or nothing where the cushion stands against a back."),
+        Option.Of(WrapFastening.HookAndLoop, "Hook-and-loop", "A strip along the end, sewn to both sides."),
+        Option.Of(WrapFastening.Snaps, "Snaps", "One every 4 in (10 cm) or so."),
+        Option.Of(WrapFastening.Zip, "A zip", "Across the end; closed before it is folded in.")
+    );
+
     /// <inheritdoc/>
     public override string Key => "pillowcase-cushion";
 
@@ -27,42 +65,7 @@ public sealed class PillowcaseCushion : BoxCushion
 
     /// <inheritdoc/>
     public override IReadOnlyList<Choice> Choices { get; } =
-    [
-        .. OutlineShapes.Choices,
-        .. EaseSchools.Choices,
-        Choice.Of(
-            "pillowCorners",
-            "Front corners",
-            "Corners",
-            new Option("boxed", "Boxed", "Square corners cut out by the corner rule: the cushion keeps its edges."),
-            new Option(
-                "plain",
-                "Plain",
-                "Seamed straight round; the corners stand out a little like ears, or are pinned off."
-            )
-        ),
-        Choice.OfLength(
-            "wrapOver",
-            "Folded in, beyond the depth by",
-            "Wrapped end",
-            Length.Inches(3),
-            75,
-            Usual.UpTo(24, "3", "7.5", zero: true)
-        ) with
-        {
-            Adjustable = Length.Inches(1),
-        },
-        Choice.Of(
-            "closing",
-            "Held by",
-            "Wrapped end",
-            new Option("pins", "Pins", "Twisted pins, or nothing where the cushion stands against a back."),
-            new Option("hook-and-loop", "Hook-and-loop", "A strip along the end, sewn to both sides."),
-            new Option("snaps", "Snaps", "One every 4 in (10 cm) or so."),
-            new Option("zip", "A zip", "Across the end; closed before it is folded in.")
-        ),
-        Usual.PanelGrain,
-    ];
+    [.. OutlineShapes.Choices, .. EaseSchools.Choices, PillowCorners, WrapOver, HeldBy, Usual.PanelGrain];
 
     private protected override bool IsBoxed => false;
 
@@ -81,12 +84,12 @@ public sealed class PillowcaseCushion : BoxCushion
                     "the sides run into the open end in a curve, so it cannot be folded in; choose a separate boxing strip"
                 )
             );
-        else if (half <= reading.Allowance("s").Value)
+        else if (half <= reading[Usual.Seam].Value)
             problems.Add(
                 reading.Refuse(
-                    "measures.T",
+                    BoxCushion.T,
                     $"half the depth ({reading.Say(half)}) is no more than a seam allowance",
-                    Example(reading, "4", "10")
+                    reading.Example("4", "10")
                 )
             );
         return problems;
@@ -99,10 +102,12 @@ public sealed class PillowcaseCushion : BoxCushion
         var end = OpenEnd(reading, seat);
         var depth = EaseSchools.Depth(reading);
         var half = (depth / 2).As("G", "fold-down to mid-depth");
-        var wrap = (depth + new Allowance("o", AllowanceRole.Lap, reading.Choice("wrapOver"))).As("E", "wrapped end");
+        var wrap = (depth + new Allowance("o", AllowanceRole.Lap, reading[WrapOver])).As("E", "wrapped end");
         var boxed =
-            reading.Chosen("pillowCorners", "boxed") && reading.Chosen("shape", "rectangle") && !reading.Has("r");
-        var zipped = reading.Chosen("closing", "zip");
+            reading.Chosen(PillowCorners) is PillowCornerSchool.Boxed
+            && reading.Chosen(OutlineShapes.Shape) is SeatShapeKind.Rectangle
+            && !reading.Has(OutlineShapes.CornerRadius);
+        var zipped = reading.Chosen(HeldBy) is WrapFastening.Zip;
 
         var dimensions = seat.Dimensions.ToDictionary(pair => pair.Key, pair => pair.Value);
         (dimensions["fall"], dimensions["wrap"]) = (half, wrap);
@@ -116,13 +121,13 @@ public sealed class PillowcaseCushion : BoxCushion
             .Edges.Where(edge => edge.Name != end || zipped)
             .ToDictionary(
                 edge => edge.Name,
-                edge => reading.EdgeAllowance(edge.Name == end ? "z" : "s", "panel", edge.Name)
+                edge => reading.EdgeAllowance(edge.Name == end ? Usual.Zip : Usual.Seam, "panel", edge.Name)
             );
         var sideways = end is "left" or "right";
         var piece = new Piece("panel", "panel", 2, dimensions, Shape)
         {
             Allowances = allowances,
-            Grain = Usual.GrainOf(reading.Option("panelGrain")),
+            Grain = reading.Chosen(Usual.PanelGrain),
             TurnedOver = true,
             Note = boxed
                 ? ""
@@ -197,8 +202,8 @@ public sealed class PillowcaseCushion : BoxCushion
 
     // What is left beyond the inner's edge: the back, or of a cushion with one curved end the other end.
     private static string OpenEnd(Reading reading, SeatOutline seat) =>
-        !reading.Chosen("shape", "curved-end") ? seat.Back
-        : reading.Chosen("hand", "left") ? "right"
+        reading.Chosen(OutlineShapes.Shape) is not SeatShapeKind.CurvedEnd ? seat.Back
+        : reading.Chosen(OutlineShapes.Hand) is HandSide.Left ? "right"
         : "left";
 
     private static bool IsStraightBeside(SeatOutline seat, string end)
@@ -227,16 +232,16 @@ public sealed class PillowcaseCushion : BoxCushion
 
     private static IEnumerable<Notion> Closing(Reading reading, Working across)
     {
-        if (reading.Chosen("closing", "zip"))
+        if (reading.Chosen(HeldBy) is WrapFastening.Zip)
             yield return new(
                 "zip",
                 "zip chain",
-                across + (2 * reading.Allowance("s")),
+                across + (2 * reading[Usual.Seam]),
                 Note: "continuous chain, one slider"
             );
-        if (reading.Chosen("closing", "hook-and-loop"))
+        if (reading.Chosen(HeldBy) is WrapFastening.HookAndLoop)
             yield return new("hook-and-loop", "hook-and-loop", across);
-        if (reading.Chosen("closing", "snaps"))
+        if (reading.Chosen(HeldBy) is WrapFastening.Snaps)
             yield return new(
                 "snaps",
                 "snaps",
@@ -244,4 +249,20 @@ public sealed class PillowcaseCushion : BoxCushion
                 (int)(across.Value.UpTo(Length.Inches(4)).Ticks / Length.Inches(4).Ticks)
             );
     }
+}
+
+/// <summary>The answers to: Front corners.</summary>
+internal enum PillowCornerSchool
+{
+    Boxed,
+    Plain,
+}
+
+/// <summary>The answers to: Held by.</summary>
+internal enum WrapFastening
+{
+    Pins,
+    HookAndLoop,
+    Snaps,
+    Zip,
 }

@@ -11,6 +11,87 @@ namespace Wrapper.Core.Covers.Duvets;
 /// <summary>A duvet cover of two faces, each in one width or joined of several, or with a ready-made sheet as its back; closed at the foot (handbook §8).</summary>
 public sealed class DuvetCover : MakeUp
 {
+    internal static readonly OptionChoice<DuvetBack> Back = Choice.Of(
+        "back",
+        "Back",
+        "Faces",
+        Option.Of(DuvetBack.Cloth, "Of cloth", "Like the front, or of a second cloth."),
+        Option.Of(
+            DuvetBack.Sheet,
+            "A ready-made sheet",
+            "Its finished edges stay; the front is made to its washed width."
+        )
+    ) with
+    {
+        OnMeasure = true,
+    };
+
+    internal static readonly CountChoice Ties = Choice.OfCount("ties", "Ties inside", "Inside", 4, 0, 12) with
+    {
+        Note = "18 in (45 cm) each, folded at the middle and sewn into the corners.",
+    };
+
+    internal static readonly OptionChoice<HandSlots> Slots = Choice.Of(
+        "slots",
+        "Hand slots near the top",
+        "Inside",
+        Option.Of(HandSlots.None, "None", "The duvet goes in from the foot."),
+        Option.Of(
+            HandSlots.Both,
+            "In both sides",
+            "7 in (18 cm) long, from 3 in (7.5 cm) below the corner: reach in and pull the corners up."
+        )
+    );
+
+    internal static readonly AllowanceDeclaration FirstFold = new AllowanceDeclaration(
+        "h1",
+        "Hem, first fold",
+        AllowanceRole.Hem,
+        Length.Inches(1, 1, 2),
+        Length.Millimetres(40)
+    )
+    {
+        Adjustable = Length.Inches(0, 1, 2),
+    };
+
+    internal static readonly AllowanceDeclaration SecondFold = new AllowanceDeclaration(
+        "h2",
+        "Hem, second fold",
+        AllowanceRole.Hem,
+        Length.Inches(1, 1, 2),
+        Length.Millimetres(40)
+    )
+    {
+        Adjustable = Length.Inches(0, 1, 2),
+    };
+
+    internal static readonly Measure W = new Measure(
+        "W",
+        "width",
+        "Of the duvet, side to side, laid flat and not stretched.",
+        LengthLimits.Item
+    )
+    {
+        Adjustable = Length.Inches(2),
+    }.When(Back, DuvetBack.Cloth);
+
+    internal static readonly Measure L = new Measure(
+        "L",
+        "length",
+        "Of the duvet, from top to foot.",
+        LengthLimits.Item
+    )
+    {
+        Adjustable = Length.Inches(2),
+    };
+
+    internal static readonly Measure Y = new Measure(
+        "Y",
+        "sheet width",
+        "Of the ready-made sheet, washed and pressed, from edge to edge.",
+        LengthLimits.Item
+    ).When(Back, DuvetBack.Sheet);
+
     /// <inheritdoc/>
     public override string Key => "duvet-cover";
 
@@ -25,76 +106,23 @@ public sealed class DuvetCover : MakeUp
         "Any size from any width: wide cloth whole, narrower cloth as a centre with equal sides, or a ready-made sheet behind.";
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Measure> Measures { get; } =
-    [
-        new Measure("W", "width", "Of the duvet, side to side, laid flat and not stretched.", LengthLimits.Item)
-        {
-            Adjustable = Length.Inches(2),
-        }.When("back", "cloth"),
-        new("L", "length", "Of the duvet, from top to foot.", LengthLimits.Item) { Adjustable = Length.Inches(2) },
-        new Measure(
-            "Y",
-            "sheet width",
-            "Of the ready-made sheet, washed and pressed, from edge to edge.",
-            LengthLimits.Item
-        ).When("back", "sheet"),
-    ];
+    public override IReadOnlyList<Measure> Measures { get; } = [W, L, Y];
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Choice> Choices { get; } =
-    [
-        Choice.Of(
-            "back",
-            "Back",
-            "Faces",
-            new Option("cloth", "Of cloth", "Like the front, or of a second cloth."),
-            new Option("sheet", "A ready-made sheet", "Its finished edges stay; the front is made to its washed width.")
-        ) with
-        {
-            OnMeasure = true,
-        },
-        .. Closing.Choices,
-        Choice.OfCount("ties", "Ties inside", "Inside", 4, 0, 12) with
-        {
-            Note = "18 in (45 cm) each, folded at the middle and sewn into the corners.",
-        },
-        Choice.Of(
-            "slots",
-            "Hand slots near the top",
-            "Inside",
-            new Option("none", "None", "The duvet goes in from the foot."),
-            new Option(
-                "both",
-                "In both sides",
-                "7 in (18 cm) long, from 3 in (7.5 cm) below the corner: reach in and pull the corners up."
-            )
-        ),
-        WidthJoins.School,
-    ];
+    public override IReadOnlyList<Choice> Choices { get; } = [Back, .. Closing.Choices, Ties, Slots, WidthJoins.School];
 
     /// <inheritdoc/>
-    public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } =
-    [
-        Usual.Seam,
-        new("h1", "Hem, first fold", AllowanceRole.Hem, Length.Inches(1, 1, 2), Length.Millimetres(40))
-        {
-            Adjustable = Length.Inches(0, 1, 2),
-        },
-        new("h2", "Hem, second fold", AllowanceRole.Hem, Length.Inches(1, 1, 2), Length.Millimetres(40))
-        {
-            Adjustable = Length.Inches(0, 1, 2),
-        },
-    ];
+    public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } = [Usual.Seam, FirstFold, SecondFold];
 
     /// <inheritdoc/>
     public override Sketch Sketch(Reading reading)
     {
-        var flat = PrismSketch.Box(reading, "T", 80, 84, 2);
-        var lines = flat.Dimensions.Where(line => line.Measure != "T").ToList();
-        if (reading.Chosen("back", "sheet"))
+        var flat = PrismSketch.Box(reading, W, L, null, 80, 84, 2);
+        var lines = flat.Dimensions.ToList();
+        if (reading.Chosen(Back) is DuvetBack.Sheet)
             lines.Add(
                 new(
-                    "Y",
+                    Y,
                     lines[0].From.Moved(Length.Zero, -Length.Inches(4)),
                     lines[0].To.Moved(Length.Zero, -Length.Inches(4))
                 )
@@ -105,20 +133,19 @@ public sealed class DuvetCover : MakeUp
     /// <inheritdoc/>
     public override IEnumerable<Problem> Check(Reading reading)
     {
-        string Example(string inches, string metric) => reading.Unit.IsInches() ? inches : metric;
-        var s = reading.Allowance("s").Value;
+        var s = reading[Usual.Seam].Value;
         var width = Width(reading).Value;
         if (width <= 4 * s)
             yield return reading.Refuse(
-                reading.Chosen("back", "sheet") ? "measures.Y" : "measures.W",
+                reading.Chosen(Back) is DuvetBack.Sheet ? Y : W,
                 "nothing is left between the seams",
-                Example("76", "140")
+                reading.Example("76", "140")
             );
-        else if (Slots(reading) && reading.Measure("L").Value <= Length.Inches(14))
+        else if (HasSlots(reading) && reading[L].Value <= Length.Inches(14))
             yield return reading.Refuse(
-                "measures.L",
+                L,
                 $"too short for hand slots of {reading.Say(Length.Inches(7))}, {reading.Say(Length.Inches(3))} below the corners",
-                Example("84", "200")
+                reading.Example("84", "200")
             );
         foreach (var problem in Closing.Check(reading, width))
             yield return problem;
@@ -127,17 +154,17 @@ public sealed class DuvetCover : MakeUp
     /// <inheritdoc/>
     public override Pattern Draft(Reading reading)
     {
-        var (width, length, sheet) = (Width(reading), reading.Measure("L"), reading.Chosen("back", "sheet"));
-        var hem = reading.Allowance("h1") + reading.Allowance("h2");
+        var (width, length, sheet) = (Width(reading), reading[L], reading.Chosen(Back) is DuvetBack.Sheet);
+        var hem = reading[FirstFold] + reading[SecondFold];
         var closing = new Closing(reading, width);
         var beyond = closing.Flap is { } flap ? length + flap : length;
         Working Side(string piece, string edge) =>
             sheet && piece == "front"
-                ? reading.Own(piece, edge, reading.Allowance("s") + hem)
-                : reading.EdgeAllowance("s", piece, edge);
+                ? reading.Own(piece, edge, reading[Usual.Seam] + hem)
+                : reading.EdgeAllowance(Usual.Seam, piece, edge);
         Working Edge(string piece, string edge) =>
             edge == "lower" ? reading.Own(piece, edge, hem)
-            : edge == "upper" ? reading.EdgeAllowance("s", piece, edge)
+            : edge == "upper" ? reading.EdgeAllowance(Usual.Seam, piece, edge)
             : Side(piece, edge);
         Piece Face(string key, Working high) =>
             Usual.Rectangle(key, key, 1, width, high, edge => Edge(key, edge)) with
@@ -169,14 +196,14 @@ public sealed class DuvetCover : MakeUp
             Seams = seams,
             Uses = [.. closing.Uses(length)],
             Finished = [("finished width", width), ("finished length", length), ("opening", closing.Opening)],
-            Notions = [.. closing.Notions, .. Ties(reading), Making.Thread.Of(seams)],
+            Notions = [.. closing.Notions, .. TieNotions(reading), Making.Thread.Of(seams)],
             Steps =
             [
                 new("Cut the panels, each with its own allowances at top and foot.", []),
                 new("Turn the hems of both faces at the foot, first fold and second, and sew them.", []),
                 .. closing.Steps,
                 new(
-                    $"Sew the sides{(Slots(reading) ? ", leaving the hand slots open," : "")} and the top, ties in the corners; finish the seams.",
+                    $"Sew the sides{(HasSlots(reading) ? ", leaving the hand slots open," : "")} and the top, ties in the corners; finish the seams.",
                     [
                         .. seams
                             .Select(seam => seam.Name)
@@ -210,20 +237,20 @@ public sealed class DuvetCover : MakeUp
 
     // Behind a sheet the cover is as wide as the sheet less the seams that join it.
     private static Working Width(Reading reading) =>
-        reading.Chosen("back", "sheet")
-            ? (reading.Measure("Y") - (2 * reading.Allowance("s"))).As("cover W", "sheet less both seams")
-            : reading.Measure("W");
+        reading.Chosen(Back) is DuvetBack.Sheet
+            ? (reading[Y] - (2 * reading[Usual.Seam])).As("cover W", "sheet less both seams")
+            : reading[W];
 
-    private static bool Slots(Reading reading) => reading.Chosen("slots", "both");
+    private static bool HasSlots(Reading reading) => reading.Chosen(Slots) is HandSlots.Both;
 
-    private static IEnumerable<Notion> Ties(Reading reading)
+    private static IEnumerable<Notion> TieNotions(Reading reading)
     {
-        if (reading.Count("ties") > 0)
+        if (reading[Ties] > 0)
             yield return new Notion(
                 "ties",
                 "tie tape",
-                reading.Count("ties") * Working.Of("tie", "a tie", Length.Inches(18)),
-                Note: $"{reading.Count("ties")} ties of {reading.Say(Length.Inches(18))}, folded at the middle"
+                reading[Ties] * Working.Of("tie", "a tie", Length.Inches(18)),
+                Note: $"{reading[Ties]} ties of {reading.Say(Length.Inches(18))}, folded at the middle"
             );
     }
 
@@ -238,7 +265,7 @@ public sealed class DuvetCover : MakeUp
         foreach (var side in new[] { "right", "left" })
         {
             // From, to and length of each stretch, measured from the foot.
-            List<(string Name, SeamKind Kind, Length From, Length To, Working Drafted)> stretches = Slots(reading)
+            List<(string Name, SeamKind Kind, Length From, Length To, Working Drafted)> stretches = HasSlots(reading)
                 ?
                 [
                     (
@@ -262,4 +289,18 @@ public sealed class DuvetCover : MakeUp
             }
         }
     }
+}
+
+/// <summary>The answers to: Back.</summary>
+internal enum DuvetBack
+{
+    Cloth,
+    Sheet,
+}
+
+/// <summary>The answers to: Hand slots near the top.</summary>
+internal enum HandSlots
+{
+    None,
+    Both,
 }

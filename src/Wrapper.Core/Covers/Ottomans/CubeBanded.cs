@@ -14,6 +14,36 @@ namespace Wrapper.Core.Covers.Ottomans;
 /// </summary>
 public sealed class CubeBanded : Ottoman
 {
+    internal static readonly LengthChoice Wrap = Choice.OfLength(
+        "wrap",
+        "Top and bottom wrap by",
+        "Cube",
+        Length.Inches(2),
+        50,
+        Usual.UpTo(60, "2", "5")
+    );
+
+    internal static readonly LengthChoice Band = Choice.OfLength(
+        "band",
+        "Half-width of the bands",
+        "Cube",
+        Length.Inches(1, 3, 4),
+        45,
+        Usual.UpTo(60, "1 3/4", "4.5")
+    );
+
+    internal static readonly CountChoice Density = Choice.OfCount(
+        "density",
+        "Filling, kilograms in a cubic metre",
+        "Cube",
+        30,
+        1,
+        300
+    ) with
+    {
+        Note = "As the maker of the filling states it.",
+    };
+
     /// <inheritdoc/>
     public override string Key => "cube-banded";
 
@@ -28,66 +58,50 @@ public sealed class CubeBanded : Ottoman
         "A stuffed cube to sit on: bands round the upright corners take the wear, and can be of another cloth.";
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Choice> Choices { get; } =
-    [
-        Choice.OfLength("wrap", "Top and bottom wrap by", "Cube", Length.Inches(2), 50, Usual.UpTo(60, "2", "5")),
-        Choice.OfLength(
-            "band",
-            "Half-width of the bands",
-            "Cube",
-            Length.Inches(1, 3, 4),
-            45,
-            Usual.UpTo(60, "1 3/4", "4.5")
-        ),
-        Choice.OfCount("density", "Filling, kilograms in a cubic metre", "Cube", 30, 1, 300) with
-        {
-            Note = "As the maker of the filling states it.",
-        },
-        Usual.PanelGrain,
-    ];
+    public override IReadOnlyList<Choice> Choices { get; } = [Wrap, Band, Density, Usual.PanelGrain];
 
     /// <inheritdoc/>
     public override IEnumerable<Problem> Check(Reading reading)
     {
         var (w, l, h, t, b) = (
-            reading.Measure("W").Value,
-            reading.Measure("L").Value,
-            reading.Measure("H").Value,
-            reading.Choice("wrap"),
-            reading.Choice("band")
+            reading[Ottoman.W].Value,
+            reading[Ottoman.L].Value,
+            reading[Ottoman.H].Value,
+            reading[Wrap],
+            reading[Band]
         );
         if (2 * t >= h)
             yield return reading.Refuse(
-                "choices.wrap",
+                Wrap,
                 $"wrapped at half the height ({reading.Say(h.Over(2))}) or more, nothing is left of the sides",
-                Example(reading, "2", "5")
+                reading.Example("2", "5")
             );
         if (2 * b >= Length.Min(w, l))
             yield return reading.Refuse(
-                "choices.band",
+                Band,
                 $"over half the width ({reading.Say(Length.Min(w, l).Over(2))}): the bands leave nothing of the sides",
-                Example(reading, "1 3/4", "4.5")
+                reading.Example("1 3/4", "4.5")
             );
     }
 
     /// <inheritdoc/>
     public override Pattern Draft(Reading reading)
     {
-        var (w, l, h) = (reading.Measure("W"), reading.Measure("L"), reading.Measure("H"));
-        var t = Working.Of("t", "wrap at top and bottom", reading.Choice("wrap"));
-        var b = Working.Of("b", "half-width of a band", reading.Choice("band"));
+        var (w, l, h) = (reading[Ottoman.W], reading[Ottoman.L], reading[Ottoman.H]);
+        var t = Working.Of("t", "wrap at top and bottom", reading[Wrap]);
+        var b = Working.Of("b", "half-width of a band", reading[Band]);
         var seat = RectangleShape.Of(w, l, Sum.Of());
         var sides = seat.Outline.Edges.Select(edge => edge.Name).ToList();
         // The dart is stitched t + s from both raw edges and trimmed: nothing is cut first.
-        var sheet = new BoxedSheet(seat, t, edge => reading.EdgeAllowance("s", "top", edge), stitchOff: true);
-        var top = sheet.Piece("top", "top and bottom", 2, side => reading.EdgeAllowance("s", "top", side)) with
+        var sheet = new BoxedSheet(seat, t, edge => reading.EdgeAllowance(Usual.Seam, "top", edge), stitchOff: true);
+        var top = sheet.Piece("top", "top and bottom", 2, side => reading.EdgeAllowance(Usual.Seam, "top", side)) with
         {
-            Grain = Usual.GrainOf(reading.Option("panelGrain")),
+            Grain = reading.Chosen(Usual.PanelGrain),
             Note =
-                $"Dart each corner where it measures {reading.Say(t.Value + reading.Allowance("s").Value)} from both raw edges, then trim.",
+                $"Dart each corner where it measures {reading.Say(t.Value + reading[Usual.Seam].Value)} from both raw edges, then trim.",
         };
         var high = h - (2 * t);
-        Working S(string key, string edge) => reading.EdgeAllowance("s", key, edge);
+        Working S(string key, string edge) => reading.EdgeAllowance(Usual.Seam, key, edge);
         Piece Side(string key, string name, int quantity, Working width) =>
             Usual.Rectangle(key, name, quantity, width, high, edge => S(key, edge), "width", "height");
         Piece[] pieces =
@@ -125,7 +139,7 @@ public sealed class CubeBanded : Ottoman
             ],
             Notions =
             [
-                Making.LooseFilling.Of(seat.Outline, h.Value, reading.Count("density"), knifeEdge: false),
+                Making.LooseFilling.Of(seat.Outline, h.Value, reading[Density], knifeEdge: false),
                 Making.Thread.Of(seams),
             ],
             Steps =

@@ -11,119 +11,123 @@ namespace Wrapper.Core.Covers.Ottomans;
 /// <summary>What the ottoman and cube make-ups share: measures, the return beneath, and the pieces that stand on the floor.</summary>
 public abstract class Ottoman : MakeUp
 {
+    internal static readonly LengthChoice Turned = Choice.OfLength(
+        "under",
+        "Return beneath, hem included",
+        "Beneath",
+        Length.Inches(3),
+        75,
+        Usual.UpTo(12, "3", "7.5", zero: true)
+    ) with
+    {
+        Adjustable = Length.Inches(1),
+        Note = "What turns under the body, with its hem or the turning for hook-and-loop.",
+    };
+
+    internal static readonly OptionChoice<OttomanFastening> Fastening = Choice.Of(
+        "fastening",
+        "Held by",
+        "Beneath",
+        Option.Of(
+            OttomanFastening.HookAndLoop,
+            "Hook-and-loop",
+            "Comes off for washing: the upper row first, the turning trimmed under its midline, then the lower row."
+        ),
+        Option.Of(OttomanFastening.None, "Nothing", "A loose cover that stands by itself, or is tacked.")
+    );
+
+    internal static readonly CountChoice Legs = Choice
+        .OfCount("legs", "Legs", "Beneath", 4, 0, 12)
+        .When(Fastening, OttomanFastening.HookAndLoop);
+
+    internal static readonly LengthChoice LegGap = Choice
+        .OfLength("legGap", "Gap at each leg", "Beneath", Length.Inches(3), 75, Usual.UpTo(24, "3", "7.5", zero: true))
+        .When(Fastening, OttomanFastening.HookAndLoop);
+
+    internal static readonly Measure W = new Measure(
+        "W",
+        "width",
+        "Side to side, over the fullest part.",
+        LengthLimits.Item
+    );
+
+    internal static readonly Measure L = new Measure(
+        "L",
+        "length",
+        "Front to back, over the fullest part.",
+        LengthLimits.Item
+    );
+
+    internal static readonly Measure H = new Measure(
+        "H",
+        "height",
+        "From the edge of the top to the lower edge of the body, legs left out.",
+        Usual.UpTo(120, "18", "45")
+    );
+
     /// <inheritdoc/>
     public override string Family => "Ottoman or cube";
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Measure> Measures { get; } =
-    [
-        new("W", "width", "Side to side, over the fullest part.", LengthLimits.Item),
-        new("L", "length", "Front to back, over the fullest part.", LengthLimits.Item),
-        new(
-            "H",
-            "height",
-            "From the edge of the top to the lower edge of the body, legs left out.",
-            Usual.UpTo(120, "18", "45")
-        ),
-    ];
+    public override IReadOnlyList<Measure> Measures { get; } = [W, L, H];
 
     /// <inheritdoc/>
     public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } = [Usual.Seam];
 
     /// <inheritdoc/>
-    public override Sketch Sketch(Reading reading) => PrismSketch.Box(reading, "H", 20, 20, 17);
-
-    /// <summary>An example in the job's unit.</summary>
-    private protected static string Example(Reading reading, string inches, string centimetres) =>
-        reading.Unit.IsInches() ? inches : centimetres;
+    public override Sketch Sketch(Reading reading) => PrismSketch.Box(reading, W, L, H, 20, 20, 17);
 
     /// <summary>How the cover is held under the body (handbook §5): the return beneath, and hook-and-loop less a gap at each leg.</summary>
-    private protected static IReadOnlyList<Choice> Beneath { get; } =
-    [
-        Choice.OfLength(
-            "under",
-            "Return beneath, hem included",
-            "Beneath",
-            Length.Inches(3),
-            75,
-            Usual.UpTo(12, "3", "7.5", zero: true)
-        ) with
-        {
-            Adjustable = Length.Inches(1),
-            Note = "What turns under the body, with its hem or the turning for hook-and-loop.",
-        },
-        Choice.Of(
-            "fastening",
-            "Held by",
-            "Beneath",
-            new Option(
-                "hook-and-loop",
-                "Hook-and-loop",
-                "Comes off for washing: the upper row first, the turning trimmed under its midline, then the lower row."
-            ),
-            new Option("none", "Nothing", "A loose cover that stands by itself, or is tacked.")
-        ),
-        Choice.OfCount("legs", "Legs", "Beneath", 4, 0, 12).When("fastening", "hook-and-loop"),
-        Choice
-            .OfLength(
-                "legGap",
-                "Gap at each leg",
-                "Beneath",
-                Length.Inches(3),
-                75,
-                Usual.UpTo(24, "3", "7.5", zero: true)
-            )
-            .When("fastening", "hook-and-loop"),
-    ];
+    private protected static IReadOnlyList<Choice> Beneath { get; } = [Turned, Fastening, Legs, LegGap];
 
     /// <summary>Refuses legs that leave nothing to fasten.</summary>
     private protected static IEnumerable<Problem> CheckBeneath(Reading reading)
     {
-        if (reading.Chosen("fastening", "hook-and-loop") && Fastening(reading).Value <= Length.Zero)
+        if (reading.Chosen(Fastening) is OttomanFastening.HookAndLoop && FasteningRun(reading).Value <= Length.Zero)
             yield return reading.Refuse(
-                "choices.legGap",
+                LegGap,
                 "the gaps at the legs take the whole edge",
-                Example(reading, "3", "7.5")
+                reading.Example("3", "7.5")
             );
     }
 
     private protected static IEnumerable<Notion> FasteningNotion(Reading reading)
     {
-        if (reading.Chosen("fastening", "hook-and-loop"))
+        if (reading.Chosen(Fastening) is OttomanFastening.HookAndLoop)
             yield return new Notion(
                 "hook-and-loop",
                 "hook-and-loop",
-                Fastening(reading),
-                Note: $"a gap at each of {reading.Count("legs")} legs"
+                FasteningRun(reading),
+                Note: $"a gap at each of {reading[Legs]} legs"
             );
     }
 
-    private static Working Fastening(Reading reading)
+    private static Working FasteningRun(Reading reading)
     {
-        var round = 2 * (reading.Measure("W") + reading.Measure("L"));
-        return reading.Count("legs") == 0
+        var round = 2 * (reading[W] + reading[L]);
+        return reading[Legs] == 0
             ? round
-            : round - (reading.Count("legs") * Working.Of("gap", "gap at a leg", reading.Choice("legGap")));
+            : round - (reading[Legs] * Working.Of("gap", "gap at a leg", reading[LegGap]));
     }
 
     /// <summary>Front, right, back and left panels that hang from <c>upper</c>, turned under below.</summary>
     private protected static IEnumerable<Piece> Panels(Reading reading, Working height, string name)
     {
-        var under = new Allowance("under", AllowanceRole.Hem, reading.Choice("under"));
-        foreach (var (key, side) in new[] { ("front", "W"), ("side", "L") })
+        var under = new Allowance("under", AllowanceRole.Hem, reading[Turned]);
+        foreach (var (key, side) in new[] { ("front", W), ("side", L) })
             yield return Usual.Rectangle(
                 key,
                 key == "front" ? $"{name}, front and back" : $"{name}, left and right",
                 2,
-                reading.Measure(side),
+                reading[side],
                 height,
-                edge => edge == "lower" ? under : reading.EdgeAllowance("s", key, edge),
+                edge => edge == "lower" ? under : reading.EdgeAllowance(Usual.Seam, key, edge),
                 "width",
                 "height"
             ) with
             {
                 Grain = Grain.Along,
-                Notches = [new("upper", reading.Measure(side).Value.Over(2))],
+                Notches = [new("upper", reading[side].Value.Over(2))],
                 Note = "Mark the middle of the top edge.",
             };
     }
@@ -150,4 +154,11 @@ public abstract class Ottoman : MakeUp
             "back" => ("front", 2),
             _ => ("side", 2),
         };
+}
+
+/// <summary>The answers to: Held by.</summary>
+internal enum OttomanFastening
+{
+    HookAndLoop,
+    None,
 }

@@ -24,9 +24,11 @@ public sealed class OttomanBoxed : Ottoman
     [
         .. Beneath,
         .. Cord.ChoicesFor(
-            "cord",
-            new("both", "Cord round the top", "A sharp edge that wears well."),
-            new("none", "No cord", "The plain seam.")
+            Cord.Asked(
+                "cord",
+                Option.Of(Cording.Both, "Cord round the top", "A sharp edge that wears well."),
+                Option.Of(Cording.None, "No cord", "The plain seam.")
+            )
         ),
         Usual.PanelGrain,
     ];
@@ -37,15 +39,15 @@ public sealed class OttomanBoxed : Ottoman
     /// <inheritdoc/>
     public override Pattern Draft(Reading reading)
     {
-        var (w, l, h) = (reading.Measure("W"), reading.Measure("L"), reading.Measure("H"));
+        var (w, l, h) = (reading[Ottoman.W], reading[Ottoman.L], reading[Ottoman.H]);
         var seat = RectangleShape.Of(w, l, Sum.Of());
         var top = new Piece("top", "top", 1, seat.Dimensions, seat.Shape)
         {
             Allowances = seat.Outline.Edges.ToDictionary(
                 edge => edge.Name,
-                edge => reading.EdgeAllowance("s", "top", edge.Name)
+                edge => reading.EdgeAllowance(Usual.Seam, "top", edge.Name)
             ),
-            Grain = Usual.GrainOf(reading.Option("panelGrain")),
+            Grain = reading.Chosen(Usual.PanelGrain),
             Notches =
             [
                 .. seat.Outline.Edges.Select(edge => new Notch(edge.Name, seat.Outline.LengthOf(edge.Name).Over(2))),

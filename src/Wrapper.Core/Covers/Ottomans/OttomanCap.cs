@@ -15,6 +15,51 @@ namespace Wrapper.Core.Covers.Ottomans;
 /// </summary>
 public sealed class OttomanCap : Ottoman
 {
+    internal static readonly LengthChoice Fall = Choice.OfLength(
+        "fall",
+        "The cap wraps down by",
+        "Cap",
+        Length.Inches(4),
+        100,
+        Usual.UpTo(60, "4", "10")
+    );
+
+    internal static readonly OptionChoice<CapCornerSchool> CapCorners = Choice.Of(
+        "capCorners",
+        "Corners of the cap",
+        "Cap",
+        Option.Of(CapCornerSchool.Boxed, "Boxed", "Square: the waste is cut out by the corner rule."),
+        Option.Of(
+            CapCornerSchool.Pleated,
+            "Pleated",
+            "Soft: each corner is cut off at 45° and laid in two facing pleats that run out at the top's corner."
+        )
+    );
+
+    internal static readonly OptionChoice<DownDiagonal> Diagonal = Choice.Of(
+        "diagonal",
+        "Corners sewn right down",
+        "Apron",
+        Option.Of(
+            DownDiagonal.FrontLeft,
+            "Front left and back right",
+            "The other two stay part-open until the cover has been tried on."
+        ),
+        Option.Of(
+            DownDiagonal.FrontRight,
+            "Front right and back left",
+            "The other two stay part-open until the cover has been tried on."
+        )
+    );
+
+    internal static readonly OptionChoice<LabelCorner> Label = Choice.Of(
+        "label",
+        "The corner made to be unpicked",
+        "Apron",
+        Option.Of(LabelCorner.BackLeft, "Back left", "Closed by hand in contrasting thread; it bears the label."),
+        Option.Of(LabelCorner.BackRight, "Back right", "Closed by hand in contrasting thread; it bears the label.")
+    );
+
     /// <inheritdoc/>
     public override string Key => "ottoman-cap";
 
@@ -28,45 +73,17 @@ public sealed class OttomanCap : Ottoman
     /// <inheritdoc/>
     public override IReadOnlyList<Choice> Choices { get; } =
     [
-        Choice.OfLength("fall", "The cap wraps down by", "Cap", Length.Inches(4), 100, Usual.UpTo(60, "4", "10")),
-        Choice.Of(
-            "capCorners",
-            "Corners of the cap",
-            "Cap",
-            new Option("boxed", "Boxed", "Square: the waste is cut out by the corner rule."),
-            new Option(
-                "pleated",
-                "Pleated",
-                "Soft: each corner is cut off at 45° and laid in two facing pleats that run out at the top's corner."
-            )
-        ),
-        Choice.Of(
-            "diagonal",
-            "Corners sewn right down",
-            "Apron",
-            new Option(
-                "front-left",
-                "Front left and back right",
-                "The other two stay part-open until the cover has been tried on."
-            ),
-            new Option(
-                "front-right",
-                "Front right and back left",
-                "The other two stay part-open until the cover has been tried on."
-            )
-        ),
-        Choice.Of(
-            "label",
-            "The corner made to be unpicked",
-            "Apron",
-            new Option("back-left", "Back left", "Closed by hand in contrasting thread; it bears the label."),
-            new Option("back-right", "Back right", "Closed by hand in contrasting thread; it bears the label.")
-        ),
+        Fall,
+        CapCorners,
+        Diagonal,
+        Label,
         .. Beneath,
         .. Cord.ChoicesFor(
-            "cord",
-            new("both", "Cord on the join", "The line that is seen; gauge it level all round."),
-            new("none", "No cord", "The plain seam.")
+            Cord.Asked(
+                "cord",
+                Option.Of(Cording.Both, "Cord on the join", "The line that is seen; gauge it level all round."),
+                Option.Of(Cording.None, "No cord", "The plain seam.")
+            )
         ),
         Usual.PanelGrain,
     ];
@@ -74,18 +91,18 @@ public sealed class OttomanCap : Ottoman
     /// <inheritdoc/>
     public override IEnumerable<Problem> Check(Reading reading)
     {
-        var f = reading.Choice("fall");
-        if (f >= reading.Measure("H").Value)
+        var f = reading[Fall];
+        if (f >= reading[Ottoman.H].Value)
             yield return reading.Refuse(
-                "choices.fall",
-                $"the cap would fall deeper than the ottoman is high ({reading.Say(reading.Measure("H").Value)})",
-                Example(reading, "4", "10")
+                Fall,
+                $"the cap would fall deeper than the ottoman is high ({reading.Say(reading[Ottoman.H].Value)})",
+                reading.Example("4", "10")
             );
-        if (f <= reading.Allowance("s").Value)
+        if (f <= reading[Usual.Seam].Value)
             yield return reading.Refuse(
-                "choices.fall",
+                Fall,
                 "no more than a seam allowance: take the boxed make-up",
-                Example(reading, "4", "10")
+                reading.Example("4", "10")
             );
         foreach (var problem in CheckBeneath(reading))
             yield return problem;
@@ -94,11 +111,11 @@ public sealed class OttomanCap : Ottoman
     /// <inheritdoc/>
     public override Pattern Draft(Reading reading)
     {
-        var (w, l, h) = (reading.Measure("W"), reading.Measure("L"), reading.Measure("H"));
-        var f = Working.Of("f", "fall of the cap", reading.Choice("fall"));
+        var (w, l, h) = (reading[Ottoman.W], reading[Ottoman.L], reading[Ottoman.H]);
+        var f = Working.Of("f", "fall of the cap", reading[Fall]);
         var apron = h - f;
         var corded = Cord.IsChosen(reading);
-        var boxed = reading.Chosen("capCorners", "boxed");
+        var boxed = reading.Chosen(CapCorners) is CapCornerSchool.Boxed;
         var (cap, join) = boxed ? Boxed(reading, w, l, f) : Pleated(reading, w, l, f);
         List<Seam> seams =
         [
@@ -109,7 +126,7 @@ public sealed class OttomanCap : Ottoman
         [
             cap with
             {
-                Grain = Usual.GrainOf(reading.Option("panelGrain")),
+                Grain = reading.Chosen(Usual.PanelGrain),
             },
             .. Panels(reading, apron, "apron"),
         ];
@@ -117,9 +134,9 @@ public sealed class OttomanCap : Ottoman
         List<Notion> notions = [.. FasteningNotion(reading)];
         if (corded)
             Cord.Add(reading, seams, rings: 1, pieces, uses, notions);
-        notions.Add(new("label", "label", null, Note: $"in the {reading.Option("label").Replace('-', ' ')} corner"));
+        notions.Add(new("label", "label", null, Note: $"in the {Unpicked(reading)} corner"));
         notions.Add(Making.Thread.Of(seams));
-        var right = reading.Chosen("diagonal", "front-right");
+        var right = reading.Chosen(Diagonal) is DownDiagonal.FrontRight;
         string[] down = right ? ["front right corner", "back left corner"] : ["front left corner", "back right corner"];
         string[] open = right ? ["front left corner", "back right corner"] : ["front right corner", "back left corner"];
         return new Pattern
@@ -167,7 +184,7 @@ public sealed class OttomanCap : Ottoman
                     ]
                 ),
                 new(
-                    $"Try on, then close the {open[0]} and {open[1]}. The {reading.Option("label").Replace('-', ' ')} corner is closed by hand in contrasting thread and bears the label.",
+                    $"Try on, then close the {open[0]} and {open[1]}. The {Unpicked(reading)} corner is closed by hand in contrasting thread and bears the label.",
                     open
                 ),
                 new(
@@ -179,14 +196,17 @@ public sealed class OttomanCap : Ottoman
         };
     }
 
+    private static string Unpicked(Reading reading) =>
+        reading.Chosen(Label) is LabelCorner.BackLeft ? "back left" : "back right";
+
     // Cut out square: every side of the cap meets its apron piece.
     private static (Piece, IEnumerable<Seam>) Boxed(Reading reading, Working w, Working l, Working f)
     {
         var seat = RectangleShape.Of(w, l, Sum.Of());
         var sides = seat.Outline.Edges.Select(edge => edge.Name).ToList();
-        var sheet = new BoxedSheet(seat, f, edge => reading.EdgeAllowance("s", "cap", edge));
+        var sheet = new BoxedSheet(seat, f, edge => reading.EdgeAllowance(Usual.Seam, "cap", edge));
         return (
-            sheet.Piece("cap", "cap", 1, side => reading.EdgeAllowance("s", "cap", side)) with
+            sheet.Piece("cap", "cap", 1, side => reading.EdgeAllowance(Usual.Seam, "cap", side)) with
             {
                 Notches = [.. sides.Select(side => new Notch(side, seat.Outline.LengthOf(side).Over(2)))],
             },
@@ -225,7 +245,7 @@ public sealed class OttomanCap : Ottoman
         {
             Allowances = piece.Stitch.Edges.ToDictionary(
                 edge => edge.Name,
-                edge => reading.EdgeAllowance("s", "cap", edge.Name)
+                edge => reading.EdgeAllowance(Usual.Seam, "cap", edge.Name)
             ),
             Notches =
             [
@@ -235,7 +255,7 @@ public sealed class OttomanCap : Ottoman
                 )),
             ],
         };
-        var cutLeg = leg + ((2 * reading.Allowance("s")) - reading.Allowance("s").TimesRoot2());
+        var cutLeg = leg + ((2 * reading[Usual.Seam]) - reading[Usual.Seam].TimesRoot2());
         var (lowest, rightmost) = (piece.Cut.Bounds().Bottom, piece.Cut.Bounds().Right);
         Size[] more =
         [
@@ -295,4 +315,25 @@ public sealed class OttomanCap : Ottoman
             new("front left corner", At(-f, leg - f)),
         ]);
     }
+}
+
+/// <summary>The answers to: Corners of the cap.</summary>
+internal enum CapCornerSchool
+{
+    Boxed,
+    Pleated,
+}
+
+/// <summary>The answers to: Corners sewn right down.</summary>
+internal enum DownDiagonal
+{
+    FrontLeft,
+    FrontRight,
+}
+
+/// <summary>The answers to: The corner made to be unpicked.</summary>
+internal enum LabelCorner
+{
+    BackLeft,
+    BackRight,
 }

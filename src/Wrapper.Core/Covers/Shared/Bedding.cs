@@ -9,18 +9,17 @@ internal static class Bedding
     public const string Family = "Mattress, bed or cot";
 
     /// <summary>Who sleeps on it decides which cautions are shown.</summary>
-    public static Choice For { get; } =
-        Choice.Of(
-            "for",
-            "It is for",
-            "Use",
-            new Option("bed", "A bed", "For grown-ups and older children."),
-            new Option(
-                "cot",
-                "A cot or pad for an infant",
-                "Shows the cautions for infants; they stand on every print."
-            )
-        );
+    internal static readonly OptionChoice<BedUse> UsedFor = Choice.Of(
+        "for",
+        "It is for",
+        "Use",
+        Option.Of(BedUse.Bed, "A bed", "For grown-ups and older children."),
+        Option.Of(
+            BedUse.Cot,
+            "A cot or pad for an infant",
+            "Shows the cautions for infants; they stand on every print."
+        )
+    );
 
     /// <summary>The cautions for infants (handbook §12), and a warning of its own where something could loop.</summary>
     public static IEnumerable<Remark> Cautions(bool infant, bool corded)
@@ -45,16 +44,11 @@ internal static class Bedding
                 Always = true,
             };
     }
+}
 
-    /// <summary>Mattress covers are pulled on and off: the loose school is usual.</summary>
-    public static IEnumerable<Choice> Loose(IEnumerable<Choice> choices) =>
-        choices.Select(choice =>
-            choice.Key switch
-            {
-                "ease" => choice with { Default = "loose" },
-                "cord" => choice with { Default = "none" },
-                "lengths" => choice with { Default = "3" },
-                _ => choice,
-            }
-        );
+/// <summary>The answers to: It is for.</summary>
+internal enum BedUse
+{
+    Bed,
+    Cot,
 }

@@ -9,51 +9,56 @@ namespace Wrapper.Core.Covers.Shared;
 /// <summary>How a duvet cover is closed at the foot (handbook §8.4): the opening, what holds it, and the foot sewn beside it.</summary>
 internal sealed class Closing
 {
+    internal static readonly OptionChoice<FootClosing> By = Choice.Of(
+        "closing",
+        "The foot is closed by",
+        Group,
+        Option.Of(FootClosing.Holes, "Buttons and buttonholes", "Strong, plain, and washes well."),
+        Option.Of(
+            FootClosing.Loops,
+            "Buttons and elastic loops",
+            "No buttonholes: loops tucked into the fold of the hem."
+        ),
+        Option.Of(FootClosing.Zip, "A zip", "Closes all along; the slider can catch on the duvet."),
+        Option.Of(FootClosing.Snaps, "Snaps", "Quick to open; sewn or pressed on."),
+        Option.Of(FootClosing.Tape, "Hook-and-loop tape", "Easiest to close; catches lint in the wash."),
+        Option.Of(
+            FootClosing.Flap,
+            "An overlap flap",
+            "Nothing to fasten: one face goes on by 10 in (25 cm) and is folded in."
+        )
+    );
+
+    internal static readonly LengthChoice Button = Choice
+        .OfLength("button", "Button, across", Group, Length.Inches(0, 5, 8), 15, Usual.UpTo(3, "5/8", "1.5"))
+        .When(By, FootClosing.Holes, FootClosing.Loops);
+
+    internal static readonly LengthChoice FlapLength = Choice
+        .OfLength("flap", "Flap", Group, Length.Inches(10), 250, Usual.UpTo(40, "10", "25"))
+        .When(By, FootClosing.Flap) with
+    {
+        Adjustable = Length.Inches(2),
+    };
+
     private const string Group = "Closing";
 
     // A button this near to a panel join is moved off it.
     private static readonly Length Clear = Length.Inches(1);
 
     private readonly Reading reading;
-    private readonly string kind;
+    private readonly FootClosing kind;
     private readonly IReadOnlyList<Length> places;
 
     public Closing(Reading reading, Working width)
     {
-        (this.reading, kind) = (reading, reading.Option("closing"));
+        (this.reading, kind) = (reading, reading.Chosen(By));
         Opening = OpeningOf(reading, width).As("O", "opening");
-        Flap = kind == "flap" ? Working.Of("flap", "overlap flap", reading.Choice("flap")) : null;
+        Flap = kind == FootClosing.Flap ? Working.Of("flap", "overlap flap", reading[FlapLength]) : null;
         Beside = (width - Opening) / 2;
-        places = kind is "holes" or "loops" or "snaps" ? Places(width) : [];
+        places = kind is FootClosing.Holes or FootClosing.Loops or FootClosing.Snaps ? Places(width) : [];
     }
 
-    public static IReadOnlyList<Choice> Choices { get; } =
-    [
-        Choice.Of(
-            "closing",
-            "The foot is closed by",
-            Group,
-            new Option("holes", "Buttons and buttonholes", "Strong, plain, and washes well."),
-            new Option("loops", "Buttons and elastic loops", "No buttonholes: loops tucked into the fold of the hem."),
-            new Option("zip", "A zip", "Closes all along; the slider can catch on the duvet."),
-            new Option("snaps", "Snaps", "Quick to open; sewn or pressed on."),
-            new Option("tape", "Hook-and-loop tape", "Easiest to close; catches lint in the wash."),
-            new Option(
-                "flap",
-                "An overlap flap",
-                "Nothing to fasten: one face goes on by 10 in (25 cm) and is folded in."
-            )
-        ),
-        Choice
-            .OfLength("button", "Button, across", Group, Length.Inches(0, 5, 8), 15, Usual.UpTo(3, "5/8", "1.5"))
-            .When("closing", "holes", "loops"),
-        Choice
-            .OfLength("flap", "Flap", Group, Length.Inches(10), 250, Usual.UpTo(40, "10", "25"))
-            .When("closing", "flap") with
-        {
-            Adjustable = Length.Inches(2),
-        },
-    ];
+    public static IReadOnlyList<Choice> Choices { get; } = [By, Button, FlapLength];
 
     public Working Opening { get; }
 
@@ -64,11 +69,11 @@ internal sealed class Closing
 
     public static IEnumerable<Problem> Check(Reading reading, Length width)
     {
-        if (reading.Chosen("closing", "loops") && reading.Choice("button") >= width.Over(8))
+        if (reading.Chosen(By) is FootClosing.Loops && reading[Button] >= width.Over(8))
             yield return reading.Refuse(
-                "choices.button",
+                Button,
                 "the button is as wide as the foot beside it",
-                reading.Unit.IsInches() ? "5/8" : "1.5"
+                reading.Example("5/8", "1.5")
             );
     }
 
@@ -90,7 +95,7 @@ internal sealed class Closing
             );
         if (from.IsPositive)
             yield return At("foot, left of the opening", SeamKind.Join, null, from, Beside);
-        yield return At("opening", kind == "zip" ? SeamKind.Zip : SeamKind.Opening, from, to, Opening);
+        yield return At("opening", kind == FootClosing.Zip ? SeamKind.Zip : SeamKind.Opening, from, to, Opening);
         if (from.IsPositive)
             yield return At("foot, right of the opening", SeamKind.Join, to, null, width - Beside - Opening);
     }
@@ -110,30 +115,24 @@ internal sealed class Closing
     {
         get
         {
-            if (kind is "holes" or "loops")
-                yield return new(
-                    "buttons",
-                    "buttons",
-                    null,
-                    places.Count,
-                    $"{reading.Say(reading.Choice("button"))} across"
-                );
-            if (kind == "loops")
+            if (kind is FootClosing.Holes or FootClosing.Loops)
+                yield return new("buttons", "buttons", null, places.Count, $"{reading.Say(reading[Button])} across");
+            if (kind == FootClosing.Loops)
                 yield return new(
                     "loops",
                     "elastic for loops",
                     places.Count
                         * (
-                            Working.Of("button", "button", reading.Choice("button"))
+                            Working.Of("button", "button", reading[Button])
                             + Working.Of("turned in", "tucked into the hem", Length.Inches(0, 3, 4))
                         ),
                     Note: $"{places.Count} loops"
                 );
-            if (kind == "snaps")
+            if (kind == FootClosing.Snaps)
                 yield return new("snaps", "snaps", null, places.Count);
-            if (kind == "zip")
+            if (kind == FootClosing.Zip)
                 yield return new("zip", "zip, teeth", Opening, Note: "one slider");
-            if (kind == "tape")
+            if (kind == FootClosing.Tape)
                 yield return new("tape", "hook-and-loop tape", Opening);
         }
     }
@@ -141,38 +140,38 @@ internal sealed class Closing
     public IEnumerable<Step> Steps =>
         kind switch
         {
-            "holes" =>
+            FootClosing.Holes =>
             [
                 new(
                     $"Work {places.Count} buttonholes in the hem of one face and sew the buttons opposite, at the marks.",
                     []
                 ),
             ],
-            "loops" =>
+            FootClosing.Loops =>
             [
                 new(
                     $"Tuck {places.Count} loops into the fold of the hem while it is sewn; sew the buttons opposite.",
                     []
                 ),
             ],
-            "zip" =>
+            FootClosing.Zip =>
             [
                 new("Sew the zip into the opening, both sides from the same end; bar-tack each end.", ["opening"]),
             ],
-            "snaps" => [new($"Set {places.Count} snaps at the marks.", [])],
-            "tape" => [new("Sew the tape on to both hems.", [])],
+            FootClosing.Snaps => [new($"Set {places.Count} snaps at the marks.", [])],
+            FootClosing.Tape => [new("Sew the tape on to both hems.", [])],
             _ => [new("Fold the flap to the inside along the foot before the sides are sewn.", [])],
         };
 
     public IEnumerable<Remark> Remarks =>
-        kind == "flap"
+        kind == FootClosing.Flap
             ? [new("The flap is folded to the inside and caught in both side seams; the whole foot stays open.")]
             : [new($"Opening {reading.Say(Opening.Value)}, the foot sewn beside it.")];
 
     // The centre panel where there is one, else the width less an eighth at each side; a flap leaves the whole foot open.
     private static Working OpeningOf(Reading reading, Working width)
     {
-        if (reading.Chosen("closing", "flap"))
+        if (reading.Chosen(By) is FootClosing.Flap)
             return width;
         var centre = WidthJoins.Centre(reading, width);
         return centre ?? (6 * width) / 8;
@@ -197,4 +196,15 @@ internal sealed class Closing
                 ),
         ];
     }
+}
+
+/// <summary>The answers to: The foot is closed by.</summary>
+internal enum FootClosing
+{
+    Holes,
+    Loops,
+    Zip,
+    Snaps,
+    Tape,
+    Flap,
 }

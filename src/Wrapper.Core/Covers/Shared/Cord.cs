@@ -10,80 +10,95 @@ namespace Wrapper.Core.Covers.Shared;
 /// <summary>Cord along the corded seams, and the covering strips that it needs (handbook §4.1).</summary>
 internal static class Cord
 {
-    private const string Group = "Cord";
-
-    /// <summary>The choices of a box cushion: cord on both edges, or none.</summary>
-    public static readonly IReadOnlyList<Choice> Choices = ChoicesFor(
-        "cord",
-        new("both", "Cord on both edges", "Sharp edges that wear well; the seam is easier to keep straight."),
-        new("none", "No cord", "Less cloth and time; the plain seam shows every wobble.")
+    internal static readonly LengthChoice CordDiameter = Choice.OfLength(
+        "cordDiameter",
+        "Cord diameter",
+        Group,
+        Length.Inches(0, 1, 4),
+        6,
+        new LengthLimits(Length.Millimetres(1), Length.Inches(2), "1/4", "0.6")
     );
 
-    /// <summary>Whether there is cord, by a choice of this <paramref name="key"/>, and what it is covered with; <c>none</c> is the answer for no cord.</summary>
-    public static IReadOnlyList<Choice> ChoicesFor(string key, params Option[] options)
-    {
-        string[] corded = [.. options.Select(option => option.Key).Where(option => option != "none")];
-        return
-        [
-            Choice.Of(key, "Cord", Group, options),
-            Choice
-                .OfLength(
-                    "cordDiameter",
-                    "Cord diameter",
-                    Group,
-                    Length.Inches(0, 1, 4),
-                    6,
-                    new LengthLimits(Length.Millimetres(1), Length.Inches(2), "1/4", "0.6")
-                )
-                .When(key, corded),
-            Choice
-                .OfLength("cordJoin", "Cord to join the ends, each ring", Group, Length.Inches(3), 75)
-                .When(key, corded),
-            Choice
-                .Of(
-                    "strips",
-                    "Covering strips",
-                    Group,
-                    new Option("bias", "On the bias", "Goes round corners without puckers; cut at 45° across a block."),
-                    new Option(
-                        "slanted",
-                        "On the bias, one by one",
-                        "Each strip is laid by itself, wherever there is room at 45°: less waste, more joins to keep in order."
-                    ),
-                    new Option(
-                        "across",
-                        "Across the cloth",
-                        "Less waste; for straight runs and cloth that gives a little."
-                    )
-                )
-                .When(key, corded),
-            Choice
-                .OfLength(
-                    "blockWidth",
-                    "Strips cut across",
-                    Group,
-                    Length.Inches(36),
-                    900,
-                    new LengthLimits(Length.Inches(6), Length.Inches(120), "36", "90")
-                )
-                .When(key, corded) with
-            {
-                Note = "The width of the block that the strips are cut from, or their length when cut across.",
-            },
-            Choice
-                .OfLength(
-                    "stripJoin",
-                    "Allowance where strips join",
-                    Group,
-                    Length.Inches(0, 1, 4),
-                    6,
-                    new LengthLimits(Length.Zero, Length.Inches(2), "1/4", "0.6")
-                )
-                .When(key, corded),
-        ];
-    }
+    internal static readonly LengthChoice CordJoin = Choice.OfLength(
+        "cordJoin",
+        "Cord to join the ends, each ring",
+        Group,
+        Length.Inches(3),
+        75
+    );
 
-    public static bool IsChosen(Reading reading, string key = "cord") => !reading.Chosen(key, "none");
+    internal static readonly OptionChoice<CoveringCut> CutOfStrips = Choice.Of(
+        "strips",
+        "Covering strips",
+        Group,
+        Option.Of(CoveringCut.Bias, "On the bias", "Goes round corners without puckers; cut at 45° across a block."),
+        Option.Of(
+            CoveringCut.Slanted,
+            "On the bias, one by one",
+            "Each strip is laid by itself, wherever there is room at 45°: less waste, more joins to keep in order."
+        ),
+        Option.Of(
+            CoveringCut.Across,
+            "Across the cloth",
+            "Less waste; for straight runs and cloth that gives a little."
+        )
+    );
+
+    internal static readonly LengthChoice BlockWidth = Choice.OfLength(
+        "blockWidth",
+        "Strips cut across",
+        Group,
+        Length.Inches(36),
+        900,
+        new LengthLimits(Length.Inches(6), Length.Inches(120), "36", "90")
+    ) with
+    {
+        Note = "The width of the block that the strips are cut from, or their length when cut across.",
+    };
+
+    internal static readonly LengthChoice StripJoin = Choice.OfLength(
+        "stripJoin",
+        "Allowance where strips join",
+        Group,
+        Length.Inches(0, 1, 4),
+        6,
+        new LengthLimits(Length.Zero, Length.Inches(2), "1/4", "0.6")
+    );
+
+    private const string Group = "Cord";
+
+    /// <summary>Whether there is cord. What each answer means for a cover it says itself, see <see cref="Asked"/>.</summary>
+    internal static readonly OptionChoice<Cording> Corded = Asked(
+        "cord",
+        Option.Of(
+            Cording.Both,
+            "Cord on both edges",
+            "Sharp edges that wear well; the seam is easier to keep straight."
+        ),
+        Option.Of(Cording.None, "No cord", "Less cloth and time; the plain seam shows every wobble.")
+    );
+
+    /// <summary>The choices of a box cushion: cord on both edges, or none.</summary>
+    public static IReadOnlyList<Choice> Choices => ChoicesFor(Corded);
+
+    /// <summary>Whether there is cord, in the words of one cover.</summary>
+    public static OptionChoice<Cording> Asked(string key, params Option<Cording>[] options) =>
+        Choice.Of(key, "Cord", Group, options);
+
+    /// <summary>Whether there is cord, and how it is covered.</summary>
+    public static IReadOnlyList<Choice> ChoicesFor(OptionChoice<Cording> asked) =>
+        [
+            asked,
+            CordDiameter.When(asked, Cording.Both),
+            CordJoin.When(asked, Cording.Both),
+            CutOfStrips.When(asked, Cording.Both),
+            BlockWidth.When(asked, Cording.Both),
+            StripJoin.When(asked, Cording.Both),
+        ];
+
+    /// <summary>Whether cord is chosen.</summary>
+    public static bool IsChosen(Reading reading, OptionChoice<Cording>? asked = null) =>
+        reading.Chosen(asked ?? Corded) is Cording.Both;
 
     /// <summary>Adds the cord of all corded <paramref name="seams"/>, one join for each of its rings, and the pieces that cover it.</summary>
     public static void Add(
@@ -105,22 +120,22 @@ internal static class Cord
     private static Working Needed(Reading reading, IEnumerable<Seam> seams, int rings) =>
         (
             Sum.Of(seams.Where(seam => seam.Corded).Select(seam => seam.Drafted))
-            + (rings * (Working)new Allowance("j", AllowanceRole.Join, reading.Choice("cordJoin")))
+            + (rings * (Working)new Allowance("j", AllowanceRole.Join, reading[CordJoin]))
         ).As("C", "cord");
 
     /// <summary>The block (bias) or the strips (across) that cover <paramref name="cord"/>, raw on all sides.</summary>
     private static Piece Covering(Reading reading, Working cord)
     {
-        var diameter = Working.Of("cord diameter", "cord diameter", reading.Choice("cordDiameter"));
-        var strip = (diameter.TimesPi() + (2 * reading.Allowance("s")))
+        var diameter = Working.Of("cord diameter", "cord diameter", reading[CordDiameter]);
+        var strip = (diameter.TimesPi() + (2 * reading[Usual.Seam]))
             .UpTo(Length.Inches(0, 1, 8))
             .As("strip width", "width of the covering strip");
-        var across = Working.Of("a", "width cut across", reading.Choice("blockWidth"));
-        var join = new Allowance("j'", AllowanceRole.Join, reading.Choice("stripJoin"));
-        return reading.Option("strips") switch
+        var across = Working.Of("a", "width cut across", reading[BlockWidth]);
+        var join = new Allowance("j'", AllowanceRole.Join, reading[StripJoin]);
+        return reading.Chosen(CutOfStrips) switch
         {
-            "bias" => Bias(cord, strip, across, join),
-            "slanted" => Slanted(cord, strip, across, join),
+            CoveringCut.Bias => Bias(cord, strip, across, join),
+            CoveringCut.Slanted => Slanted(cord, strip, across, join),
             _ => Straight(cord, strip, across, join),
         };
     }
@@ -244,4 +259,19 @@ internal static class Cord
         from instance in Enumerable.Range(1, piece.Quantity)
         from edge in piece.Stitch.Edges
         select new Use(EdgeUse.Raw, new Run(piece.Key, instance, edge.Name));
+}
+
+/// <summary>The answers to: Covering strips.</summary>
+internal enum CoveringCut
+{
+    Bias,
+    Slanted,
+    Across,
+}
+
+/// <summary>The answers to: Cord.</summary>
+internal enum Cording
+{
+    None,
+    Both,
 }

@@ -8,6 +8,23 @@ namespace Wrapper.Core.Covers.Shared;
 /// <summary>Elastic along a hem: in a casing or sewn straight on, all round or at the corners, by ratio or by pull (handbook §3, §7.2).</summary>
 internal static class Elastic
 {
+    internal static readonly OptionChoice<ElasticRun> Run = Choice.Of(
+        "elastic",
+        "Elastic",
+        Group,
+        Option.Of(ElasticRun.Whole, "Along the whole edge", "Holds best; cut by the ratio."),
+        Option.Of(ElasticRun.Corners, "At the corners only", "From one drop before each corner seam to one after it."),
+        Option.Of(
+            ElasticRun.Pull,
+            "By pull",
+            "Threaded with the cover on and pulled until it holds, then cut: write the length down."
+        )
+    );
+
+    internal static readonly CountChoice Ratio = Choice
+        .OfCount("ratio", "Elastic, per cent of the edge", Group, 75, 40, 100)
+        .When(Run, ElasticRun.Whole, ElasticRun.Corners);
+
     private const string Group = "Elastic";
 
     // Elastic width + 1/8 in + 1/4 in turned under; here for 1/4 in elastic.
@@ -20,79 +37,48 @@ internal static class Elastic
     );
 
     /// <summary>How the elastic meets the edge.</summary>
-    public static Choice Edge { get; } =
-        Choice.Of(
-            "edge",
-            "Edge",
-            Group,
-            new Option(
-                "casing",
-                "Casing",
-                "Turned over the elastic, which is threaded through a gap of 1 in (2.5 cm)."
-            ),
-            new Option("sewn", "Sewn straight on", "Stretched on to the raw edge while it is sewn: no casing.")
-        );
+    internal static readonly OptionChoice<ElasticEdge> Edge = Choice.Of(
+        "edge",
+        "Edge",
+        Group,
+        Option.Of(
+            ElasticEdge.Casing,
+            "Casing",
+            "Turned over the elastic, which is threaded through a gap of 1 in (2.5 cm)."
+        ),
+        Option.Of(ElasticEdge.Sewn, "Sewn straight on", "Stretched on to the raw edge while it is sewn: no casing.")
+    );
 
     /// <summary>Where the elastic runs and how long it is cut.</summary>
-    public static IReadOnlyList<Choice> Choices { get; } =
-    [
-        Choice.Of(
-            "elastic",
-            "Elastic",
-            Group,
-            new Option("whole", "Along the whole edge", "Holds best; cut by the ratio."),
-            new Option("corners", "At the corners only", "From one drop before each corner seam to one after it."),
-            new Option(
-                "pull",
-                "By pull",
-                "Threaded with the cover on and pulled until it holds, then cut: write the length down."
-            )
-        ),
-        Choice.OfCount("ratio", "Elastic, per cent of the edge", Group, 75, 40, 100) with
-        {
-            ShownWhen = new Condition("elastic", ["whole", "corners"]),
-        },
-    ];
+    public static IReadOnlyList<Choice> Choices { get; } = [Run, Ratio];
 
     /// <summary>The same where there are no corners to hold.</summary>
-    public static IEnumerable<Choice> AllRound =>
-        Choices.Select(choice =>
-            choice.Key == "elastic"
-                ? choice with
-                {
-                    Options = [.. choice.Options.Where(option => option.Key != "corners")],
-                }
-                : choice with
-                {
-                    ShownWhen = new Condition("elastic", ["whole"]),
-                }
-        );
+    public static IEnumerable<Choice> AllRound => [Run.Without(ElasticRun.Corners), Ratio.When(Run, ElasticRun.Whole)];
 
     /// <summary>The allowance below the hem line: the casing, or nothing where elastic is sewn on.</summary>
     public static Working Allowance(Reading reading, string piece, string edge) =>
-        reading.Chosen("edge", "sewn")
+        reading.Chosen(Edge) is ElasticEdge.Sewn
             ? reading.Own(piece, edge, new Allowance("k", AllowanceRole.Casing, Length.Zero))
-            : reading.EdgeAllowance("k", piece, edge);
+            : reading.EdgeAllowance(Casing, piece, edge);
 
     /// <summary>The elastic to cut for an edge of <paramref name="perimeter"/>; <paramref name="reach"/> is how far it runs on either side of each of so many corners.</summary>
     public static IEnumerable<Notion> Notions(Reading reading, Working perimeter, Working reach, int corners)
     {
-        switch (reading.Option("elastic"))
+        switch (reading.Chosen(Run))
         {
-            case "whole":
+            case ElasticRun.Whole:
                 yield return new(
                     "elastic",
                     "elastic",
-                    new Percentage(reading.Count("ratio"), perimeter)
-                        + Working.Of("overlap", "overlap", Length.Inches(1)),
+                    new Percentage(reading[Ratio], perimeter) + Working.Of("overlap", "overlap", Length.Inches(1)),
                     Note: $"{reading.Say(Length.Inches(1))} overlaps"
                 );
                 break;
-            case "corners":
+            case ElasticRun.Corners:
                 yield return new(
                     "elastic",
                     "elastic at a corner",
-                    new Percentage(reading.Count("ratio"), 2 * reach),
+                    new Percentage(reading[Ratio], 2 * reach),
                     corners,
                     Note: $"{corners} lengths"
                 );
@@ -110,14 +96,14 @@ internal static class Elastic
 
     public static IEnumerable<Step> Steps(Reading reading)
     {
-        if (reading.Chosen("edge", "sewn"))
+        if (reading.Chosen(Edge) is ElasticEdge.Sewn)
             yield return new("Sew the elastic straight on to the edge, stretched from both sides of the foot.", []);
         else
             yield return new(
-                $"Turn the casing under and sew it, a gap of {reading.Say(Length.Inches(1))} left open; thread the elastic{(reading.Chosen("elastic", "corners") ? ", sewn across at both ends of each corner" : "")}.",
+                $"Turn the casing under and sew it, a gap of {reading.Say(Length.Inches(1))} left open; thread the elastic{(reading.Chosen(Run) is ElasticRun.Corners ? ", sewn across at both ends of each corner" : "")}.",
                 []
             );
-        if (reading.Chosen("elastic", "pull"))
+        if (reading.Chosen(Run) is ElasticRun.Pull)
             yield return new(
                 "Put the cover on, pull the elastic until it holds, sew and cut it. Note its length: the next ratio comes from it.",
                 []
@@ -127,14 +113,29 @@ internal static class Elastic
 
     public static IEnumerable<Remark> Remarks(Reading reading)
     {
-        if (reading.Chosen("edge", "sewn"))
+        if (reading.Chosen(Edge) is ElasticEdge.Sewn)
             yield return new(
                 "Needles break when elastic is pulled from the front only: stretch it from both sides of the foot.",
                 Caution: true
             );
-        else if (reading.Allowance("k").Value - Length.Inches(0, 3, 8) is { IsPositive: true } width)
+        else if (reading[Casing].Value - Length.Inches(0, 3, 8) is { IsPositive: true } width)
             yield return new(
                 $"This casing takes elastic up to {reading.Say(width)} wide: its width, {reading.Say(Length.Inches(0, 1, 8))} and {reading.Say(Length.Inches(0, 1, 4))} turned under."
             );
     }
+}
+
+/// <summary>The answers to: Edge.</summary>
+internal enum ElasticEdge
+{
+    Casing,
+    Sewn,
+}
+
+/// <summary>The answers to: Elastic.</summary>
+internal enum ElasticRun
+{
+    Whole,
+    Corners,
+    Pull,
 }

@@ -27,27 +27,27 @@ internal static class Usual
     );
 
     /// <summary>How the large pieces lie.</summary>
-    public static readonly Choice PanelGrain = Choice.Of(
+    public static readonly OptionChoice<Grain> PanelGrain = Choice.Of(
         "panelGrain",
         "Panels lie",
         "On the cloth",
-        new Option(
-            "along",
+        Option.Of(
+            Grain.Along,
             "Upright, up the roll",
             "The back edge towards the far end: pile and print run from back to front."
         ),
-        new Option("across", "Railroaded", "A quarter turned, for cushions longer than the cloth is wide."),
-        new Option("either", "Either way", "For plain cloth: whichever takes less.")
+        Option.Of(Grain.Across, "Railroaded", "A quarter turned, for cushions longer than the cloth is wide."),
+        Option.Of(Grain.Either, "Either way", "For plain cloth: whichever takes less.")
     );
 
     /// <summary>How strips lie.</summary>
-    public static readonly Choice StripGrain = Choice.Of(
+    public static readonly OptionChoice<Grain> StripGrain = Choice.Of(
         "stripGrain",
         "Strips lie",
         "On the cloth",
-        new Option("either", "Either way", "For plain cloth: whichever takes less."),
-        new Option("along", "Upright, up the roll", "The pile or stripe runs down the boxing."),
-        new Option("across", "Railroaded", "The strip's length runs up the roll.")
+        Option.Of(Grain.Either, "Either way", "For plain cloth: whichever takes less."),
+        Option.Of(Grain.Along, "Upright, up the roll", "The pile or stripe runs down the boxing."),
+        Option.Of(Grain.Across, "Railroaded", "The strip's length runs up the roll.")
     );
 
     /// <summary>Shears and rotary cutters, wherever cloth is cut (handbook §12).</summary>
@@ -68,22 +68,9 @@ internal static class Usual
         Caution: true
     );
 
-    /// <summary>The answers of a count that are <paramref name="n"/> or more.</summary>
-    public static string[] AtLeast(int n, int most) =>
-        [.. Enumerable.Range(n, most - n + 1).Select(count => $"{count}")];
-
     /// <summary>Limits from one count (or zero) to so many inches, with an example in each unit.</summary>
     public static LengthLimits UpTo(int inches, string inchExample, string metricExample, bool zero = false) =>
         new(zero ? Length.Zero : new Length(1), Length.Inches(inches), inchExample, metricExample);
-
-    /// <summary>The grain that an option stands for.</summary>
-    public static Grain GrainOf(string option) =>
-        option switch
-        {
-            "along" => Grain.Along,
-            "across" => Grain.Across,
-            _ => Grain.Either,
-        };
 
     /// <summary>The edges of a plain piece, anticlockwise from the lower one.</summary>
     public static readonly string[] Sides = ["lower", "right", "upper", "left"];

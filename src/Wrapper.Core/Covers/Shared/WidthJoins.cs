@@ -15,24 +15,23 @@ namespace Wrapper.Core.Covers.Shared;
 internal static class WidthJoins
 {
     /// <summary>How a piece wider than the cloth is joined.</summary>
-    public static Choice School { get; } =
-        Choice.Of(
-            "widths",
-            "Wider than the cloth",
-            "Widths",
-            new Option(
-                "centre",
-                "Centre and equal sides",
-                "One whole width in the middle, never a seam down the middle."
-            ),
-            new Option("two", "Two panels", "One seam down the middle: fewer seams, but seen."),
-            new Option(
-                "strip",
-                "A strip at one side",
-                "For cloth that is a little narrow: one join, away from the middle."
-            ),
-            new Option("none", "Never joined", "Take cloth that is wide enough.")
-        );
+    internal static readonly OptionChoice<WidthSchool> School = Choice.Of(
+        "widths",
+        "Wider than the cloth",
+        "Widths",
+        Option.Of(
+            WidthSchool.Centre,
+            "Centre and equal sides",
+            "One whole width in the middle, never a seam down the middle."
+        ),
+        Option.Of(WidthSchool.Two, "Two panels", "One seam down the middle: fewer seams, but seen."),
+        Option.Of(
+            WidthSchool.Strip,
+            "A strip at one side",
+            "For cloth that is a little narrow: one join, away from the middle."
+        ),
+        Option.Of(WidthSchool.None, "Never joined", "Take cloth that is wide enough.")
+    );
 
     /// <summary>More widths than this are joined by nobody: then the cloth is too narrow, and the piece is told as too wide for it.</summary>
     public const int MostWidths = 40;
@@ -48,7 +47,7 @@ internal static class WidthJoins
 
     /// <summary>The centre panel of a piece of this finished width with a seam on both sides, where it is wider than the cloth; else null.</summary>
     public static Working? Centre(Reading reading, Working width) =>
-        reading.Chosen(School.Key, "centre") && Places(width, reading, ClothRole.Face) is { Count: > 0 } places
+        reading.Chosen(School) is WidthSchool.Centre && Places(width, reading, ClothRole.Face) is { Count: > 0 } places
             ? places[places.Count / 2] - places[(places.Count / 2) - 1]
             : null;
 
@@ -72,30 +71,30 @@ internal static class WidthJoins
             Finished(piece, "width", 2),
             reading,
             piece.Role,
-            Length.Max(stitchLeft - left, right - stitchRight) - reading.Allowance("s").Value
+            Length.Max(stitchLeft - left, right - stitchRight) - reading[Usual.Seam].Value
         );
     }
 
     private static List<Working> Places(Working width, Reading reading, ClothRole role) =>
-        (width + (2 * reading.Allowance("s"))).Value <= reading.Usable(role).Value ? [] : Parted(width, reading, role);
+        (width + (2 * reading[Usual.Seam])).Value <= reading.Usable(role).Value ? [] : Parted(width, reading, role);
 
     // The outer edges may have allowances larger than a seam's, by over: so much less of a width is left there.
     private static List<Working> Parted(Working width, Reading reading, ClothRole role, Length over = default)
     {
-        var (usable, s) = (reading.Usable(role), reading.Allowance("s"));
+        var (usable, s) = (reading.Usable(role), reading[Usual.Seam]);
         var whole = (usable - (2 * s)).As("c", "a whole width, finished");
         var outer = over.IsPositive ? whole - Working.Of("over", "outer allowance over a seam's", over) : whole;
         if (!outer.Value.IsPositive || width.Value.Ticks / outer.Value.Ticks >= MostWidths)
             return [];
         Working Share(Working rest, int parts, int n) => parts == 1 ? rest : (n * rest) / parts;
-        switch (reading.Option(School.Key))
+        switch (reading.Chosen(School))
         {
-            case "none":
+            case WidthSchool.None:
                 return [];
-            case "two":
+            case WidthSchool.Two:
                 var halves = 2 * Parts(width / 2, outer);
                 return [.. Enumerable.Range(1, halves - 1).Select(n => Share(width, halves, n))];
-            case "strip":
+            case WidthSchool.Strip:
                 var strip = width - outer;
                 return strip.Value.IsPositive
                     ?
@@ -266,7 +265,7 @@ internal static class WidthJoins
         foreach (var (edge, usual) in piece.Allowances)
             allowances.TryAdd(edge, usual);
         foreach (var join in (string[])["left join", "right join"])
-            allowances[join] = reading.EdgeAllowance("s", key, join);
+            allowances[join] = reading.EdgeAllowance(Usual.Seam, key, join);
         var width =
             slab == 0 ? places[0]
             : slab == places.Count ? Finished(piece, "width", 2) - places[^1]
@@ -302,4 +301,13 @@ internal static class WidthJoins
             up: piece.Sizes[1].Name == "cut height" ? "height" : "length"
         );
     }
+}
+
+/// <summary>The answers to: Wider than the cloth.</summary>
+internal enum WidthSchool
+{
+    Centre,
+    Two,
+    Strip,
+    None,
 }

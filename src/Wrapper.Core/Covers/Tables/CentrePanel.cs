@@ -12,6 +12,29 @@ namespace Wrapper.Core.Covers.Tables;
 /// <summary>A centre panel, faced and turned, that is top-stitched on to a finished cover (handbook §9.6).</summary>
 public sealed class CentrePanel : MakeUp
 {
+    internal static readonly OptionChoice<PanelShape> Shape = Choice.Of(
+        "shape",
+        "Panel",
+        "Panel",
+        Option.Of(PanelShape.Round, "Round", "A disc."),
+        Option.Of(PanelShape.Square, "Square", "Four equal sides.")
+    ) with
+    {
+        OnMeasure = true,
+    };
+
+    internal static readonly Measure Diameter = new Measure(
+        "d",
+        "diameter",
+        "Finished, across the middle.",
+        LengthLimits.Item
+    ).When(Shape, PanelShape.Round);
+
+    internal static readonly Measure W = new Measure("W", "side", "Finished, edge to edge.", LengthLimits.Item).When(
+        Shape,
+        PanelShape.Square
+    );
+
     /// <inheritdoc/>
     public override string Key => "centre-panel";
 
@@ -26,26 +49,10 @@ public sealed class CentrePanel : MakeUp
         "A disc or a square in another cloth, laid on the finished cover: its edge is turned by a facing, so it needs no hem.";
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Measure> Measures { get; } =
-    [
-        new Measure("d", "diameter", "Finished, across the middle.", LengthLimits.Item).When("shape", "round"),
-        new Measure("W", "side", "Finished, edge to edge.", LengthLimits.Item).When("shape", "square"),
-    ];
+    public override IReadOnlyList<Measure> Measures { get; } = [Diameter, W];
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Choice> Choices { get; } =
-    [
-        Choice.Of(
-            "shape",
-            "Panel",
-            "Panel",
-            new Option("round", "Round", "A disc."),
-            new Option("square", "Square", "Four equal sides.")
-        ) with
-        {
-            OnMeasure = true,
-        },
-    ];
+    public override IReadOnlyList<Choice> Choices { get; } = [Shape];
 
     /// <inheritdoc/>
     public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } = [TableCover.TableSeam];
@@ -53,33 +60,37 @@ public sealed class CentrePanel : MakeUp
     /// <inheritdoc/>
     public override Sketch Sketch(Reading reading)
     {
-        var (w, o) = (reading.Known(IsRound(reading) ? "d" : "W") ?? Length.Inches(20), Length.Zero);
+        var (w, o) = (reading.Drawn(Size(reading), 20), Length.Zero);
         return IsRound(reading)
-            ? PrismSketch.Of(new PlanDrawing(RoundShape.Circle(w), [new("d", new(o, w.Over(2)), new(w, w.Over(2)))]), o)
-            : PrismSketch.Of(new PlanDrawing(Outline.Rectangle(w, w), [new("W", new(o, o), new(w, o))]), o);
+            ? PrismSketch.Of(
+                new PlanDrawing(RoundShape.Circle(w), [new(Diameter, new(o, w.Over(2)), new(w, w.Over(2)))]),
+                null,
+                o
+            )
+            : PrismSketch.Of(new PlanDrawing(Outline.Rectangle(w, w), [new(W, new(o, o), new(w, o))]), null, o);
     }
 
     /// <inheritdoc/>
     public override IEnumerable<Problem> Check(Reading reading)
     {
-        var (key, s) = (IsRound(reading) ? "d" : "W", reading.Allowance("s").Value);
-        if (reading.Measure(key).Value <= 8 * s)
+        var (size, s) = (Size(reading), reading[Usual.Seam].Value);
+        if (reading[size].Value <= 8 * s)
             yield return reading.Refuse(
-                $"measures.{key}",
+                size,
                 $"no more than eight seam allowances ({reading.Say(8 * s)}): it cannot be turned through its slit",
-                reading.Unit.IsInches() ? "20" : "50"
+                reading.Example("20", "50")
             );
     }
 
     /// <inheritdoc/>
     public override Pattern Draft(Reading reading)
     {
-        var size = reading.Measure(IsRound(reading) ? "d" : "W");
+        var size = reading[Size(reading)];
         var slit = (size / 8).As("slit", "slit to turn it through");
         Piece Layer(string key, string name) =>
             IsRound(reading)
-                ? RoundTable.Disc(key, name, 1, size, edge => reading.EdgeAllowance("s", key, edge))
-                : Usual.Rectangle(key, name, 1, size, size, edge => reading.EdgeAllowance("s", key, edge));
+                ? RoundTable.Disc(key, name, 1, size, edge => reading.EdgeAllowance(Usual.Seam, key, edge))
+                : Usual.Rectangle(key, name, 1, size, size, edge => reading.EdgeAllowance(Usual.Seam, key, edge));
         var (panel, facing) = (Layer("panel", "panel"), Layer("facing", "facing"));
         var (middle, half) = (size.Value.Over(2), slit.Value.Over(2));
         var (from, to) = (new Point(middle - half, middle), new Point(middle + half, middle));
@@ -128,5 +139,14 @@ public sealed class CentrePanel : MakeUp
         };
     }
 
-    private static bool IsRound(Reading reading) => reading.Chosen("shape", "round");
+    private static Measure Size(Reading reading) => IsRound(reading) ? Diameter : W;
+
+    private static bool IsRound(Reading reading) => reading.Chosen(Shape) is PanelShape.Round;
+}
+
+/// <summary>The answers to: Panel.</summary>
+internal enum PanelShape
+{
+    Round,
+    Square,
 }

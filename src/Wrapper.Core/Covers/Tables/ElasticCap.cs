@@ -12,8 +12,173 @@ namespace Wrapper.Core.Covers.Tables;
 /// <summary>A cap over a work table, pressing board, tray or bench, held by elastic or a drawstring, with a drop of its own on each side (handbook §9.3).</summary>
 public sealed class ElasticCap : MakeUp
 {
+    internal static readonly CountChoice Obstacles = Choice.OfCount(
+        "obstacles",
+        "Obstacles under an edge",
+        "Obstacles",
+        0,
+        0,
+        MostObstacles
+    ) with
+    {
+        OnMeasure = true,
+    };
+
+    internal static readonly OptionChoice<SheetCorners> Corners = Choice.Of(
+        "corners",
+        "Corners",
+        "Corners",
+        Option.Of(
+            SheetCorners.Squared,
+            "Squared",
+            "Sewn by the corner rule; where overhangs differ the longer side slopes down to the smaller."
+        ),
+        Option.Of(
+            SheetCorners.Rounded,
+            "Rounded",
+            "One smooth curve from hem to hem, no seam: the elastic draws it in."
+        )
+    );
+
+    internal static readonly CountChoice Pads = Choice.OfCount("pads", "Pad layers on top", "Pad", 0, 0, MostPads);
+
+    internal static readonly CountChoice Turns = Choice.OfCount("turns", "Wadding wrapped, turns", "Pad", 0, 0, 4) with
+    {
+        Note = "Round the board from side to side: adds its thickness above, below and at both ends.",
+    };
+
+    internal static readonly LengthChoice Wadding = Choice
+        .OfLength("wadding", "Wadding, thickness", "Pad", Length.Inches(0, 1, 4), 6, Usual.UpTo(3, "1/4", "0.6"))
+        .WhenAtLeast(Turns, 1);
+
+    internal static readonly OptionChoice<BarrierPlace> Barrier = Choice.Of(
+        "barrier",
+        "Moisture barrier",
+        "Pad",
+        Option.Of(BarrierPlace.None, "None", "For dry work."),
+        Option.Of(BarrierPlace.Under, "Under the wadding", "For pressing with steam: keeps the board dry.")
+    );
+
+    internal static readonly OptionChoice<HoldSchool> Hold = Choice.Of(
+        "hold",
+        "Held by",
+        "Elastic",
+        Option.Of(HoldSchool.Elastic, "Elastic", "Grips by itself."),
+        Option.Of(
+            HoldSchool.Drawstring,
+            "A drawstring in a casing",
+            "Pulled tight and tied beneath; the cord is 12 in (30 cm) longer than the edge."
+        )
+    );
+
+    internal static readonly Measure W = new Measure(
+        "W",
+        "width",
+        "Of the board, along its longer side.",
+        LengthLimits.Item
+    );
+
+    internal static readonly Measure L = new Measure("L", "depth", "Of the board, front to back.", LengthLimits.Item);
+
+    internal static readonly Measure T = new Measure(
+        "T",
+        "board",
+        "Thickness of the bare board at its edge.",
+        Usual.UpTo(24, "3/4", "2")
+    );
+
     private const int MostObstacles = 3,
         MostPads = 3;
+
+    // One for each side, in the order of CapSheet.Sides.
+    private static readonly LengthChoice[] Overhang =
+    [
+        .. CapSheet.Sides.Select(side =>
+            Choice.OfLength(
+                $"{side}Over",
+                $"Overhang, {side}",
+                "Overhang",
+                Length.Inches(3, 1, 2),
+                90,
+                Usual.UpTo(24, "3 1/2", "9")
+            ) with
+            {
+                Adjustable = Length.Inches(0, 1, 2),
+                Note = "Below the board's lower edge, to the hem line.",
+            }
+        ),
+    ];
+
+    private static readonly OptionChoice<BoardSide>[] ObstacleSide = Numbered(
+        MostObstacles,
+        n =>
+            Choice
+                .Of(
+                    $"side{n}",
+                    $"Obstacle {n} is at the",
+                    "Obstacles",
+                    Option.Of(BoardSide.Front, "Front", "Under the front edge."),
+                    Option.Of(BoardSide.Right, "Right", "Under the right edge."),
+                    Option.Of(BoardSide.Back, "Back", "Under the back edge."),
+                    Option.Of(BoardSide.Left, "Left", "Under the left edge.")
+                )
+                .WhenAtLeast(Obstacles, n) with
+            {
+                OnMeasure = true,
+            }
+    );
+
+    private static readonly LengthChoice[] Clear = Numbered(
+        MostObstacles,
+        n =>
+            Choice
+                .OfLength(
+                    $"clear{n}",
+                    $"Overhang over obstacle {n}",
+                    "Obstacles",
+                    Length.Inches(1),
+                    25,
+                    Usual.UpTo(24, "1", "2.5", zero: true)
+                )
+                .WhenAtLeast(Obstacles, n)
+    );
+
+    private static readonly LengthChoice[] PadLayer = Numbered(
+        MostPads,
+        n =>
+            Choice
+                .OfLength(
+                    $"pad{n}",
+                    $"Layer {n}, thickness",
+                    "Pad",
+                    Length.Inches(0, 1, 2),
+                    12,
+                    Usual.UpTo(6, "1/2", "1.2")
+                )
+                .WhenAtLeast(Pads, n)
+    );
+
+    private static readonly Measure[] ToObstacle = Numbered(
+        MostObstacles,
+        n =>
+            new Measure(
+                $"x{n}",
+                $"to obstacle {n}",
+                "Facing that side: from its left end to where the obstacle begins.",
+                Usual.UpTo(600, "12", "30", zero: true)
+            ).WhenAtLeast(Obstacles, n)
+    );
+
+    private static readonly Measure[] ObstacleWidth = Numbered(
+        MostObstacles,
+        n =>
+            new Measure(
+                $"y{n}",
+                $"obstacle {n}, width",
+                "Along the edge, with room for a hand.",
+                Usual.UpTo(600, "6", "15")
+            ).WhenAtLeast(Obstacles, n)
+    );
 
     /// <inheritdoc/>
     public override string Key => "elastic-cap";
@@ -30,139 +195,24 @@ public sealed class ElasticCap : MakeUp
 
     /// <inheritdoc/>
     public override IReadOnlyList<Measure> Measures { get; } =
-    [
-        new("W", "width", "Of the board, along its longer side.", LengthLimits.Item),
-        new("L", "depth", "Of the board, front to back.", LengthLimits.Item),
-        new("T", "board", "Thickness of the bare board at its edge.", Usual.UpTo(24, "3/4", "2")),
-        .. Enumerable
-            .Range(1, MostObstacles)
-            .SelectMany(n =>
-                new Measure[]
-                {
-                    new Measure(
-                        $"x{n}",
-                        $"to obstacle {n}",
-                        "Facing that side: from its left end to where the obstacle begins.",
-                        Usual.UpTo(600, "12", "30", zero: true)
-                    ).When("obstacles", Usual.AtLeast(n, MostObstacles)),
-                    new Measure(
-                        $"y{n}",
-                        $"obstacle {n}, width",
-                        "Along the edge, with room for a hand.",
-                        Usual.UpTo(600, "6", "15")
-                    ).When("obstacles", Usual.AtLeast(n, MostObstacles)),
-                }
-            ),
-    ];
+    [W, L, T, .. Enumerable.Range(0, MostObstacles).SelectMany(at => new[] { ToObstacle[at], ObstacleWidth[at] })];
 
     /// <inheritdoc/>
     public override IReadOnlyList<Choice> Choices { get; } =
     [
-        .. CapSheet.Sides.Select(side =>
-            Choice.OfLength(
-                $"{side}Over",
-                $"Overhang, {side}",
-                "Overhang",
-                Length.Inches(3, 1, 2),
-                90,
-                Usual.UpTo(24, "3 1/2", "9")
-            ) with
-            {
-                Adjustable = Length.Inches(0, 1, 2),
-                Note = "Below the board's lower edge, to the hem line.",
-            }
-        ),
-        Choice.OfCount("obstacles", "Obstacles under an edge", "Obstacles", 0, 0, MostObstacles) with
-        {
-            OnMeasure = true,
-        },
-        .. Enumerable
-            .Range(1, MostObstacles)
-            .SelectMany(n =>
-                new Choice[]
-                {
-                    Choice
-                        .Of(
-                            $"side{n}",
-                            $"Obstacle {n} is at the",
-                            "Obstacles",
-                            [
-                                .. CapSheet.Sides.Select(side => new Option(
-                                    side,
-                                    char.ToUpperInvariant(side[0]) + side[1..],
-                                    $"Under the {side} edge."
-                                )),
-                            ]
-                        )
-                        .When("obstacles", Usual.AtLeast(n, MostObstacles)) with
-                    {
-                        OnMeasure = true,
-                    },
-                    Choice
-                        .OfLength(
-                            $"clear{n}",
-                            $"Overhang over obstacle {n}",
-                            "Obstacles",
-                            Length.Inches(1),
-                            25,
-                            Usual.UpTo(24, "1", "2.5", zero: true)
-                        )
-                        .When("obstacles", Usual.AtLeast(n, MostObstacles)),
-                }
-            ),
-        Choice.Of(
-            "corners",
-            "Corners",
-            "Corners",
-            new Option(
-                "squared",
-                "Squared",
-                "Sewn by the corner rule; where overhangs differ the longer side slopes down to the smaller."
-            ),
-            new Option("rounded", "Rounded", "One smooth curve from hem to hem, no seam: the elastic draws it in.")
-        ),
-        Choice.OfCount("pads", "Pad layers on top", "Pad", 0, 0, MostPads),
-        .. Enumerable
-            .Range(1, MostPads)
-            .Select(n =>
-                Choice
-                    .OfLength(
-                        $"pad{n}",
-                        $"Layer {n}, thickness",
-                        "Pad",
-                        Length.Inches(0, 1, 2),
-                        12,
-                        Usual.UpTo(6, "1/2", "1.2")
-                    )
-                    .When("pads", Usual.AtLeast(n, MostPads))
-            ),
-        Choice.OfCount("turns", "Wadding wrapped, turns", "Pad", 0, 0, 4) with
-        {
-            Note = "Round the board from side to side: adds its thickness above, below and at both ends.",
-        },
-        Choice
-            .OfLength("wadding", "Wadding, thickness", "Pad", Length.Inches(0, 1, 4), 6, Usual.UpTo(3, "1/4", "0.6"))
-            .When("turns", "1", "2", "3", "4"),
-        Choice.Of(
-            "barrier",
-            "Moisture barrier",
-            "Pad",
-            new Option("none", "None", "For dry work."),
-            new Option("under", "Under the wadding", "For pressing with steam: keeps the board dry.")
-        ),
-        Choice.Of(
-            "hold",
-            "Held by",
-            "Elastic",
-            new Option("elastic", "Elastic", "Grips by itself."),
-            new Option(
-                "drawstring",
-                "A drawstring in a casing",
-                "Pulled tight and tied beneath; the cord is 12 in (30 cm) longer than the edge."
-            )
-        ),
-        Elastic.Edge.When("hold", "elastic"),
-        .. Elastic.Choices.Select(choice => choice.Key == "elastic" ? choice.When("hold", "elastic") : choice),
+        .. Overhang,
+        Obstacles,
+        .. Enumerable.Range(0, MostObstacles).SelectMany(at => new Choice[] { ObstacleSide[at], Clear[at] }),
+        Corners,
+        Pads,
+        .. PadLayer,
+        Turns,
+        Wadding,
+        Barrier,
+        Hold,
+        Elastic.Edge.When(Hold, HoldSchool.Elastic),
+        Elastic.Run.When(Hold, HoldSchool.Elastic),
+        Elastic.Ratio,
         Usual.PanelGrain,
     ];
 
@@ -172,19 +222,18 @@ public sealed class ElasticCap : MakeUp
     /// <inheritdoc/>
     public override Sketch Sketch(Reading reading)
     {
-        var (w, l) = (reading.Known("W") ?? Length.Inches(48), reading.Known("L") ?? Length.Inches(20));
-        var thick = reading.Known("T") ?? Length.Inches(1);
+        var (w, l) = (reading.Drawn(W, 48), reading.Drawn(L, 20));
         List<PlanLine> lines =
         [
-            new("W", new(Length.Zero, Length.Zero), new(w, Length.Zero)),
-            new("L", new(w, Length.Zero), new(w, l)),
+            new(W, new(Length.Zero, Length.Zero), new(w, Length.Zero)),
+            new(L, new(w, Length.Zero), new(w, l)),
         ];
-        foreach (var n in Enumerable.Range(1, reading.Count("obstacles")))
+        foreach (var n in Enumerable.Range(1, reading[Obstacles]))
         {
-            var side = Array.IndexOf(CapSheet.Sides, reading.Option($"side{n}"));
+            var side = (int)reading.Chosen(ObstacleSide[n - 1]);
             var reach = side % 2 == 0 ? w : l;
-            var from = Length.Min(reading.Known($"x{n}") ?? reach.Over(4), reach);
-            var to = Length.Min(from + (reading.Known($"y{n}") ?? reach.Over(6)), reach);
+            var from = Length.Min(reading.Known(ToObstacle[n - 1]) ?? reach.Over(4), reach);
+            var to = Length.Min(from + (reading.Known(ObstacleWidth[n - 1]) ?? reach.Over(6)), reach);
             Point On(Length along) =>
                 side switch
                 {
@@ -193,35 +242,34 @@ public sealed class ElasticCap : MakeUp
                     2 => new(w - along, l),
                     _ => new(Length.Zero, l - along),
                 };
-            lines.Add(new($"x{n}", On(Length.Zero), On(from)));
-            lines.Add(new($"y{n}", On(from), On(to)));
+            lines.Add(new(ToObstacle[n - 1], On(Length.Zero), On(from)));
+            lines.Add(new(ObstacleWidth[n - 1], On(from), On(to)));
         }
-        return PrismSketch.Of(new PlanDrawing(Outline.Rectangle(w, l), lines), thick);
+        return PrismSketch.Of(new PlanDrawing(Outline.Rectangle(w, l), lines), T, reading.Drawn(T, 1));
     }
 
     /// <inheritdoc/>
     public override IEnumerable<Problem> Check(Reading reading)
     {
-        string Example(string inches, string metric) => reading.Unit.IsInches() ? inches : metric;
-        var (sheet, k) = (Sheet(reading), reading.Allowance("k").Value);
-        var cased = reading.Chosen("hold", "drawstring") || reading.Chosen("edge", "casing");
-        foreach (var side in CapSheet.Sides)
-            if (cased && reading.Choice($"{side}Over") <= k)
+        var (sheet, k) = (Sheet(reading), reading[Elastic.Casing].Value);
+        var cased = reading.Chosen(Hold) is HoldSchool.Drawstring || reading.Chosen(Elastic.Edge) is ElasticEdge.Casing;
+        foreach (var overhang in Overhang)
+            if (cased && reading[overhang] <= k)
                 yield return reading.Refuse(
-                    $"choices.{side}Over",
+                    overhang,
                     $"an overhang no longer than its casing ({reading.Say(k)}) has nothing to grip",
-                    Example("3 1/2", "9")
+                    reading.Example("3 1/2", "9")
                 );
-        var obstacles = Obstacles(reading);
+        var obstacles = ObstaclesOf(reading);
         foreach (var obstacle in obstacles)
         {
             var (n, reach) = (obstacle.Number, Reach(reading, obstacle.Side).Value);
             var (from, to) = (obstacle.From.Value, (obstacle.From + obstacle.Width).Value);
             if (to > reach - sheet.Slope(obstacle.Side, end: true) || from < sheet.Slope(obstacle.Side, end: false))
                 yield return reading.Refuse(
-                    $"measures.x{n}",
+                    ToObstacle[n - 1],
                     $"the obstacle does not lie within its side ({reading.Say(reach)}, less what slopes at its corners)",
-                    Example("12", "30")
+                    reading.Example("12", "30")
                 );
             else if (
                 obstacles.FirstOrDefault(other =>
@@ -233,15 +281,15 @@ public sealed class ElasticCap : MakeUp
                 { } other
             )
                 yield return reading.Refuse(
-                    $"measures.x{n}",
+                    ToObstacle[n - 1],
                     $"obstacles {other.Number} and {n} overlap",
-                    Example("24", "60")
+                    reading.Example("24", "60")
                 );
             if (obstacle.Drop.Value >= Drops(reading)[obstacle.Side].Value)
                 yield return reading.Refuse(
-                    $"choices.clear{n}",
+                    Clear[n - 1],
                     "no shorter than the overhang of that side",
-                    Example("1", "2.5")
+                    reading.Example("1", "2.5")
                 );
         }
     }
@@ -250,21 +298,22 @@ public sealed class ElasticCap : MakeUp
     public override Pattern Draft(Reading reading)
     {
         var sheet = Sheet(reading);
-        var (wide, deep, drops) = (Wide(reading), reading.Measure("L"), Drops(reading));
+        var (wide, deep, drops) = (Wide(reading), reading[L], Drops(reading));
         Working Hem(string edge) =>
-            reading.Chosen("hold", "drawstring")
-                ? reading.EdgeAllowance("k", "sheet", edge)
+            reading.Chosen(Hold) is HoldSchool.Drawstring
+                ? reading.EdgeAllowance(Elastic.Casing, "sheet", edge)
                 : Elastic.Allowance(reading, "sheet", edge);
         var piece = new Piece("sheet", "sheet", 1, sheet.Dimensions, sheet.Shape);
         piece = piece with
         {
             Allowances = piece.Stitch.Edges.ToDictionary(
                 edge => edge.Name,
-                edge => CapSheet.IsSeam(edge.Name) ? reading.EdgeAllowance("s", "sheet", edge.Name) : Hem(edge.Name)
+                edge =>
+                    CapSheet.IsSeam(edge.Name) ? reading.EdgeAllowance(Usual.Seam, "sheet", edge.Name) : Hem(edge.Name)
             ),
-            Grain = Usual.GrainOf(reading.Option("panelGrain")),
+            Grain = reading.Chosen(Usual.PanelGrain),
             Note =
-                Obstacles(reading).Count > 0
+                ObstaclesOf(reading).Count > 0
                     ? "Snip into the inside corners over each obstacle before the edge is turned."
                     : "",
         };
@@ -307,7 +356,7 @@ public sealed class ElasticCap : MakeUp
                     [.. seams.Select(seam => seam.Name)]
                 ),
                 new("Try it on over the pad before the elastic.", []),
-                .. reading.Chosen("hold", "elastic")
+                .. reading.Chosen(Hold) is HoldSchool.Elastic
                     ? Elastic.Steps(reading)
                     :
                     [
@@ -319,7 +368,7 @@ public sealed class ElasticCap : MakeUp
             ],
             Remarks =
             [
-                .. reading.Chosen("hold", "elastic") ? Elastic.Remarks(reading) : [],
+                .. reading.Chosen(Hold) is HoldSchool.Elastic ? Elastic.Remarks(reading) : [],
                 Usual.HotIron,
                 Usual.Blades,
             ],
@@ -327,71 +376,69 @@ public sealed class ElasticCap : MakeUp
     }
 
     /// <inheritdoc/>
-    public override IEnumerable<Piece> Fillings(Reading reading) => PadStack.Of(reading, Pads(reading));
+    public override IEnumerable<Piece> Fillings(Reading reading) => PadStack.Of(reading, PadsOf(reading));
 
-    private static Working[] Pads(Reading reading) =>
+    private static T[] Numbered<T>(int most, Func<int, T> one) => [.. Enumerable.Range(1, most).Select(one)];
+
+    private static Working[] PadsOf(Reading reading) =>
         [
             .. Enumerable
-                .Range(1, reading.Count("pads"))
-                .Select(n => Working.Of($"p{n}", $"pad layer {n}", reading.Choice($"pad{n}"))),
+                .Range(1, reading[Pads])
+                .Select(n => Working.Of($"p{n}", $"pad layer {n}", reading[PadLayer[n - 1]])),
         ];
 
     private static Working Wrapped(Reading reading) =>
-        reading.Count("turns") == 0
+        reading[Turns] == 0
             ? Sum.Of()
-            : (reading.Count("turns") * Working.Of("wadding", "wadding", reading.Choice("wadding"))).As(
-                "n t",
-                "wadding, all turns"
-            );
+            : (reading[Turns] * Working.Of("wadding", "wadding", reading[Wadding])).As("n t", "wadding, all turns");
 
     // Wrapped from side to side it lies at both ends.
     private static Working Wide(Reading reading) =>
-        reading.Count("turns") == 0 ? reading.Measure("W") : reading.Measure("W") + (2 * Wrapped(reading));
+        reading[Turns] == 0 ? reading[W] : reading[W] + (2 * Wrapped(reading));
 
     // The board, its pads, and the wadding above and below.
     private static Working Height(Reading reading) =>
         Sum.Of([
-                reading.Measure("T"),
-                .. Pads(reading),
-                .. reading.Count("turns") > 0 ? [2 * Wrapped(reading)] : Array.Empty<Working>(),
+                reading[T],
+                .. PadsOf(reading),
+                .. reading[Turns] > 0 ? [2 * Wrapped(reading)] : Array.Empty<Working>(),
             ])
             .As("H", "height over board and pad");
 
     private static Working[] Drops(Reading reading) =>
         [
-            .. CapSheet.Sides.Select(side =>
-                Height(reading) + Working.Of($"o {side}", $"overhang, {side}", reading.Choice($"{side}Over"))
+            .. CapSheet.Sides.Select(
+                (side, at) => Height(reading) + Working.Of($"o {side}", $"overhang, {side}", reading[Overhang[at]])
             ),
         ];
 
-    private static Working Reach(Reading reading, int side) => side % 2 == 0 ? Wide(reading) : reading.Measure("L");
+    private static Working Reach(Reading reading, int side) => side % 2 == 0 ? Wide(reading) : reading[L];
 
-    private static List<Obstacle> Obstacles(Reading reading) =>
+    private static List<Obstacle> ObstaclesOf(Reading reading) =>
         [
             .. Enumerable
-                .Range(1, reading.Count("obstacles"))
+                .Range(1, reading[Obstacles])
                 .Select(n => new Obstacle(
                     n,
-                    Array.IndexOf(CapSheet.Sides, reading.Option($"side{n}")),
-                    reading.Measure($"x{n}"),
-                    reading.Measure($"y{n}"),
-                    Height(reading)
-                        + Working.Of($"clear {n}", $"overhang over obstacle {n}", reading.Choice($"clear{n}"))
+                    (int)reading.Chosen(ObstacleSide[n - 1]),
+                    reading[ToObstacle[n - 1]],
+                    reading[ObstacleWidth[n - 1]],
+                    Height(reading) + Working.Of($"clear {n}", $"overhang over obstacle {n}", reading[Clear[n - 1]])
                 )),
         ];
 
     private static CapSheet Sheet(Reading reading) =>
         new(
             Wide(reading),
-            reading.Measure("L"),
+            reading[L],
             Drops(reading),
-            Obstacles(reading),
-            reading.Chosen("corners", "rounded")
+            ObstaclesOf(reading),
+            reading.Chosen(Corners) is SheetCorners.Rounded
         );
 
     private static IEnumerable<Notion> Holding(Reading reading, Working hem, Working[] drops)
     {
-        if (reading.Chosen("hold", "drawstring"))
+        if (reading.Chosen(Hold) is HoldSchool.Drawstring)
             yield return new(
                 "drawstring",
                 "cord for the drawstring",
@@ -401,13 +448,43 @@ public sealed class ElasticCap : MakeUp
         else
             foreach (var notion in Elastic.Notions(reading, hem, drops.MaxBy(drop => drop.Value)!, corners: 4))
                 yield return notion;
-        if (reading.Count("obstacles") > 0)
+        if (reading[Obstacles] > 0)
             yield return new(
                 "straps",
                 "straps of elastic, across underneath",
-                reading.Measure("L"),
-                reading.Count("obstacles"),
+                reading[L],
+                reading[Obstacles],
                 "one beside each obstacle, from front to back"
             );
     }
+}
+
+/// <summary>The answers to: Corners.</summary>
+internal enum SheetCorners
+{
+    Squared,
+    Rounded,
+}
+
+/// <summary>The answers to: Moisture barrier.</summary>
+internal enum BarrierPlace
+{
+    None,
+    Under,
+}
+
+/// <summary>The answers to: Held by.</summary>
+internal enum HoldSchool
+{
+    Elastic,
+    Drawstring,
+}
+
+/// <summary>The sides of a board, in the order of <see cref="CapSheet.Sides"/>.</summary>
+internal enum BoardSide
+{
+    Front,
+    Right,
+    Back,
+    Left,
 }

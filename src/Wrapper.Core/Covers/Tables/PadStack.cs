@@ -14,8 +14,8 @@ internal static class PadStack
     /// <summary>Barrier, wadding and pads on a rectangular board W x L that is T thick.</summary>
     public static IEnumerable<Piece> Of(Reading reading, IReadOnlyList<Working> pads)
     {
-        var (w, l) = (reading.Measure("W"), reading.Measure("L"));
-        if (reading.Chosen("barrier", "under"))
+        var (w, l) = (reading[ElasticCap.W], reading[ElasticCap.L]);
+        if (reading.Chosen(ElasticCap.Barrier) is BarrierPlace.Under)
             yield return Usual.Sheet(
                 ClothRole.MoistureBarrier,
                 "barrier",
@@ -24,7 +24,7 @@ internal static class PadStack
                 l,
                 note: "On the bare board, under the wadding."
             );
-        if (reading.Count("turns") is > 0 and var turns)
+        if (reading[ElasticCap.Turns] is > 0 and var turns)
             yield return Wrapped(reading, w, l, turns);
         for (var n = 0; n < pads.Count; n++)
             yield return Layer(reading, n + 1, pads[n].Value, RectangleShape.Of(w, l, Sum.Of()));
@@ -41,9 +41,9 @@ internal static class PadStack
     // Each turn goes round what is there already; it is measured on its own outer face, where it is longest: 2 (W + 2 k t) + 2 (T + 2 k t) for the k-th, all turns together.
     private static Piece Wrapped(Reading reading, Working w, Working l, int turns)
     {
-        var once = (w + reading.Measure("T")).As("h", "half-way round the board");
+        var once = (w + reading[ElasticCap.T]).As("h", "half-way round the board");
         var strip = (
-            (2 * turns * once) + (4 * turns * (turns + 1) * Working.Of("t", "wadding", reading.Choice("wadding")))
+            (2 * turns * once) + (4 * turns * (turns + 1) * Working.Of("t", "wadding", reading[ElasticCap.Wadding]))
         ).As("S", "round the board, all turns");
         return Usual.Sheet(
             ClothRole.Wadding,

@@ -11,56 +11,77 @@ namespace Wrapper.Core.Covers.Tables;
 /// <summary>What covers of a round table share (handbook §9.5).</summary>
 public abstract class RoundTable : MakeUp
 {
+    internal static readonly AllowanceDeclaration Hem = new AllowanceDeclaration(
+        "h",
+        "Hem",
+        AllowanceRole.Hem,
+        Length.Inches(0, 1, 2),
+        Length.Millimetres(12)
+    )
+    {
+        Adjustable = Length.Inches(0, 1, 4),
+    };
+
+    internal static readonly CountChoice Fullness = Choice.OfCount(
+        "fullness",
+        "Fullness of the skirt, per cent",
+        "Skirt",
+        150,
+        100,
+        300
+    ) with
+    {
+        Note = "150 gathers one and a half times round into once.",
+    };
+
+    internal static readonly Measure Diameter = new Measure(
+        "d",
+        "diameter",
+        "Across the top, through the middle, both ways.",
+        LengthLimits.Item
+    );
+
+    internal static readonly Measure H = new Measure(
+        "H",
+        "drop",
+        "From the top's edge down to where the hem shall be.",
+        LengthLimits.Item
+    )
+    {
+        Adjustable = Length.Inches(1),
+    };
+
     /// <inheritdoc/>
     public override string Family => "Round table";
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Measure> Measures { get; } =
-    [
-        new("d", "diameter", "Across the top, through the middle, both ways.", LengthLimits.Item),
-        new("H", "drop", "From the top's edge down to where the hem shall be.", LengthLimits.Item)
-        {
-            Adjustable = Length.Inches(1),
-        },
-    ];
+    public override IReadOnlyList<Measure> Measures { get; } = [Diameter, H];
 
     /// <inheritdoc/>
-    public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } =
-    [
-        TableCover.TableSeam,
-        new("h", "Hem", AllowanceRole.Hem, Length.Inches(0, 1, 2), Length.Millimetres(12))
-        {
-            Adjustable = Length.Inches(0, 1, 4),
-        },
-    ];
+    public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } = [TableCover.TableSeam, Hem];
 
     /// <inheritdoc/>
     public override Sketch Sketch(Reading reading)
     {
-        var d = reading.Known("d") ?? Length.Inches(36);
-        var plan = new PlanDrawing(RoundShape.Circle(d), [new("d", new(Length.Zero, d.Over(2)), new(d, d.Over(2)))]);
-        var drawn = PrismSketch.Of(plan, reading.Known("H") ?? Length.Inches(12));
-        return drawn with
-        {
-            Dimensions = [.. drawn.Dimensions.Select(line => line.Measure == "T" ? line with { Measure = "H" } : line)],
-        };
+        var d = reading.Drawn(Diameter, 36);
+        var plan = new PlanDrawing(
+            RoundShape.Circle(d),
+            [new(Diameter, new(Length.Zero, d.Over(2)), new(d, d.Over(2)))]
+        );
+        return PrismSketch.Of(plan, H, reading.Drawn(H, 12));
     }
 
     /// <inheritdoc/>
     public override IEnumerable<Problem> Check(Reading reading)
     {
-        if (reading.Allowance("h").Value >= reading.Measure("H").Value)
+        if (reading[Hem].Value >= reading[H].Value)
             yield return reading.Refuse(
-                "allowances.h",
-                $"the hem takes the whole drop ({reading.Say(reading.Measure("H").Value)})",
-                reading.Unit.IsInches() ? "1/2" : "1.2"
+                Hem,
+                $"the hem takes the whole drop ({reading.Say(reading[H].Value)})",
+                reading.Example("1/2", "1.2")
             );
-        if (reading.Measure("d").Value <= 4 * reading.Allowance("s").Value)
-            yield return reading.Refuse(
-                "measures.d",
-                "no more than four seam allowances",
-                reading.Unit.IsInches() ? "36" : "90"
-            );
+        if (reading[Diameter].Value <= 4 * reading[Usual.Seam].Value)
+            yield return reading.Refuse(Diameter, "no more than four seam allowances", reading.Example("36", "90"));
     }
 
     /// <summary>The four quarters of a disc of <paramref name="diameter"/> as a piece.</summary>
@@ -108,8 +129,8 @@ public sealed class RoundTableDraped : RoundTable
     /// <inheritdoc/>
     public override Pattern Draft(Reading reading)
     {
-        var diameter = (reading.Measure("d") + (2 * reading.Measure("H"))).As("D", "diameter to the hem");
-        var disc = Disc("circle", "circle", 1, diameter, edge => reading.EdgeAllowance("h", "circle", edge)) with
+        var diameter = (reading[Diameter] + (2 * reading[H])).As("D", "diameter to the hem");
+        var disc = Disc("circle", "circle", 1, diameter, edge => reading.EdgeAllowance(Hem, "circle", edge)) with
         {
             MayBeJoined = true,
             Grain = Grain.Either,
@@ -154,27 +175,17 @@ public sealed class RoundTableSkirted : RoundTable
     public override string When => "A flat top and a full skirt to the floor, from any width of cloth.";
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Choice> Choices { get; } =
-    [
-        Choice.OfCount("fullness", "Fullness of the skirt, per cent", "Skirt", 150, 100, 300) with
-        {
-            Note = "150 gathers one and a half times round into once.",
-        },
-        WidthJoins.School,
-    ];
+    public override IReadOnlyList<Choice> Choices { get; } = [Fullness, WidthJoins.School];
 
     /// <inheritdoc/>
     public override IEnumerable<Problem> Check(Reading reading)
     {
         foreach (var problem in base.Check(reading))
             yield return problem;
-        var whole = (reading.Usable() - (2 * reading.Allowance("s"))).Value;
-        if (
-            Widths(new Percentage(reading.Count("fullness"), reading.Measure("d").TimesPi()).Value, whole)
-            > WidthJoins.MostWidths
-        )
+        var whole = (reading.Usable() - (2 * reading[Usual.Seam])).Value;
+        if (Widths(new Percentage(reading[Fullness], reading[Diameter].TimesPi()).Value, whole) > WidthJoins.MostWidths)
             yield return reading.Refuse(
-                "measures.d",
+                Diameter,
                 $"the skirt would be joined of more than {WidthJoins.MostWidths} widths of this cloth: take wider cloth",
                 "48"
             );
@@ -186,14 +197,14 @@ public sealed class RoundTableSkirted : RoundTable
     /// <inheritdoc/>
     public override Pattern Draft(Reading reading)
     {
-        var d = reading.Measure("d");
+        var d = reading[Diameter];
         var quarter = (d.TimesPi() / 4).As("q", "quarter of the top");
         var round = 4 * quarter;
-        var full = new Percentage(reading.Count("fullness"), round).As("skirt", "skirt, ungathered");
+        var full = new Percentage(reading[Fullness], round).As("skirt", "skirt, ungathered");
         // As many equal widths as the cloth asks for, never one that would have to be joined to itself.
-        var whole = (reading.Usable() - (2 * reading.Allowance("s"))).Value;
+        var whole = (reading.Usable() - (2 * reading[Usual.Seam])).Value;
         var widths = (int)Widths(full.Value, whole);
-        var top = Disc("top", "top", 1, d, edge => reading.EdgeAllowance("s", "top", edge)) with
+        var top = Disc("top", "top", 1, d, edge => reading.EdgeAllowance(Usual.Seam, "top", edge)) with
         {
             MayBeJoined = true,
             Grain = Grain.Either,
@@ -203,8 +214,8 @@ public sealed class RoundTableSkirted : RoundTable
             "skirt width",
             widths,
             full / widths,
-            reading.Measure("H"),
-            edge => reading.EdgeAllowance(edge == "lower" ? "h" : "s", "skirt", edge),
+            reading[H],
+            edge => reading.EdgeAllowance(edge == "lower" ? Hem : Usual.Seam, "skirt", edge),
             "width",
             "height"
         );
@@ -212,12 +223,7 @@ public sealed class RoundTableSkirted : RoundTable
         List<Seam> seams =
         [
             .. instances.Select(n =>
-                Usual.Join(
-                    $"skirt join {n}",
-                    ("skirt", n, "right"),
-                    ("skirt", (n % widths) + 1, "left"),
-                    reading.Measure("H")
-                )
+                Usual.Join($"skirt join {n}", ("skirt", n, "right"), ("skirt", (n % widths) + 1, "left"), reading[H])
             ),
             new(
                 "top to skirt",

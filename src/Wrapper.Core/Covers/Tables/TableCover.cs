@@ -11,43 +11,66 @@ namespace Wrapper.Core.Covers.Tables;
 /// <summary>What the fitted covers of a rectangular table share (handbook §9.1, §9.2): top, drop, and a double hem.</summary>
 public abstract class TableCover : MakeUp
 {
+    internal static readonly AllowanceDeclaration FirstFold = new AllowanceDeclaration(
+        "h1",
+        "Hem, first fold",
+        AllowanceRole.Hem,
+        Length.Inches(0, 1, 2),
+        Length.Millimetres(10)
+    )
+    {
+        Adjustable = Length.Inches(0, 1, 4),
+    };
+
+    internal static readonly AllowanceDeclaration SecondFold = new AllowanceDeclaration(
+        "h2",
+        "Hem, second fold",
+        AllowanceRole.Hem,
+        Length.Inches(1),
+        Length.Millimetres(25)
+    )
+    {
+        Adjustable = Length.Inches(0, 1, 2),
+    };
+
+    internal static readonly Measure W = new Measure(
+        "W",
+        "width",
+        "Of the top, along its longer side, edge to edge.",
+        LengthLimits.Item
+    );
+
+    internal static readonly Measure L = new Measure("L", "depth", "Of the top, front to back.", LengthLimits.Item);
+
+    internal static readonly Measure H = new Measure(
+        "H",
+        "drop",
+        "From the top's edge down to where the hem shall be.",
+        LengthLimits.Item
+    )
+    {
+        Adjustable = Length.Inches(1),
+    };
+
+    internal static readonly Measure F = new Measure(
+        "F",
+        "to the floor",
+        "From the top's edge to the floor, at the corner where it is least.",
+        LengthLimits.Item,
+        Optional: true
+    )
+    {
+        FitsInside = true,
+    };
+
     /// <inheritdoc/>
     public override string Family => "Table";
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Measure> Measures { get; } =
-    [
-        new("W", "width", "Of the top, along its longer side, edge to edge.", LengthLimits.Item),
-        new("L", "depth", "Of the top, front to back.", LengthLimits.Item),
-        new("H", "drop", "From the top's edge down to where the hem shall be.", LengthLimits.Item)
-        {
-            Adjustable = Length.Inches(1),
-        },
-        new(
-            "F",
-            "to the floor",
-            "From the top's edge to the floor, at the corner where it is least.",
-            LengthLimits.Item,
-            Optional: true
-        )
-        {
-            FitsInside = true,
-        },
-    ];
+    public override IReadOnlyList<Measure> Measures { get; } = [W, L, H, F];
 
     /// <inheritdoc/>
-    public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } =
-    [
-        TableSeam,
-        new("h1", "Hem, first fold", AllowanceRole.Hem, Length.Inches(0, 1, 2), Length.Millimetres(10))
-        {
-            Adjustable = Length.Inches(0, 1, 4),
-        },
-        new("h2", "Hem, second fold", AllowanceRole.Hem, Length.Inches(1), Length.Millimetres(25))
-        {
-            Adjustable = Length.Inches(0, 1, 2),
-        },
-    ];
+    public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } = [TableSeam, FirstFold, SecondFold];
 
     /// <summary>Table covers have narrower seams than seats (handbook §3).</summary>
     internal static AllowanceDeclaration TableSeam { get; } =
@@ -60,15 +83,15 @@ public abstract class TableCover : MakeUp
     /// <inheritdoc/>
     public override Sketch Sketch(Reading reading)
     {
-        var box = PrismSketch.Box(reading, "H", 60, 30, 29);
-        var drop = box.Dimensions.First(line => line.Measure == "H");
-        var aside = Length.Max(reading.Known("W") ?? Length.Inches(60), Length.Inches(10)).Over(20);
+        var box = PrismSketch.Box(reading, W, L, H, 60, 30, 29);
+        var drop = box.Dimensions.First(line => line.Measure == H);
+        var aside = Length.Max(reading.Drawn(W, 60), Length.Inches(10)).Over(20);
         return box with
         {
             Dimensions =
             [
                 .. box.Dimensions,
-                new("F", drop.From.Moved(-aside, Length.Zero), drop.To.Moved(-aside, Length.Zero)),
+                new(F, drop.From.Moved(-aside, Length.Zero), drop.To.Moved(-aside, Length.Zero)),
             ],
         };
     }
@@ -76,36 +99,35 @@ public abstract class TableCover : MakeUp
     /// <inheritdoc/>
     public override IEnumerable<Problem> Check(Reading reading)
     {
-        string Example(string inches, string metric) => reading.Unit.IsInches() ? inches : metric;
-        var (drop, s) = (reading.Measure("H").Value, reading.Allowance("s").Value);
-        if (reading.Known("F") is { } floor && drop > floor)
+        var (drop, s) = (reading[H].Value, reading[Usual.Seam].Value);
+        if (reading.Known(F) is { } floor && drop > floor)
             yield return reading.Refuse(
-                "measures.H",
+                H,
                 $"the cover would lie on the floor, which is {reading.Say(floor)} below the top: somebody would trip",
-                Example("28", "71")
+                reading.Example("28", "71")
             );
         if (Hem(reading).Value >= drop)
             yield return reading.Refuse(
-                "allowances.h2",
+                SecondFold,
                 $"both folds of the hem take the whole drop ({reading.Say(drop)})",
-                Example("1", "2.5")
+                reading.Example("1", "2.5")
             );
-        foreach (var side in new[] { "W", "L" })
-            if (reading.Measure(side).Value <= 4 * s)
+        foreach (var side in new[] { W, L })
+            if (reading[side].Value <= 4 * s)
                 yield return reading.Refuse(
-                    $"measures.{side}",
+                    side,
                     $"no more than four seam allowances ({reading.Say(4 * s)})",
-                    Example("60", "150")
+                    reading.Example("60", "150")
                 );
     }
 
     /// <summary>Both folds of the hem.</summary>
-    private protected static Working Hem(Reading reading) => reading.Allowance("h1") + reading.Allowance("h2");
+    private protected static Working Hem(Reading reading) => reading[FirstFold] + reading[SecondFold];
 
     /// <summary>What every table cover is told.</summary>
     private protected static IEnumerable<Remark> Usually(Reading reading)
     {
-        if (reading.Known("F") is { } floor && floor - reading.Measure("H").Value < Length.Inches(0, 1, 2))
+        if (reading.Known(F) is { } floor && floor - reading[H].Value < Length.Inches(0, 1, 2))
             yield return new Remark(
                 $"The hem hangs less than {reading.Say(Length.Inches(0, 1, 2))} above the floor: measure again at every corner, floors are seldom level.",
                 Caution: true

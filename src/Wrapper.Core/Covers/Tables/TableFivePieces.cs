@@ -9,6 +9,29 @@ namespace Wrapper.Core.Covers.Tables;
 /// <summary>A fitted table cover of a top and four sides, its corners sewn to the floor or left open over a pleat (handbook §9.1).</summary>
 public sealed class TableFivePieces : TableCover
 {
+    internal static readonly OptionChoice<TableCornerSchool> Corners = Choice.Of(
+        "corners",
+        "Corners",
+        "Corners",
+        Option.Of(TableCornerSchool.Sewn, "Sewn to the floor", "Box-like and neat."),
+        Option.Of(
+            TableCornerSchool.Pleat,
+            "Open over a pleat",
+            "A separate piece behind each corner: knees and chairs get in."
+        )
+    );
+
+    internal static readonly LengthChoice Insert = Choice
+        .OfLength(
+            "insert",
+            "Pleat insert, finished across",
+            "Corners",
+            Length.Inches(12),
+            300,
+            Usual.UpTo(48, "12", "30")
+        )
+        .When(Corners, TableCornerSchool.Pleat);
+
     /// <inheritdoc/>
     public override string Key => "table-five-pieces";
 
@@ -23,37 +46,16 @@ public sealed class TableFivePieces : TableCover
         "The tailored school: a seam along every edge, corners sewn down or opening over a pleat. Fits narrower cloth.";
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Choice> Choices { get; } =
-    [
-        Choice.Of(
-            "corners",
-            "Corners",
-            "Corners",
-            new Option("sewn", "Sewn to the floor", "Box-like and neat."),
-            new Option("pleat", "Open over a pleat", "A separate piece behind each corner: knees and chairs get in.")
-        ),
-        Choice
-            .OfLength(
-                "insert",
-                "Pleat insert, finished across",
-                "Corners",
-                Length.Inches(12),
-                300,
-                Usual.UpTo(48, "12", "30")
-            )
-            .When("corners", "pleat"),
-        Usual.PanelGrain,
-        WidthJoins.School,
-    ];
+    public override IReadOnlyList<Choice> Choices { get; } = [Corners, Insert, Usual.PanelGrain, WidthJoins.School];
 
     /// <inheritdoc/>
     public override Pattern Draft(Reading reading)
     {
-        var (w, l, drop) = (reading.Measure("W"), reading.Measure("L"), reading.Measure("H"));
-        var open = reading.Chosen("corners", "pleat");
-        var grain = Usual.GrainOf(reading.Option("panelGrain"));
+        var (w, l, drop) = (reading[TableCover.W], reading[TableCover.L], reading[TableCover.H]);
+        var open = reading.Chosen(Corners) is TableCornerSchool.Pleat;
+        var grain = reading.Chosen(Usual.PanelGrain);
         Working Edge(string piece, string edge) =>
-            edge == "lower" ? reading.Own(piece, edge, Hem(reading)) : reading.EdgeAllowance("s", piece, edge);
+            edge == "lower" ? reading.Own(piece, edge, Hem(reading)) : reading.EdgeAllowance(Usual.Seam, piece, edge);
         Piece Panel(string key, string name, int quantity, Working width, Working high) =>
             Usual.Rectangle(key, name, quantity, width, high, edge => Edge(key, edge), "width", "height") with
             {
@@ -62,7 +64,7 @@ public sealed class TableFivePieces : TableCover
             };
         List<Piece> pieces =
         [
-            Usual.Rectangle("top", "top", 1, w, l, edge => reading.EdgeAllowance("s", "top", edge)) with
+            Usual.Rectangle("top", "top", 1, w, l, edge => reading.EdgeAllowance(Usual.Seam, "top", edge)) with
             {
                 MayBeJoined = true,
                 Grain = grain,
@@ -97,7 +99,7 @@ public sealed class TableFivePieces : TableCover
         ];
         if (open)
         {
-            var insert = Working.Of("insert", "pleat insert", reading.Choice("insert"));
+            var insert = Working.Of("insert", "pleat insert", reading[Insert]);
             pieces.Add(
                 Panel("insert", "pleat insert", 4, insert, drop) with
                 {
@@ -168,4 +170,11 @@ public sealed class TableFivePieces : TableCover
 
         static Use Of(Use use, Working drafted) => use with { Run = use.Run with { Drafted = drafted.Value } };
     }
+}
+
+/// <summary>The answers to: Corners.</summary>
+internal enum TableCornerSchool
+{
+    Sewn,
+    Pleat,
 }

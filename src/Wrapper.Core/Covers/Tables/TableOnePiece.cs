@@ -30,13 +30,13 @@ public sealed class TableOnePiece : TableCover
     {
         var sheet = BoxedSheet.BySchool(
             reading,
-            RectangleShape.Of(reading.Measure("W"), reading.Measure("L"), Sum.Of()),
-            reading.Measure("H"),
+            RectangleShape.Of(reading[TableCover.W], reading[TableCover.L], Sum.Of()),
+            reading[TableCover.H],
             "sheet"
         );
         var piece = sheet.Piece("sheet", "sheet", 1, side => reading.Own("sheet", side, Hem(reading))) with
         {
-            Grain = Usual.GrainOf(reading.Option("panelGrain")),
+            Grain = reading.Chosen(Usual.PanelGrain),
             MayBeJoined = true,
         };
         List<Seam> seams = [.. sheet.CornerSeams("sheet", 1, "")];

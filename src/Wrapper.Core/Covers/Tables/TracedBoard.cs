@@ -12,6 +12,87 @@ namespace Wrapper.Core.Covers.Tables;
 /// <summary>A cover for a board that narrows to a nose, by widths along its length, drawn in beneath by a cord (handbook §9.4).</summary>
 public sealed class TracedBoard : MakeUp
 {
+    internal static readonly OptionChoice<SideLine> Sides = Choice.Of(
+        "sides",
+        "Sides",
+        "Outline",
+        Option.Of(SideLine.Smooth, "A smooth curve", "A smooth curve through all widths; needs one between at least."),
+        Option.Of(SideLine.Straight, "Straight", "Straight from width to width.")
+    ) with
+    {
+        OnMeasure = true,
+    };
+
+    internal static readonly LengthChoice Beyond = Choice.OfLength(
+        "beyond",
+        "Turned under, beyond board and pad",
+        "Edge",
+        Length.Inches(1, 1, 4),
+        30,
+        Usual.UpTo(12, "1 1/4", "3")
+    ) with
+    {
+        Adjustable = Length.Inches(0, 1, 4),
+        Note = "The outline is moved out by this and the thickness of board and pad.",
+    };
+
+    internal static readonly LengthChoice Pad = Choice.OfLength(
+        "pad",
+        "Pad on top, thickness",
+        "Pad",
+        Length.Zero,
+        0,
+        Usual.UpTo(6, "1/2", "1.2", zero: true)
+    );
+
+    internal static readonly OptionChoice<CordEdge> Edge = Choice.Of(
+        "edge",
+        "Cord in the edge",
+        "Edge",
+        Option.Of(
+            CordEdge.Serged,
+            "Serged into the edge",
+            "Cut on the outline; the cord is sewn over while the edge is serged."
+        ),
+        Option.Of(CordEdge.Casing, "In a casing", "The edge is turned over the cord.")
+    );
+
+    internal static readonly Measure W = new Measure(
+        "W",
+        "square end",
+        "Across the wide end, edge to edge.",
+        LengthLimits.Item
+    );
+
+    internal static readonly Measure L = new Measure(
+        "L",
+        "length",
+        "From the square end to where the nose begins to round.",
+        LengthLimits.Item
+    );
+
+    internal static readonly Measure B = new Measure(
+        "B",
+        "width at the nose",
+        "Across, where the nose begins to round.",
+        LengthLimits.Item
+    );
+
+    internal static readonly Measure Nose = new Measure(
+        "b",
+        "nose",
+        "How far the tip stands beyond that line; nothing for a square one.",
+        new LengthLimits(Length.Zero, Length.Inches(60), "2", "5"),
+        Optional: true
+    );
+
+    internal static readonly Measure T = new Measure(
+        "T",
+        "board",
+        "Thickness of the board at its edge, without its pad.",
+        Usual.UpTo(12, "1", "2.5")
+    );
+
     // At the square end the cord starts here and comes out again.
     private static readonly Length StartGap = Length.Inches(1),
         Tail = Length.Inches(12);
@@ -32,66 +113,27 @@ public sealed class TracedBoard : MakeUp
     /// <inheritdoc/>
     public override IReadOnlyList<Measure> Measures { get; } =
     [
-        new("W", "square end", "Across the wide end, edge to edge.", LengthLimits.Item),
-        new("L", "length", "From the square end to where the nose begins to round.", LengthLimits.Item),
-        new("B", "width at the nose", "Across, where the nose begins to round.", LengthLimits.Item),
-        new(
-            "b",
-            "nose",
-            "How far the tip stands beyond that line; nothing for a square one.",
-            new LengthLimits(Length.Zero, Length.Inches(60), "2", "5"),
-            Optional: true
-        ),
-        new("T", "board", "Thickness of the board at its edge, without its pad.", Usual.UpTo(12, "1", "2.5")),
-        .. TaperedShape.StationMeasures(
-            "How far from the square end the width is taken.",
-            "Side to side at that distance."
+        W,
+        L,
+        B,
+        Nose,
+        T,
+        // The widths are the stations of a tapered seat, taken from the square end.
+        .. Stations.Measures.Select(
+            (measure, at) =>
+                measure with
+                {
+                    HoldTape =
+                        at % 2 == 0
+                            ? "How far from the square end the width is taken."
+                            : "Side to side at that distance.",
+                }
         ),
     ];
 
     /// <inheritdoc/>
     public override IReadOnlyList<Choice> Choices { get; } =
-    [
-        Choice.OfCount("stations", "Widths between", "Outline", 1, 0, TaperedShape.MostStations) with
-        {
-            OnMeasure = true,
-        },
-        Choice.Of(
-            "sides",
-            "Sides",
-            "Outline",
-            new Option("smooth", "A smooth curve", "A smooth curve through all widths; needs one between at least."),
-            new Option("straight", "Straight", "Straight from width to width.")
-        ) with
-        {
-            OnMeasure = true,
-        },
-        Choice.OfLength(
-            "beyond",
-            "Turned under, beyond board and pad",
-            "Edge",
-            Length.Inches(1, 1, 4),
-            30,
-            Usual.UpTo(12, "1 1/4", "3")
-        ) with
-        {
-            Adjustable = Length.Inches(0, 1, 4),
-            Note = "The outline is moved out by this and the thickness of board and pad.",
-        },
-        Choice.OfLength("pad", "Pad on top, thickness", "Pad", Length.Zero, 0, Usual.UpTo(6, "1/2", "1.2", zero: true)),
-        Choice.Of(
-            "edge",
-            "Cord in the edge",
-            "Edge",
-            new Option(
-                "serged",
-                "Serged into the edge",
-                "Cut on the outline; the cord is sewn over while the edge is serged."
-            ),
-            new Option("casing", "In a casing", "The edge is turned over the cord.")
-        ),
-        Usual.PanelGrain,
-    ];
+    [Stations.Count, Sides, Beyond, Pad, Edge, Usual.PanelGrain];
 
     /// <inheritdoc/>
     public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } = [Elastic.Casing];
@@ -100,15 +142,16 @@ public sealed class TracedBoard : MakeUp
     public override Sketch Sketch(Reading reading)
     {
         var plan = new TaperedShape().Drawing(reading);
-        var b = Nose(reading.Known("B") ?? Length.Inches(14), reading.Known("b") ?? Length.Zero);
-        var back = plan.Lines.Single(line => line.Measure == "B");
+        var b = NoseOf(reading.Drawn(B, 14), reading.Known(Nose) ?? Length.Zero);
+        var back = plan.Lines.Single(line => line.Measure == OutlineShapes.B);
         var tip = new Point((back.From.X + back.To.X).Over(2), back.From.Y);
         return PrismSketch.Of(
             new PlanDrawing(
                 Rounded(plan.Outline, b),
-                [.. plan.Lines, new("b", tip, tip.Moved(Length.Zero, Length.Max(b, Length.Inches(2))))]
+                [.. plan.Lines, new(Nose, tip, tip.Moved(Length.Zero, Length.Max(b, Length.Inches(2))))]
             ),
-            reading.Known("T") ?? Length.Inches(1)
+            T,
+            reading.Drawn(T, 1)
         );
     }
 
@@ -117,11 +160,11 @@ public sealed class TracedBoard : MakeUp
     {
         foreach (var problem in new TaperedShape().Check(reading))
             yield return problem;
-        if (2 * reading.MeasureOrZero("b").Value > reading.Measure("B").Value)
+        if (2 * reading.OrZero(Nose).Value > reading[B].Value)
             yield return reading.Refuse(
-                "measures.b",
-                $"stands out more than half of the width there ({reading.Say(reading.Measure("B").Value.Over(2))}): take that width nearer to the tip",
-                reading.Unit.IsInches() ? "2" : "5"
+                Nose,
+                $"stands out more than half of the width there ({reading.Say(reading[B].Value.Over(2))}): take that width nearer to the tip",
+                reading.Example("2", "5")
             );
     }
 
@@ -130,20 +173,18 @@ public sealed class TracedBoard : MakeUp
     {
         var board = Board(reading);
         var over = (
-            reading.Measure("T")
-            + Working.Of("pad", "pad", reading.Choice("pad"))
-            + Working.Of("beyond", "turned under", reading.Choice("beyond"))
+            reading[T] + Working.Of("pad", "pad", reading[Pad]) + Working.Of("beyond", "turned under", reading[Beyond])
         ).As("o", "outline moved out by");
         var outline = board.Grown(over);
-        var cased = reading.Chosen("edge", "casing");
+        var cased = reading.Chosen(Edge) is CordEdge.Casing;
         Working Hem(string edge) =>
             cased
-                ? reading.EdgeAllowance("k", "cover", edge)
+                ? reading.EdgeAllowance(Elastic.Casing, "cover", edge)
                 : reading.Own("cover", edge, new Allowance("k", AllowanceRole.Casing, Length.Zero));
         var piece = new Piece("cover", "cover", 1, outline.Dimensions, outline.Shape)
         {
             Allowances = outline.Outline.Edges.ToDictionary(edge => edge.Name, edge => Hem(edge.Name)),
-            Grain = Usual.GrainOf(reading.Option("panelGrain")),
+            Grain = reading.Chosen(Usual.PanelGrain),
             Note = "The cord starts and ends at the square end, 1 in (2.5 cm) apart.",
         }.Measured(outline.Width, outline.Depth);
         var round = Working.Of("P", "round the edge as drawn", outline.Outline.Perimeter());
@@ -190,21 +231,18 @@ public sealed class TracedBoard : MakeUp
 
     /// <inheritdoc/>
     public override IEnumerable<Piece> Fillings(Reading reading) =>
-        reading.Choice("pad") is { IsPositive: true } thick ? [PadStack.Layer(reading, 1, thick, Board(reading))] : [];
+        reading[Pad] is { IsPositive: true } thick ? [PadStack.Layer(reading, 1, thick, Board(reading))] : [];
 
     // The board itself: sides through all widths, the far end rounded to the nose.
     private static SeatOutline Board(Reading reading)
     {
         var sides = new TaperedShape().Draw(reading);
-        var b = reading.MeasureOrZero("b");
+        var b = reading.OrZero(Nose);
         if (!b.Value.IsPositive)
             return sides;
         var dimensions = new Dictionary<string, Working>(sides.Dimensions) { ["nose"] = b };
         var shape = sides.Shape;
-        var lengths = new Dictionary<string, Working>(sides.Lengths)
-        {
-            ["back"] = Working.ArcOver(reading.Measure("B"), b),
-        };
+        var lengths = new Dictionary<string, Working>(sides.Lengths) { ["back"] = Working.ArcOver(reading[B], b) };
         return sides with
         {
             Dimensions = dimensions,
@@ -214,7 +252,7 @@ public sealed class TracedBoard : MakeUp
         };
     }
 
-    private static Length Nose(Length width, Length nose) => Length.Min(nose, width.Over(2));
+    private static Length NoseOf(Length width, Length nose) => Length.Min(nose, width.Over(2));
 
     private static Outline Rounded(Outline sides, Length nose) =>
         !nose.IsPositive
@@ -230,4 +268,18 @@ public sealed class TracedBoard : MakeUp
                             : edge
                 ),
             ]);
+}
+
+/// <summary>The answers to: Sides.</summary>
+internal enum SideLine
+{
+    Smooth,
+    Straight,
+}
+
+/// <summary>The answers to: Cord in the edge.</summary>
+internal enum CordEdge
+{
+    Serged,
+    Casing,
 }

@@ -14,23 +14,26 @@ namespace Wrapper.Core.Covers.Shared.Outlines;
 internal sealed class BoxedSheet
 {
     /// <summary>The corner schools (handbook §3).</summary>
-    public static Choice Corners { get; } =
-        Choice.Of(
-            "corners",
-            "Corners",
-            "Corners",
-            new Option("cut", "Cut first", "The waste is cut out by the corner rule: the top finishes as measured."),
-            new Option(
-                "stitch-off",
-                "Stitch off, then trim",
-                "Nothing is cut first: stitch across each corner, turn, try on, then trim. For a first cover, and for rounded inners."
-            ),
-            new Option(
-                "square-drop",
-                "Square = drop",
-                "The whole drop is cut out, raw edge included: the top finishes two seam allowances smaller each way. For soft inners."
-            )
-        );
+    internal static readonly OptionChoice<CornerSchool> Corners = Choice.Of(
+        "corners",
+        "Corners",
+        "Corners",
+        Option.Of(
+            CornerSchool.Cut,
+            "Cut first",
+            "The waste is cut out by the corner rule: the top finishes as measured."
+        ),
+        Option.Of(
+            CornerSchool.StitchOff,
+            "Stitch off, then trim",
+            "Nothing is cut first: stitch across each corner, turn, try on, then trim. For a first cover, and for rounded inners."
+        ),
+        Option.Of(
+            CornerSchool.SquareDrop,
+            "Square = drop",
+            "The whole drop is cut out, raw edge included: the top finishes two seam allowances smaller each way. For soft inners."
+        )
+    );
 
     private readonly SeatOutline top;
     private readonly Working fall;
@@ -50,13 +53,13 @@ internal sealed class BoxedSheet
     /// <summary>The same by the corner school that is chosen; square = drop moves a seam allowance from the top to the sides.</summary>
     public static BoxedSheet BySchool(Reading reading, SeatOutline seat, Working fall, string piece)
     {
-        var s = reading.Allowance("s");
-        var whole = reading.Chosen("corners", "square-drop");
+        var s = reading[Usual.Seam];
+        var whole = reading.Chosen(Corners) is CornerSchool.SquareDrop;
         return new(
             whole ? seat.Grown(s, inward: true) : seat,
             whole ? fall + s : fall,
-            end => reading.EdgeAllowance("s", piece, end),
-            reading.Chosen("corners", "stitch-off")
+            end => reading.EdgeAllowance(Usual.Seam, piece, end),
+            reading.Chosen(Corners) is CornerSchool.StitchOff
         );
     }
 
@@ -125,12 +128,12 @@ internal sealed class BoxedSheet
     /// <summary>What the chosen school does to the finished size.</summary>
     public IEnumerable<Remark> Remarks(Reading reading)
     {
-        var s = reading.Allowance("s").Value;
-        if (reading.Chosen("corners", "square-drop"))
+        var s = reading[Usual.Seam].Value;
+        if (reading.Chosen(Corners) is CornerSchool.SquareDrop)
             yield return new Remark(
                 $"Top finishes {reading.Say(2 * s)} smaller each way, the sides {reading.Say(s)} deeper: snug. Right for a soft inner, wrong for a rigid top."
             );
-        if (reading.Chosen("corners", "stitch-off"))
+        if (reading.Chosen(Corners) is CornerSchool.StitchOff)
             yield return new Remark(
                 $"Fold each corner on the diagonal and stitch square to the fold where it measures {reading.Say(2 * fall.Value)} across, half on each side. Try the cover on, right side out, before trimming."
             );
@@ -183,4 +186,12 @@ internal sealed class BoxedSheet
             corner.Moved(inLeft.Value, inFront.Value)
         );
     }
+}
+
+/// <summary>The answers to: Corners.</summary>
+internal enum CornerSchool
+{
+    Cut,
+    StitchOff,
+    SquareDrop,
 }

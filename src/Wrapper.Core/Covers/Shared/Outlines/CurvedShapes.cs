@@ -21,21 +21,21 @@ internal static class Bows
 /// <summary>A straight back and sides, the front an arc.</summary>
 internal sealed class BowShape : SeatShape
 {
-    public override string Key => "bow";
+    public override SeatShapeKind Kind => SeatShapeKind.Bow;
 
     public override string Name => "Bow front";
 
     public override string When => "The front edge bows outward between square sides.";
 
-    public override string Main => "b";
+    public override Measure Main => OutlineShapes.Bow;
 
     public override IEnumerable<Problem> Check(Reading reading)
     {
-        if (2 * reading.Measure("b").Value > reading.Measure("W").Value)
+        if (2 * reading[OutlineShapes.Bow].Value > reading[OutlineShapes.W].Value)
             yield return Refuse(
                 reading,
-                "b",
-                $"a bow of more than half the width ({reading.Say(reading.Measure("W").Value.Over(2))}) turns back on itself",
+                OutlineShapes.Bow,
+                $"a bow of more than half the width ({reading.Say(reading[OutlineShapes.W].Value.Over(2))}) turns back on itself",
                 "2",
                 "5"
             );
@@ -43,7 +43,7 @@ internal sealed class BowShape : SeatShape
 
     public override SeatOutline Draw(Reading reading)
     {
-        var (w, l, b) = (reading.Measure("W"), reading.Measure("L"), reading.Measure("b"));
+        var (w, l, b) = (reading[OutlineShapes.W], reading[OutlineShapes.L], reading[OutlineShapes.Bow]);
         return new SeatOutline(
             Named(("width", w), ("side", l), ("bow", b)),
             d => Shape(d["width"], d["side"], d["bow"]),
@@ -66,11 +66,15 @@ internal sealed class BowShape : SeatShape
 
     public override PlanDrawing Drawing(Reading reading)
     {
-        var (w, l, o) = (Or(reading, "W", 22), Or(reading, "L", 18), Length.Zero);
-        var b = reading.Known("b") is { } bow && 2 * bow <= w ? bow : w.Over(8);
+        var (w, l, o) = (Or(reading, OutlineShapes.W, 22), Or(reading, OutlineShapes.L, 18), Length.Zero);
+        var b = reading.Known(OutlineShapes.Bow) is { } bow && 2 * bow <= w ? bow : w.Over(8);
         return new PlanDrawing(
             Shape(w, l, b),
-            [new("W", At(o, l), At(w, l)), new("L", At(w, o), At(w, l)), new("b", At(w.Over(2), o), At(w.Over(2), -b))]
+            [
+                new(OutlineShapes.W, At(o, l), At(w, l)),
+                new(OutlineShapes.L, At(w, o), At(w, l)),
+                new(OutlineShapes.Bow, At(w.Over(2), o), At(w.Over(2), -b)),
+            ]
         );
     }
 }
@@ -78,34 +82,44 @@ internal sealed class BowShape : SeatShape
 /// <summary>A sofa cushion whose one end is an arc, drawn on the right.</summary>
 internal sealed class CurvedEndShape : SeatShape
 {
-    public override string Key => "curved-end";
+    public override SeatShapeKind Kind => SeatShapeKind.CurvedEnd;
 
     public override string Name => "Curved end";
 
     public override string When => "One end is curved, left or right: the end cushion of a rounded sofa.";
 
-    public override string Main => "b";
+    public override Measure Main => OutlineShapes.Bow;
 
     public override bool HasHand => true;
 
     public override IEnumerable<Problem> Check(Reading reading)
     {
-        var (w, l, b) = (reading.Measure("W").Value, reading.Measure("L").Value, reading.Measure("b").Value);
+        var (w, l, b) = (
+            reading[OutlineShapes.W].Value,
+            reading[OutlineShapes.L].Value,
+            reading[OutlineShapes.Bow].Value
+        );
         if (2 * b > l)
             yield return Refuse(
                 reading,
-                "b",
+                OutlineShapes.Bow,
                 $"the curve stands out more than half of the length ({reading.Say(l.Over(2))}): it turns back on itself",
                 "4",
                 "10"
             );
         if (b >= w)
-            yield return Refuse(reading, "b", "the curve takes the whole width: nothing straight is left", "4", "10");
+            yield return Refuse(
+                reading,
+                OutlineShapes.Bow,
+                "the curve takes the whole width: nothing straight is left",
+                "4",
+                "10"
+            );
     }
 
     public override SeatOutline Draw(Reading reading)
     {
-        var (w, l, b) = (reading.Measure("W"), reading.Measure("L"), reading.Measure("b"));
+        var (w, l, b) = (reading[OutlineShapes.W], reading[OutlineShapes.L], reading[OutlineShapes.Bow]);
         var straight = w - b;
         return new SeatOutline(
             Named(("straight", straight), ("length", l), ("bow", b)),
@@ -129,17 +143,17 @@ internal sealed class CurvedEndShape : SeatShape
 
     public override PlanDrawing Drawing(Reading reading)
     {
-        var (w, l, o) = (Or(reading, "W", 32), Or(reading, "L", 22), Length.Zero);
-        var b = reading.Known("b") is { } bow && 2 * bow <= l && bow < w ? bow : Length.Min(w, l).Over(4);
-        var left = reading.Chosen("hand", "left");
+        var (w, l, o) = (Or(reading, OutlineShapes.W, 32), Or(reading, OutlineShapes.L, 22), Length.Zero);
+        var b = reading.Known(OutlineShapes.Bow) is { } bow && 2 * bow <= l && bow < w ? bow : Length.Min(w, l).Over(4);
+        var left = reading.Chosen(OutlineShapes.Hand) is HandSide.Left;
         var outline = Shape(w - b, l, b);
         Point Side(Length x, Length y) => left ? At(-x, y) : At(x, y);
         return new PlanDrawing(
             left ? Mirror(outline) : outline,
             [
-                new("W", Side(o, o), Side(w, o)),
-                new("L", Side(o, o), Side(o, l)),
-                new("b", Side(w - b, l.Over(2)), Side(w, l.Over(2))),
+                new(OutlineShapes.W, Side(o, o), Side(w, o)),
+                new(OutlineShapes.L, Side(o, o), Side(o, l)),
+                new(OutlineShapes.Bow, Side(w - b, l.Over(2)), Side(w, l.Over(2))),
             ]
         );
     }
@@ -148,29 +162,29 @@ internal sealed class CurvedEndShape : SeatShape
 /// <summary>An outline traced from a template: points and arcs.</summary>
 internal sealed class TracedShape : SeatShape
 {
-    public override string Key => "traced";
+    public override SeatShapeKind Kind => SeatShapeKind.Traced;
 
     public override string Name => "Traced";
 
     public override string When => "Any other shape: points and arcs off a template, or an SVG path.";
 
-    public override string Main => "O";
+    public override Measure Main => OutlineShapes.O;
 
     public override bool HasHand => true;
 
     public override IEnumerable<Problem> Check(Reading reading)
     {
-        if (reading.Count("backEdge") > reading.Traced("O")!.Edges.Count)
+        if (reading[OutlineShapes.BackEdge] > reading.Traced(OutlineShapes.O)!.Edges.Count)
             yield return reading.Refuse(
-                "choices.backEdge",
-                $"the outline has only {reading.Traced("O")!.Edges.Count} edges",
+                OutlineShapes.BackEdge,
+                $"the outline has only {reading.Traced(OutlineShapes.O)!.Edges.Count} edges",
                 "0"
             );
     }
 
     public override SeatOutline Draw(Reading reading)
     {
-        var traced = reading.Traced("O")!;
+        var traced = reading.Traced(OutlineShapes.O)!;
         var dimensions = new Dictionary<string, Working>();
         foreach (var edge in traced.Edges)
         {
@@ -188,7 +202,7 @@ internal sealed class TracedShape : SeatShape
         Outline Shape(Dimensions d) =>
             new([.. traced.Edges.Select(edge => edge with { Start = At(d[$"{edge.Name} x"], d[$"{edge.Name} y"]) })]);
         var (left, bottom, right, top) = traced.Bounds();
-        var (front, back) = Ends(traced, reading.Count("backEdge"));
+        var (front, back) = Ends(traced, reading[OutlineShapes.BackEdge]);
         return new SeatOutline(
             dimensions,
             Shape,
@@ -218,7 +232,7 @@ internal sealed class TracedShape : SeatShape
     {
         var l = Length.Inches(18);
         var outline =
-            reading.Traced("O")
+            reading.Traced(OutlineShapes.O)
             ?? new Outline([
                 new("e1", At(Length.Zero, Length.Zero)),
                 new("e2", At(l, Length.Zero)),

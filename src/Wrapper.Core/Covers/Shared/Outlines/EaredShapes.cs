@@ -11,31 +11,37 @@ internal abstract class EaredShape : SeatShape
     public override IEnumerable<Problem> Check(Reading reading)
     {
         var (w, n, l, e) = (
-            reading.Measure("W").Value,
-            reading.Measure("N").Value,
-            reading.Measure("L").Value,
-            reading.Measure("E").Value
+            reading[OutlineShapes.W].Value,
+            reading[OutlineShapes.N].Value,
+            reading[OutlineShapes.L].Value,
+            reading[OutlineShapes.E].Value
         );
         if (n >= w)
             yield return Refuse(
                 reading,
-                "N",
+                OutlineShapes.N,
                 $"the body is not narrower than the front ({reading.Say(w)}): nothing stands out",
                 "20",
                 "50"
             );
         if (e >= l)
-            yield return Refuse(reading, "E", $"the ear is as deep as the whole cushion ({reading.Say(l)})", "5", "12");
+            yield return Refuse(
+                reading,
+                OutlineShapes.E,
+                $"the ear is as deep as the whole cushion ({reading.Say(l)})",
+                "5",
+                "12"
+            );
     }
 
     protected static (Length W, Length L, Length N, Length E) Sizes(Reading reading)
     {
-        var (w, l) = (Or(reading, "W", 26), Or(reading, "L", 22));
+        var (w, l) = (Or(reading, OutlineShapes.W, 26), Or(reading, OutlineShapes.L, 22));
         return (
             w,
             l,
-            reading.Known("N") is { } n && n < w ? n : w - w.Over(4),
-            reading.Known("E") is { } e && e < l ? e : l.Over(4)
+            reading.Known(OutlineShapes.N) is { } n && n < w ? n : w - w.Over(4),
+            reading.Known(OutlineShapes.E) is { } e && e < l ? e : l.Over(4)
         );
     }
 }
@@ -43,7 +49,7 @@ internal abstract class EaredShape : SeatShape
 /// <summary>A T: an ear at both ends of the front.</summary>
 internal sealed class TeeShape : EaredShape
 {
-    public override string Key => "tee";
+    public override SeatShapeKind Kind => SeatShapeKind.Tee;
 
     public override string Name => "T";
 
@@ -51,7 +57,12 @@ internal sealed class TeeShape : EaredShape
 
     public override SeatOutline Draw(Reading reading)
     {
-        var (w, n, l, e) = (reading.Measure("W"), reading.Measure("N"), reading.Measure("L"), reading.Measure("E"));
+        var (w, n, l, e) = (
+            reading[OutlineShapes.W],
+            reading[OutlineShapes.N],
+            reading[OutlineShapes.L],
+            reading[OutlineShapes.E]
+        );
         var step = (w - n) / 2;
         return new SeatOutline(
             Named(("width", w), ("behind", n), ("length", l), ("ear", e)),
@@ -93,10 +104,10 @@ internal sealed class TeeShape : EaredShape
         return new PlanDrawing(
             Shape(w, n, l, e),
             [
-                new("W", At(o, o), At(w, o)),
-                new("L", At(w, o), At(w, l)),
-                new("N", At(inner, l), At(w - inner, l)),
-                new("E", At(o, o), At(o, e)),
+                new(OutlineShapes.W, At(o, o), At(w, o)),
+                new(OutlineShapes.L, At(w, o), At(w, l)),
+                new(OutlineShapes.N, At(inner, l), At(w - inner, l)),
+                new(OutlineShapes.E, At(o, o), At(o, e)),
             ]
         );
     }
@@ -105,7 +116,7 @@ internal sealed class TeeShape : EaredShape
 /// <summary>An L: one ear, drawn on the right.</summary>
 internal sealed class EllShape : EaredShape
 {
-    public override string Key => "ell";
+    public override SeatShapeKind Kind => SeatShapeKind.Ell;
 
     public override string Name => "L";
 
@@ -115,7 +126,12 @@ internal sealed class EllShape : EaredShape
 
     public override SeatOutline Draw(Reading reading)
     {
-        var (w, n, l, e) = (reading.Measure("W"), reading.Measure("N"), reading.Measure("L"), reading.Measure("E"));
+        var (w, n, l, e) = (
+            reading[OutlineShapes.W],
+            reading[OutlineShapes.N],
+            reading[OutlineShapes.L],
+            reading[OutlineShapes.E]
+        );
         return new SeatOutline(
             Named(("width", w), ("behind", n), ("length", l), ("ear", e)),
             d => Shape(d["width"], d["behind"], d["length"], d["ear"]),
@@ -151,27 +167,27 @@ internal sealed class EllShape : EaredShape
         var o = Length.Zero;
         Point[] ends = [At(o, o), At(w, o), At(o, l), At(n, l), At(w, e)];
         var outline = Shape(w, n, l, e);
-        if (reading.Chosen("hand", "left"))
+        if (reading.Chosen(OutlineShapes.Hand) is HandSide.Left)
         {
             outline = Mirror(outline);
             ends = [At(-w, o), At(o, o), At(-n, l), At(o, l), At(-w, e)];
             return new PlanDrawing(
                 outline,
                 [
-                    new("W", ends[0], ends[1]),
-                    new("L", At(o, o), At(o, l)),
-                    new("N", ends[2], ends[3]),
-                    new("E", ends[0], ends[4]),
+                    new(OutlineShapes.W, ends[0], ends[1]),
+                    new(OutlineShapes.L, At(o, o), At(o, l)),
+                    new(OutlineShapes.N, ends[2], ends[3]),
+                    new(OutlineShapes.E, ends[0], ends[4]),
                 ]
             );
         }
         return new PlanDrawing(
             outline,
             [
-                new("W", ends[0], ends[1]),
-                new("L", At(o, o), At(o, l)),
-                new("N", ends[2], ends[3]),
-                new("E", ends[1], ends[4]),
+                new(OutlineShapes.W, ends[0], ends[1]),
+                new(OutlineShapes.L, At(o, o), At(o, l)),
+                new(OutlineShapes.N, ends[2], ends[3]),
+                new(OutlineShapes.E, ends[1], ends[4]),
             ]
         );
     }

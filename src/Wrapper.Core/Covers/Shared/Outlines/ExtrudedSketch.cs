@@ -18,7 +18,7 @@ internal static class ExtrudedSketch
         Outline end,
         Length length,
         IEnumerable<DimensionLine> lines,
-        (string Along, Point From) depth
+        (Measure Along, Point From) depth
     )
     {
         Point Behind(Point p) => p.Moved(length.Scaled(Across), length.Scaled(Rise));

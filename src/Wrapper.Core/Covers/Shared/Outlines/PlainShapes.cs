@@ -10,7 +10,7 @@ namespace Wrapper.Core.Covers.Shared.Outlines;
 /// <summary>A rectangle, its corners square or rounded.</summary>
 internal sealed class RectangleShape : SeatShape
 {
-    public override string Key => "rectangle";
+    public override SeatShapeKind Kind => SeatShapeKind.Rectangle;
 
     public override string Name => "Rectangle";
 
@@ -18,11 +18,11 @@ internal sealed class RectangleShape : SeatShape
 
     public override IEnumerable<Problem> Check(Reading reading)
     {
-        var shorter = Length.Min(reading.Measure("W").Value, reading.Measure("L").Value);
-        if (2 * reading.MeasureOrZero("r").Value > shorter)
+        var shorter = Length.Min(reading[OutlineShapes.W].Value, reading[OutlineShapes.L].Value);
+        if (2 * reading.OrZero(OutlineShapes.CornerRadius).Value > shorter)
             yield return Refuse(
                 reading,
-                "r",
+                OutlineShapes.CornerRadius,
                 $"larger than half the shorter side ({reading.Say(shorter.Over(2))})",
                 "3",
                 "8"
@@ -30,7 +30,7 @@ internal sealed class RectangleShape : SeatShape
     }
 
     public override SeatOutline Draw(Reading reading) =>
-        Of(reading.Measure("W"), reading.Measure("L"), reading.MeasureOrZero("r"));
+        Of(reading[OutlineShapes.W], reading[OutlineShapes.L], reading.OrZero(OutlineShapes.CornerRadius));
 
     /// <summary>The rectangle of these finished sizes.</summary>
     public static SeatOutline Of(Working w, Working l, Working r)
@@ -63,19 +63,19 @@ internal sealed class RectangleShape : SeatShape
 
     public override PlanDrawing Drawing(Reading reading)
     {
-        var (w, l, o) = (Or(reading, "W", 22), Or(reading, "L", 20), Length.Zero);
-        var r = Length.Min(reading.Known("r") ?? o, Length.Min(w, l).Over(2));
+        var (w, l, o) = (Or(reading, OutlineShapes.W, 22), Or(reading, OutlineShapes.L, 20), Length.Zero);
+        var r = Length.Min(reading.Known(OutlineShapes.CornerRadius) ?? o, Length.Min(w, l).Over(2));
         var mark = Length.Max(r, w.Over(8));
         return new PlanDrawing(
             RoundedRectangle.Of(w, l, r),
             [
-                new("W", At(o, o), At(w, o)),
-                new("L", At(w, o), At(w, l)),
-                new("r", At(o, l), At(mark, l)),
-                new("V", At(mark, l), At(w, l)),
-                new("M", At(o, o), At(o, l)),
-                new("X1", At(o, o), At(w, l)),
-                new("X2", At(w, o), At(o, l)),
+                new(OutlineShapes.W, At(o, o), At(w, o)),
+                new(OutlineShapes.L, At(w, o), At(w, l)),
+                new(OutlineShapes.CornerRadius, At(o, l), At(mark, l)),
+                new(OutlineShapes.V, At(mark, l), At(w, l)),
+                new(OutlineShapes.M, At(o, o), At(o, l)),
+                new(OutlineShapes.X1, At(o, o), At(w, l)),
+                new(OutlineShapes.X2, At(w, o), At(o, l)),
             ]
         );
     }
@@ -84,31 +84,31 @@ internal sealed class RectangleShape : SeatShape
 /// <summary>Four straight sides out of square, by their lengths and one diagonal (handbook §1.2).</summary>
 internal sealed class FourSidedShape : SeatShape
 {
-    public override string Key => "four-sided";
+    public override SeatShapeKind Kind => SeatShapeKind.FourSided;
 
     public override string Name => "Four sides, out of square";
 
     public override string When => "A window seat or niche whose corners are not square: four sides and one diagonal.";
 
-    public override string Main => "X";
+    public override Measure Main => OutlineShapes.X;
 
     public override bool HasHand => true;
 
     public override IEnumerable<Problem> Check(Reading reading)
     {
         var (w, r, b, l, x) = (
-            reading.Measure("W").Value,
-            reading.Measure("R").Value,
-            reading.Measure("B").Value,
-            reading.Measure("L").Value,
-            reading.Measure("X").Value
+            reading[OutlineShapes.W].Value,
+            reading[OutlineShapes.R].Value,
+            reading[OutlineShapes.B].Value,
+            reading[OutlineShapes.L].Value,
+            reading[OutlineShapes.X].Value
         );
         var longest = Length.Min(w + r, b + l);
         var shortest = Length.Max((w - r).Abs(), (b - l).Abs());
         if (x >= longest || x <= shortest)
             yield return Refuse(
                 reading,
-                "X",
+                OutlineShapes.X,
                 $"these sides do not meet: the diagonal lies between {reading.Say(shortest)} and {reading.Say(longest)}",
                 "30",
                 "75"
@@ -116,7 +116,7 @@ internal sealed class FourSidedShape : SeatShape
         else if (Corners(w, r, b, l, x) is var at && (at[3].X.Ticks >= at[1].X.Ticks || !Convex(at)))
             yield return Refuse(
                 reading,
-                "X",
+                OutlineShapes.X,
                 "a corner of such an outline turns inward: measure the diagonal again, or trace the outline",
                 "30",
                 "75"
@@ -125,13 +125,18 @@ internal sealed class FourSidedShape : SeatShape
 
     public override SeatOutline Draw(Reading reading)
     {
-        var (w, r, b, l) = (reading.Measure("W"), reading.Measure("R"), reading.Measure("B"), reading.Measure("L"));
+        var (w, r, b, l) = (
+            reading[OutlineShapes.W],
+            reading[OutlineShapes.R],
+            reading[OutlineShapes.B],
+            reading[OutlineShapes.L]
+        );
         var dimensions = Named(
             ("front", w),
             ("right", r),
             ("back", b),
             ("left", l),
-            ("diagonal", reading.Measure("X"))
+            ("diagonal", reading[OutlineShapes.X])
         );
         static Outline Shape(Dimensions d)
         {
@@ -183,24 +188,26 @@ internal sealed class FourSidedShape : SeatShape
     public override PlanDrawing Drawing(Reading reading)
     {
         var known =
-            new[] { "W", "R", "B", "L", "X" }.All(key => reading.Known(key) is not null) && !Check(reading).Any();
+            new[] { OutlineShapes.W, OutlineShapes.R, OutlineShapes.B, OutlineShapes.L, OutlineShapes.X }.All(each =>
+                reading.Known(each) is not null
+            ) && !Check(reading).Any();
         var at = known
             ? Corners(
-                reading.Known("W")!.Value,
-                reading.Known("R")!.Value,
-                reading.Known("B")!.Value,
-                reading.Known("L")!.Value,
-                reading.Known("X")!.Value
+                reading.Known(OutlineShapes.W)!.Value,
+                reading.Known(OutlineShapes.R)!.Value,
+                reading.Known(OutlineShapes.B)!.Value,
+                reading.Known(OutlineShapes.L)!.Value,
+                reading.Known(OutlineShapes.X)!.Value
             )
             : Corners(Length.Inches(24), Length.Inches(19), Length.Inches(21), Length.Inches(18), Length.Inches(29));
         return new PlanDrawing(
             new Outline([.. at.Select((p, n) => new Edge($"{n}", p))]),
             [
-                new("W", at[0], at[1]),
-                new("R", at[1], at[2]),
-                new("B", at[2], at[3]),
-                new("L", at[3], at[0]),
-                new("X", at[0], at[2]),
+                new(OutlineShapes.W, at[0], at[1]),
+                new(OutlineShapes.R, at[1], at[2]),
+                new(OutlineShapes.B, at[2], at[3]),
+                new(OutlineShapes.L, at[3], at[0]),
+                new(OutlineShapes.X, at[0], at[2]),
             ]
         );
     }
@@ -209,17 +216,17 @@ internal sealed class FourSidedShape : SeatShape
 /// <summary>A full round.</summary>
 internal sealed class RoundShape : SeatShape
 {
-    public override string Key => "round";
+    public override SeatShapeKind Kind => SeatShapeKind.Round;
 
     public override string Name => "Round";
 
     public override string When => "A full circle: stools, round seats.";
 
-    public override string Main => "d";
+    public override Measure Main => OutlineShapes.Diameter;
 
     public override SeatOutline Draw(Reading reading)
     {
-        var d = reading.Measure("d");
+        var d = reading[OutlineShapes.Diameter];
         var quarter = (d.TimesPi() / 4).As("q", "quarter of the circle");
         return new SeatOutline(
             Named(("diameter", d)),
@@ -249,7 +256,7 @@ internal sealed class RoundShape : SeatShape
 
     public override PlanDrawing Drawing(Reading reading)
     {
-        var d = Or(reading, "d", 18);
-        return new PlanDrawing(Circle(d), [new("d", At(Length.Zero, d.Over(2)), At(d, d.Over(2)))]);
+        var d = Or(reading, OutlineShapes.Diameter, 18);
+        return new PlanDrawing(Circle(d), [new(OutlineShapes.Diameter, At(Length.Zero, d.Over(2)), At(d, d.Over(2)))]);
     }
 }

@@ -16,7 +16,7 @@ internal static class PrismSketch
     // Towards the eye, along the ground: square to the direction in which depth recedes.
     private static readonly Vec Eye = new(0.42, -1);
 
-    public static Sketch Of(PlanDrawing plan, Length thickness)
+    public static Sketch Of(PlanDrawing plan, Measure? up, Length thickness)
     {
         var walls = Enumerable
             .Range(0, plan.Outline.Edges.Count)
@@ -49,8 +49,8 @@ internal static class PrismSketch
             [.. walls, top],
             [
                 .. lines,
-                .. thickness.IsPositive
-                    ? [new DimensionLine("T", Project(corner, Length.Zero), Project(corner, thickness))]
+                .. up is not null && thickness.IsPositive
+                    ? [new DimensionLine(up, Project(corner, Length.Zero), Project(corner, thickness))]
                     : Array.Empty<DimensionLine>(),
             ]
         );
@@ -58,20 +58,26 @@ internal static class PrismSketch
         bool Low(Point p) => p.Y == bottom || p.X == right || p.Y < Length.Zero;
     }
 
-    /// <summary>A plain box by measures W, L and <paramref name="up"/>; so many inches stand in for what is not measured yet.</summary>
-    public static Sketch Box(Reading reading, string up, int usualWidth, int usualLength, int usualHeight)
+    /// <summary>A plain box; so many inches stand in for what is not measured yet.</summary>
+    public static Sketch Box(
+        Reading reading,
+        Measure width,
+        Measure length,
+        Measure? up,
+        int usualWidth,
+        int usualLength,
+        int usualHeight
+    )
     {
-        Length Or(string key, int usual) => reading.Known(key) ?? Length.Inches(usual);
-        var (w, l) = (Or("W", usualWidth), Or("L", usualLength));
+        var (w, l) = (reading.Drawn(width, usualWidth), reading.Drawn(length, usualLength));
         var plan = new PlanDrawing(
             Outline.Rectangle(w, l),
-            [new("W", new(Length.Zero, Length.Zero), new(w, Length.Zero)), new("L", new(w, Length.Zero), new(w, l))]
+            [
+                new(width, new(Length.Zero, Length.Zero), new(w, Length.Zero)),
+                new(length, new(w, Length.Zero), new(w, l)),
+            ]
         );
-        var box = Of(plan, Or(up, usualHeight));
-        return box with
-        {
-            Dimensions = [.. box.Dimensions.Select(line => line.Measure == "T" ? line with { Measure = up } : line)],
-        };
+        return Of(plan, up, up is null ? Length.Inches(usualHeight) : reading.Drawn(up, usualHeight));
     }
 
     private static Point Project(Point plan, Length height) =>

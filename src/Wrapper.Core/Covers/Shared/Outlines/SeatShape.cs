@@ -7,7 +7,7 @@ using Wrapper.Core.Lengths.Workings;
 namespace Wrapper.Core.Covers.Shared.Outlines;
 
 /// <summary>Where a measure is shown on a plan: between two points of the plan.</summary>
-internal sealed record PlanLine(string Measure, Point From, Point To);
+internal sealed record PlanLine(Measure Measure, Point From, Point To);
 
 /// <summary>A plan to sketch, with its measures.</summary>
 internal sealed record PlanDrawing(Outline Outline, IReadOnlyList<PlanLine> Lines);
@@ -15,14 +15,14 @@ internal sealed record PlanDrawing(Outline Outline, IReadOnlyList<PlanLine> Line
 /// <summary>One kind of seat outline. Front lies along the bottom, left to right.</summary>
 internal abstract class SeatShape
 {
-    public abstract string Key { get; }
+    public abstract SeatShapeKind Kind { get; }
 
     public abstract string Name { get; }
 
     public abstract string When { get; }
 
     /// <summary>The measure to look at when the outline as a whole is wrong.</summary>
-    public virtual string Main => "W";
+    public virtual Measure Main => OutlineShapes.W;
 
     /// <summary>Whether left and right differ.</summary>
     public virtual bool HasHand => false;
@@ -36,10 +36,10 @@ internal abstract class SeatShape
 
     protected static Point At(Length x, Length y) => new(x, y);
 
-    protected static Length Or(Reading reading, string key, int inches) => reading.Known(key) ?? Length.Inches(inches);
+    protected static Length Or(Reading reading, Measure measure, int inches) => reading.Drawn(measure, inches);
 
-    protected static Problem Refuse(Reading reading, string key, string reason, string inches, string metric) =>
-        reading.Refuse($"measures.{key}", reason, reading.Unit.IsInches() ? inches : metric);
+    protected static Problem Refuse(Reading reading, Measure measure, string reason, string inches, string metric) =>
+        reading.Refuse(measure, reason, reading.Example(inches, metric));
 
     /// <summary>Dimensions by name.</summary>
     protected static Dictionary<string, Working> Named(params (string Name, Working Working)[] dimensions) =>

@@ -13,46 +13,26 @@ namespace Wrapper.Core.Covers.Shared.Outlines;
 /// </summary>
 internal sealed class TaperedShape : SeatShape
 {
-    public const int MostStations = 3;
-
-    /// <summary>Where each station lies and how wide it is there; station n is asked while n of them or more are.</summary>
-    public static IEnumerable<Measure> StationMeasures(string where, string width) =>
-        Enumerable
-            .Range(1, MostStations)
-            .SelectMany(n =>
-                new[]
-                {
-                    new Measure($"f{n}", $"station {n}, distance", where, LengthLimits.Item).When(
-                        "stations",
-                        Usual.AtLeast(n, MostStations)
-                    ),
-                    new Measure($"w{n}", $"station {n}, width", width, LengthLimits.Item).When(
-                        "stations",
-                        Usual.AtLeast(n, MostStations)
-                    ),
-                }
-            );
-
-    public override string Key => "tapered";
+    public override SeatShapeKind Kind => SeatShapeKind.Tapered;
 
     public override string Name => "Tapered";
 
     public override string When => "A chair seat: wider in front than at the back, straight or curved at the sides.";
 
-    public override string Main => "B";
+    public override Measure Main => OutlineShapes.B;
 
     public override IEnumerable<Problem> Check(Reading reading)
     {
         var reached = Length.Zero;
-        var depth = reading.Measure("L").Value;
-        for (var n = 1; n <= MostStations; n++)
+        var depth = reading[OutlineShapes.L].Value;
+        for (var n = 1; n <= Stations.Most; n++)
         {
-            if (reading.Known($"f{n}") is not { } from)
+            if (reading.Known(Stations.From(n)) is not { } from)
                 continue;
             if (from <= reached)
                 yield return Refuse(
                     reading,
-                    $"f{n}",
+                    Stations.From(n),
                     $"stations are out of order: this one does not lie behind {reading.Say(reached)}",
                     "9",
                     "23"
@@ -60,16 +40,16 @@ internal sealed class TaperedShape : SeatShape
             if (from >= depth)
                 yield return Refuse(
                     reading,
-                    $"f{n}",
+                    Stations.From(n),
                     $"this station lies behind the back edge ({reading.Say(depth)})",
                     "9",
                     "23"
                 );
             reached = from;
         }
-        if (reading.Chosen("sides", "smooth") && !Stations(reading).Any())
+        if (reading.Chosen(OutlineShapes.Sides) is SideLine.Smooth && !Stations.Measured(reading).Any())
             yield return reading.Refuse(
-                "choices.stations",
+                Stations.Count,
                 "a smooth curve needs one width between front and back at least",
                 "1"
             );
@@ -77,15 +57,15 @@ internal sealed class TaperedShape : SeatShape
 
     public override SeatOutline Draw(Reading reading)
     {
-        var stations = Stations(reading).ToList();
-        var (w, b, l) = (reading.Measure("W"), reading.Measure("B"), reading.Measure("L"));
+        var stations = Stations.Measured(reading).ToList();
+        var (w, b, l) = (reading[OutlineShapes.W], reading[OutlineShapes.B], reading[OutlineShapes.L]);
         var dimensions = Named(("front", w), ("back", b), ("length", l));
         foreach (var n in stations)
         {
-            dimensions[$"from {n}"] = reading.Measure($"f{n}");
-            dimensions[$"width {n}"] = reading.Measure($"w{n}");
+            dimensions[$"from {n}"] = reading[Stations.From(n)];
+            dimensions[$"width {n}"] = reading[Stations.WidthAt(n)];
         }
-        var smooth = reading.Chosen("sides", "smooth");
+        var smooth = reading.Chosen(OutlineShapes.Sides) is SideLine.Smooth;
         Outline Shape(Dimensions d) =>
             Of(
                 d["front"],
@@ -97,7 +77,11 @@ internal sealed class TaperedShape : SeatShape
         var drawn = Shape(new Dimensions(dimensions));
         var (left, _, right, _) = drawn.Bounds();
         // Without a curve that bulges further the widest of all widths is the width.
-        var widest = stations.Select(n => reading.Measure($"w{n}")).Append(b).Append(w).MaxBy(width => width.Value)!;
+        var widest = stations
+            .Select(n => reading[Stations.WidthAt(n)])
+            .Append(b)
+            .Append(w)
+            .MaxBy(width => width.Value)!;
         var width =
             ((right - left) - widest.Value).Abs().Ticks <= 4
                 ? widest
@@ -114,11 +98,11 @@ internal sealed class TaperedShape : SeatShape
     // Straight sides: each stretch slants across half the difference of its widths.
     private static Dictionary<string, Working> Slants(Outline drawn, Reading reading, List<int> stations)
     {
-        var (w, b, l) = (reading.Measure("W"), reading.Measure("B"), reading.Measure("L"));
+        var (w, b, l) = (reading[OutlineShapes.W], reading[OutlineShapes.B], reading[OutlineShapes.L]);
         List<(Working From, Working Width)> at =
         [
             (Sum.Of(), w),
-            .. stations.Select(n => (reading.Measure($"f{n}"), reading.Measure($"w{n}"))),
+            .. stations.Select(n => (reading[Stations.From(n)], reading[Stations.WidthAt(n)])),
             (l, b),
         ];
         var lengths = Named(("front", w), ("back", b));
@@ -137,9 +121,6 @@ internal sealed class TaperedShape : SeatShape
     }
 
     private static string Stretch(string side, int at, bool only) => only ? side : $"{side} {at + 1}";
-
-    private static IEnumerable<int> Stations(Reading reading) =>
-        Enumerable.Range(1, MostStations).Where(n => reading.Has($"f{n}") && reading.Has($"w{n}"));
 
     /// <summary>Front, stations and back of these widths; the sides straight from one to the next, or one smooth curve.</summary>
     public static Outline Of(
@@ -177,27 +158,42 @@ internal sealed class TaperedShape : SeatShape
 
     public override PlanDrawing Drawing(Reading reading)
     {
-        var (w, b, l, o) = (Or(reading, "W", 18), Or(reading, "B", 14), Or(reading, "L", 17), Length.Zero);
+        var (w, b, l, o) = (
+            Or(reading, OutlineShapes.W, 18),
+            Or(reading, OutlineShapes.B, 14),
+            Or(reading, OutlineShapes.L, 17),
+            Length.Zero
+        );
         List<(Length From, Length Width)> stations = [];
-        foreach (var n in Stations(reading))
-            if (reading.Known($"f{n}")!.Value is var from && from < l && from > stations.LastOrDefault().From)
-                stations.Add((from, reading.Known($"w{n}")!.Value));
-        var outline = Of(w, b, l, stations, reading.Chosen("sides", "smooth") && stations.Count > 0);
+        foreach (var n in Stations.Measured(reading))
+            if (reading.Known(Stations.From(n))!.Value is var from && from < l && from > stations.LastOrDefault().From)
+                stations.Add((from, reading.Known(Stations.WidthAt(n))!.Value));
+        var outline = Of(
+            w,
+            b,
+            l,
+            stations,
+            reading.Chosen(OutlineShapes.Sides) is SideLine.Smooth && stations.Count > 0
+        );
         var middle = w.Over(2);
         List<PlanLine> lines =
         [
-            new("W", At(o, o), At(w, o)),
-            new("B", At(middle - b.Over(2), l), At(middle + b.Over(2), l)),
-            new("L", At(Length.Min(o, middle - b.Over(2)), o), At(Length.Min(o, middle - b.Over(2)), l)),
+            new(OutlineShapes.W, At(o, o), At(w, o)),
+            new(OutlineShapes.B, At(middle - b.Over(2), l), At(middle + b.Over(2), l)),
+            new(OutlineShapes.L, At(Length.Min(o, middle - b.Over(2)), o), At(Length.Min(o, middle - b.Over(2)), l)),
         ];
-        for (var n = 1; n <= reading.Count("stations"); n++)
+        for (var n = 1; n <= reading[Stations.Count]; n++)
         {
-            var from = reading.Known($"f{n}") ?? (n * l).Over(reading.Count("stations") + 1);
-            var width = reading.Known($"w{n}") ?? (w + b).Over(2);
+            var from = reading.Known(Stations.From(n)) ?? (n * l).Over(reading[Stations.Count] + 1);
+            var width = reading.Known(Stations.WidthAt(n)) ?? (w + b).Over(2);
             lines.Add(
-                new($"f{n}", At(Length.Max(w, middle + b.Over(2)), o), At(Length.Max(w, middle + b.Over(2)), from))
+                new(
+                    Stations.From(n),
+                    At(Length.Max(w, middle + b.Over(2)), o),
+                    At(Length.Max(w, middle + b.Over(2)), from)
+                )
             );
-            lines.Add(new($"w{n}", At(middle - width.Over(2), from), At(middle + width.Over(2), from)));
+            lines.Add(new(Stations.WidthAt(n), At(middle - width.Over(2), from), At(middle + width.Over(2), from)));
         }
         return new PlanDrawing(outline, lines);
     }
