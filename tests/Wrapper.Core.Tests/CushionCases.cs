@@ -157,14 +157,21 @@ public class CushionCases
     [Fact]
     public void Corner_marks_fall_where_the_corners_are()
     {
-        var notches = Strip(("ease", "exact")).Piece("boxing").Notches;
-        Assert.All(notches, notch => Assert.True(notch.Clip));
-        Assert.Equal([19m, 49m], notches.Where(n => n.Edge == "lower").Select(n => Items.Inches(n.At)));
-        Assert.Equal([47.5m, 17.5m], notches.Where(n => n.Edge == "upper").Select(n => Items.Inches(n.At))); // drawn from the right, 66 1/2 long
-        Assert.Equal(
-            [2.5m, 32.5m],
-            Strip(("ease", "exact")).Piece("zip-strip").Notches.Select(n => Items.Inches(n.At)).Order()
+        var pattern = Strip(("ease", "exact"));
+        IEnumerable<Notch> On(string piece, params string[] edges) =>
+            pattern.Piece(piece).Notches.Where(notch => edges.Contains(notch.Edge));
+        Assert.All(On("boxing", "lower", "upper"), notch => Assert.True(notch.Clip));
+        Assert.Equal([19m, 49m], On("boxing", "lower").Select(n => Items.Inches(n.At)));
+        Assert.Equal([17.5m, 47.5m], On("boxing", "upper").Select(n => Items.Inches(n.At))); // drawn from the right, 66 1/2 long
+        Assert.Equal([2.5m, 32.5m], pattern.Piece("zip-strip").Notches.Select(n => Items.Inches(n.At)));
+        // The zip's own seam meets both ends of the boxing at half its depth of 4, where nothing is clipped.
+        Assert.All(
+            On("boxing", "left end", "right end"),
+            notch => Assert.Equal((2m, false), (Items.Inches(notch.At), notch.Clip))
         );
+        Assert.Equal(2, On("boxing", "left end", "right end").Count());
+        // The boxing takes over from the zip strip 2 1/2 from the back corners: of the left side 2 1/2 from its start, of the right side 20 - 2 1/2.
+        Assert.Equal([17.5m, 2.5m], On("panel", "right", "left").Select(n => Items.Inches(n.At)));
     }
 
     [Theory]

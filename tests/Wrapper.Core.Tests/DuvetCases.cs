@@ -1,4 +1,5 @@
 using Wrapper.Core.Lengths;
+using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Tests;
 
@@ -56,8 +57,20 @@ public class DuvetCases
         var pattern = Cases.Draft("duvet-cover", changes, JobUnit.Inch).Pattern!;
         var marks = pattern
             .Pieces.Where(piece => piece.Key.StartsWith("front", StringComparison.Ordinal))
-            .SelectMany(piece => piece.Notches.Select(notch => (notch.At, piece.Stitch.LengthOf(notch.Edge))))
+            .SelectMany(piece =>
+                piece
+                    .Notches.Where(notch => !Runs(piece).Contains((notch.Edge, notch.At)))
+                    .Select(notch => (notch.At, piece.Stitch.LengthOf(notch.Edge)))
+            )
             .ToList();
+        // Where the opening begins and stops there are marks too.
+        HashSet<(string, Length?)> Runs(Piece piece) =>
+            [
+                .. pattern
+                    .Seams.SelectMany(seam => seam.Left.Concat(seam.Right))
+                    .Where(run => run.Piece == piece.Key)
+                    .SelectMany(run => new[] { (run.Edge, run.From), (run.Edge, run.To) }),
+            ];
         Assert.Equal(count, marks.Count);
         // Nearer than 1 in only to the side of a piece that is no join: none, since the opening stops an eighth short of it.
         Assert.All(marks, mark => Assert.True(mark.At >= Length.Inches(1) && mark.Item2 - mark.At >= Length.Inches(1)));

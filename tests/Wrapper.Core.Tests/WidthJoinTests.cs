@@ -29,15 +29,20 @@ public class WidthJoinTests
         )
         .Select((item, inches) => (item, Length.Inches(inches)));
 
-    private static Pattern On(Item item, Length usable) =>
-        Items.Drafting.Draft(item, JobUnit.Inch, _ => Working.Of("U", "usable width", usable))
-            is { Pattern: { } pattern, Seams: { } seams }
-            ? seams.Holds
-                ? pattern
-                : throw new InvalidOperationException(
-                    $"{item.MakeUp} on {usable}: {string.Join("; ", seams.Coverage.Concat(seams.Seams.Select(seam => seam.Fault).OfType<string>()))}"
-                )
-            : throw new InvalidOperationException($"{item.MakeUp} cannot be drafted on {usable}");
+    private static Pattern On(Item item, Length usable)
+    {
+        var draft = Items.Drafting.Draft(item, JobUnit.Inch, _ => Working.Of("U", "usable width", usable));
+        if (draft is not { Pattern: { } pattern, Seams: { } seams })
+            throw new InvalidOperationException($"{Said(item)} on {usable}: {string.Join("; ", draft.Problems)}");
+        return seams.Holds
+            ? pattern
+            : throw new InvalidOperationException(
+                $"{Said(item)} on {usable}: {string.Join("; ", seams.Coverage.Concat(seams.Seams.Select(seam => seam.Fault).OfType<string>()))}"
+            );
+    }
+
+    private static string Said(Item item) =>
+        $"{item.MakeUp} {string.Join(" | ", item.Measures.Concat(item.Choices).Concat(item.Allowances).Select(pair => $"{pair.Key}={pair.Value.Typed}"))}";
 
     [Fact]
     public void Joined_pieces_are_the_whole_pieces_cut_apart() =>
@@ -74,6 +79,17 @@ public class WidthJoinTests
                 Assert.Equal(0, (Hemmed(whole) - Hemmed(joined)).Ticks, 40.0);
             },
             iter: 120
+        );
+
+    // A circle of radius 34.03 on 49 in cloth would be joined 24 1/8 from its middle, a hair beside the 45° point (24.06) where two of its arcs meet: the join moves in, clear of it.
+    [Fact]
+    public void A_join_beside_the_point_where_two_arcs_meet_is_drafted() =>
+        Assert.Equal(
+            3,
+            On(
+                Items.Read("round-table-draped", JobUnit.Inch, "d=36 13/16 | H=15 10/16 | s=3/8 | h=1/2"),
+                Length.Inches(49)
+            ).Pieces.Count
         );
 
     [Fact]

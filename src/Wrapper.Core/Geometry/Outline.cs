@@ -58,6 +58,15 @@ public sealed class Outline
     /// <summary>Whether there is an edge of this name.</summary>
     public bool Has(string name) => index.ContainsKey(name);
 
+    /// <summary>The name of the edge that starts where this one ends.</summary>
+    public string EdgeAfter(string name) => Edges[(index[name] + 1) % Edges.Count].Name;
+
+    /// <summary>The name of the edge that ends where this one starts.</summary>
+    public string EdgeBefore(string name) => Edges[(index[name] + Edges.Count - 1) % Edges.Count].Name;
+
+    /// <summary>Whether the line goes on without a corner where this edge starts.</summary>
+    public bool IsSmoothAt(string name) => Offset.IsSmooth(Curve(EdgeBefore(name)), Curve(name));
+
     /// <summary>The length of one edge along the line, rounded once.</summary>
     public Length LengthOf(string name) => Curve(index[name]).Length();
 

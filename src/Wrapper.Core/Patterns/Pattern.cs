@@ -46,6 +46,16 @@ public sealed record Pattern
     /// <summary>The piece of a key.</summary>
     public Piece Piece(string key) => Pieces.First(piece => piece.Key == key);
 
+    /// <summary>Whether a run lies on an instance that is the mirror image of its piece: of pieces that are turned over, every second one.</summary>
+    internal bool IsTurnedOver(Run run) => Piece(run.Piece).TurnedOver && run.Instance % 2 == 0;
+
+    /// <summary>Whether a tuck begins or ends at <paramref name="at"/> on the edge of <paramref name="run"/>.</summary>
+    internal bool IsTucked(Run run, Length at) =>
+        Seams
+            .Where(seam => seam.Kind == SeamKind.Lap)
+            .SelectMany(seam => seam.Left.Concat(seam.Right))
+            .Any(tuck => tuck.Piece == run.Piece && tuck.Edge == run.Edge && (tuck.From == at || tuck.To == at));
+
     /// <summary>Length of a run as drawn.</summary>
     internal Length LengthOf(Run run)
     {

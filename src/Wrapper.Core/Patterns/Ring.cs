@@ -10,11 +10,9 @@ namespace Wrapper.Core.Patterns;
 internal sealed class Ring
 {
     private readonly List<(string Edge, Length Start, Length Length)> edges = [];
-    private readonly Outline outline;
 
     public Ring(Outline outline)
     {
-        this.outline = outline;
         foreach (var edge in outline.Edges)
         {
             var length = outline.LengthOf(edge.Name);
@@ -56,33 +54,9 @@ internal sealed class Ring
         return runs;
     }
 
-    /// <summary>
-    /// Marks for what is sewn round a stretch, as distances from its beginning: where edges meet, clipped at corners; and clips along
-    /// every arc that bulges outward, as close as the curve asks for (handbook §4.5).
-    /// </summary>
-    public IEnumerable<(Length At, bool Clip)> Marks(Length from, Length length)
-    {
-        var marks = new List<(Length At, bool Clip)>();
-        foreach (var lap in (Length[])[Lengths.Length.Zero, Length])
-            for (var at = 0; at < edges.Count; at++)
-            {
-                var (edge, start, size) = edges[at];
-                var (before, curve) = (outline.Curve((at + edges.Count - 1) % edges.Count), outline.Curve(at));
-                marks.Add((start + lap - from, Clip: !Offset.IsSmooth(before, curve)));
-                if (curve.Radius is null || !curve.Outward)
-                    continue;
-                marks.AddRange(
-                    Clips.Along(size, outline.Edges[at].Radius!.Value).Select(clip => (start + lap - from + clip, true))
-                );
-            }
-        return marks.Where(mark => mark.At.IsPositive && mark.At < length).OrderBy(mark => mark.At);
-    }
-
-    /// <summary>The edge under a distance, and how far along it.</summary>
-    public (string Edge, Length At) Under(Length distance)
-    {
-        var at = new Length(distance.Ticks % Length.Ticks);
-        var (edge, start, _) = edges.Last(e => e.Start <= at);
-        return (edge, at - start);
-    }
+    /// <summary>Whether edges meet within a stretch.</summary>
+    public bool HasJoint(Length from, Length length) =>
+        edges
+            .SelectMany(edge => new[] { edge.Start - from, edge.Start + Length - from })
+            .Any(at => at.IsPositive && at < length);
 }

@@ -53,7 +53,11 @@ public sealed class Drafting
             reading.Problems.AddRange(makeUp.Check(reading));
         if (reading.Problems.Count > 0)
             return new Draft(null, null, reading, reading.Problems);
-        var pattern = Filled.With(WidthJoins.Apply(makeUp.Draft(reading), reading), makeUp.Fillings(reading), unit);
+        var pattern = Filled.With(
+            Marks.Apply(WidthJoins.Apply(makeUp.Draft(reading), reading)),
+            makeUp.Fillings(reading),
+            unit
+        );
         if (Unsound(pattern, makeUp, reading) is { } unsound)
             return new Draft(null, null, reading, [unsound]);
         return new Draft(pattern, SeamCheck.Of(pattern, unit), reading, []);

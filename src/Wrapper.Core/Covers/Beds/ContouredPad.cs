@@ -167,7 +167,6 @@ public sealed class ContouredPad : MakeUp
             Notches = [.. Turns(profile).Select(turn => new Notch(turn.Edge, Length.Zero, Clip: turn.Inward))],
             Note = "Clip the inward angles, notch the outward ones.",
         }.Measured(profile.Base, profile.Height, "width", "height");
-        var marks = Turns(profile).ToList();
         var wrap = Usual.Rectangle(
             "wrap",
             "wrap",
@@ -182,12 +181,6 @@ public sealed class ContouredPad : MakeUp
         {
             Grain = reading.Chosen(Usual.PanelGrain),
             MayBeJoined = true,
-            Notches =
-            [
-                .. new[] { "lower", "upper" }.SelectMany(edge =>
-                    marks.Select(turn => new Notch(edge, turn.At, Clip: !turn.Inward))
-                ),
-            ],
             Note = "At the marks, notch where the profile turns inward and clip where it turns outward.",
         };
         Seam EndSeam(int instance, string edge) =>
@@ -245,17 +238,15 @@ public sealed class ContouredPad : MakeUp
         };
     }
 
-    // The angles of the path: the edge that starts there, how far along the path, and whether the profile turns inward.
-    private static IEnumerable<(string Edge, Length At, bool Inward)> Turns(PadProfile profile)
+    // The edges of the path that start at an angle, and whether the profile turns inward there.
+    private static IEnumerable<(string Edge, bool Inward)> Turns(PadProfile profile)
     {
         var outline = PadProfile.Draw(new Dimensions(profile.Dimensions));
-        var at = Length.Zero;
         foreach (var (before, edge) in PadProfile.Path.Zip(PadProfile.Path.Skip(1)))
         {
-            at += profile.Lengths[before].Value;
             var turn = outline.Curve(before).Direction(1).Cross(outline.Curve(edge).Direction(0));
             if (Math.Abs(turn) > 1e-3)
-                yield return (edge, at, turn < 0);
+                yield return (edge, turn < 0);
         }
     }
 }

@@ -134,9 +134,7 @@ public sealed class Bolster : MakeUp
                 .Circle(d.Value)
                 .Edges.ToDictionary(edge => edge.Name, edge => reading.EdgeAllowance(Usual.Seam, "end", edge.Name)),
             Grain = Grain.Either,
-            Notches = [.. new[] { "front", "right", "back", "left" }.Select(edge => new Notch(edge, Length.Zero))],
         }.Measured(d, d);
-        var clips = Clips.Along(round.Value, radius).ToList();
         var body = Usual.Rectangle(
             "body",
             "body",
@@ -147,10 +145,6 @@ public sealed class Bolster : MakeUp
         ) with
         {
             Grain = reading.Chosen(Usual.StripGrain),
-            Notches =
-            [
-                .. new[] { "lower", "upper" }.SelectMany(edge => clips.Select(at => new Notch(edge, at, Clip: true))),
-            ],
             Note = $"Clip both ends every {reading.Say(Clips.Spacing(radius))}, to just short of the stitch line.",
         };
         var corded = Cord.IsChosen(reading);

@@ -224,26 +224,10 @@ public class BoxCushionStrip : BoxCushion
     private static Piece Panel(Reading reading, BoxedPlan plan)
     {
         Working Own(string edge) => reading.EdgeAllowance(Usual.Seam, "panel", edge);
-        var ends = new[] { plan.ZipStart, plan.BoxingStart }.Select(plan.Ring.Under);
         var outline = plan.Seat.Outline;
-        var arcs = outline.Edges.Where(edge => edge.Radius is not null).ToList();
         return new Piece("panel", "panel", 2, plan.Seat.Dimensions, plan.Seat.Shape)
         {
             Allowances = outline.Edges.ToDictionary(edge => edge.Name, edge => Own(edge.Name)),
-            Notches =
-            [
-                .. ends.Select(end => new Notch(end.Edge, end.At)),
-                .. arcs.SelectMany(arc =>
-                    new[] { new Notch(arc.Name, Length.Zero), new Notch(arc.Name, outline.LengthOf(arc.Name)) }
-                ),
-                // Round a hollow it is the panel that must give, not the boxing.
-                .. arcs.Where(arc => !arc.Outward)
-                    .SelectMany(arc =>
-                        Clips
-                            .Along(outline.LengthOf(arc.Name), arc.Radius!.Value)
-                            .Select(at => new Notch(arc.Name, at, Clip: true))
-                    ),
-            ],
             Grain = reading.Chosen(Usual.PanelGrain),
             TurnedOver = true,
             Note = "One top, and one bottom that is turned over.",
@@ -264,12 +248,6 @@ public class BoxCushionStrip : BoxCushion
         {
             Allowances = new[] { "zip", "right end", "outer", "left end" }.ToDictionary(edge => edge, Edge),
             Grain = reading.Chosen(Usual.StripGrain),
-            Notches =
-            [
-                .. plan
-                    .Ring.Marks(plan.ZipStart, plan.ZipRun.Value)
-                    .Select(mark => new Notch("outer", plan.ZipRun.Value - mark.At, mark.Clip)),
-            ],
         }.Measured(plan.ZipRun, half, "length", "height");
     }
 }

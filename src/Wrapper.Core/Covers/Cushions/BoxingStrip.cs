@@ -140,11 +140,6 @@ internal sealed class BoxingStrip
                     $"part {at + 1} of the boxing run"
                 );
         var length = tucks == 0 ? run : run + (tucks * o);
-        var marks = plan
-            .Ring.Marks(plan.BoxingStart, plan.BoxingRun.Value)
-            .Where(mark => mark.At > cuts[at] && mark.At < cuts[at + 1])
-            .Select(mark => (At: mark.At - cuts[at] + TuckedBefore(at), mark.Clip))
-            .ToList();
         var (end, depth) = (length.Value, plan.Depth.Value);
         return new Piece(
             key,
@@ -156,22 +151,16 @@ internal sealed class BoxingStrip
         {
             Allowances = new[] { "lower", "right end", "upper", "left end" }.ToDictionary(edge => edge, Edge),
             Grain = grain,
-            Notches =
-            [
-                .. marks.SelectMany(mark =>
-                    new[] { new Notch("lower", mark.At, mark.Clip), new Notch("upper", end - mark.At, mark.Clip) }
-                ),
-            ],
             Lines = [.. Folds(at, end).Select(x => new InnerLine("fold", new(x, Length.Zero), new(x, depth)))],
-            Note = CutsOf(reading, plan, marks),
+            Note = plan.Ring.HasJoint(plan.BoxingStart + cuts[at], cuts[at + 1] - cuts[at])
+                ? CutsOf(reading, plan)
+                : "",
         }.Measured(length, plan.Depth, "length", "depth");
     }
 
     // What the marks are for.
-    private static string CutsOf(Reading reading, BoxedPlan plan, IReadOnlyList<(Length At, bool Clip)> marks)
+    private static string CutsOf(Reading reading, BoxedPlan plan)
     {
-        if (marks.Count == 0)
-            return "";
         var arcs = plan
             .Seat.Outline.Edges.Where(edge => edge is { Radius: not null, Outward: true })
             .Select(edge => edge.Radius!.Value)

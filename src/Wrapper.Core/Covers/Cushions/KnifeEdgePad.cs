@@ -115,8 +115,6 @@ public sealed class KnifeEdgePad : BoxCushion
         var opening = IsFoam(reading)
             ? seat.Lengths[seat.Back]
             : Working.Of("opening", "opening", reading[HandOpening]);
-        // Hollow edges are clipped, outer curves are trimmed; marks stand where curves begin and end.
-        var hollows = outline.Edges.Where(edge => edge is { Radius: not null, Outward: false });
         var pad = new Piece("panel", "pad", 2, seat.Dimensions, seat.Shape)
         {
             Allowances = outline.Edges.ToDictionary(
@@ -125,14 +123,6 @@ public sealed class KnifeEdgePad : BoxCushion
             ),
             Grain = reading.Chosen(Usual.PanelGrain),
             TurnedOver = true,
-            Notches =
-            [
-                .. hollows.SelectMany(edge =>
-                    Clips
-                        .Along(outline.LengthOf(edge.Name), edge.Radius!.Value)
-                        .Select(at => new Notch(edge.Name, at, Clip: true))
-                ),
-            ],
             Note = "One turned over, or both cut on the double away from the fold.",
         }.Measured(seat.Width, seat.Depth, more: seat.Diagonals(outline));
 

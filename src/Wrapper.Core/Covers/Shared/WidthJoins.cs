@@ -67,12 +67,32 @@ internal static class WidthJoins
         if (fits)
             return [];
         var (stitchLeft, _, stitchRight, _) = piece.Stitch.Bounds();
-        return Parted(
+        var places = Parted(
             Finished(piece, "width", 2),
             reading,
             piece.Role,
             Length.Max(stitchLeft - left, right - stitchRight) - reading[Usual.Seam].Value
         );
+        return [.. places.Select(place => ClearOfArcs(piece, place))];
+    }
+
+    // A bit of arc between a join and the point where it meets the next one would lie within the allowance of the join: such a join moves towards the middle, clear of that point.
+    private static Working ClearOfArcs(Piece piece, Working place)
+    {
+        var (left, _, right, _) = piece.Stitch.Bounds();
+        var most = piece.Allowances.Values.Max(allowance => allowance.Value) + Length.Inches(0, 1, 4);
+        var middle = (right - left).Over(2);
+        var near = piece
+            .Stitch.Edges.Where(edge => edge.Radius is not null && piece.Stitch.IsSmoothAt(edge.Name))
+            .Select(edge => edge.Start.X - left)
+            .Where(at => (at - place.Value).Abs() < most && (at - middle).Abs() > most)
+            .Select(at => (Length?)at)
+            .FirstOrDefault();
+        if (near is not { } point)
+            return place;
+        var by = point < middle ? point + most - place.Value : place.Value - (point - most);
+        var moved = Working.Of("clear", "to be clear of where two curves meet", by);
+        return point < middle ? place + moved : place - moved;
     }
 
     private static List<Working> Places(Working width, Reading reading, ClothRole role) =>
