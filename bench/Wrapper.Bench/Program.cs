@@ -79,38 +79,6 @@ static JobDocument Job(int cushions)
 // Every make-up in turn, its measures near what its drawing starts with; outlines change from item to item where there is a choice.
 JobDocument Seats(int count)
 {
-    var usual = new Dictionary<string, string>
-    {
-        ["W"] = "22",
-        ["L"] = "20",
-        ["T"] = "4",
-        ["d"] = "14",
-        ["B"] = "18",
-        ["R"] = "20",
-        ["X"] = "29",
-        ["N"] = "17",
-        ["E"] = "5",
-        ["b"] = "2",
-        ["f1"] = "9",
-        ["w1"] = "20",
-        ["O"] = "0, 0; 24, 0; 24, 18; 16, 18; 8, 18 hollow 6; 0, 18",
-        ["H"] = "27",
-        ["D"] = "2",
-        ["S"] = "22",
-        ["F"] = "12",
-        ["A"] = "9",
-        ["U"] = "5",
-        ["K"] = "5",
-        ["C"] = "5",
-        ["M"] = "34",
-        ["Y"] = "80",
-        ["H1"] = "4",
-        ["W1"] = "2",
-        ["W2"] = "6",
-        ["H2"] = "1 1/2",
-        ["x1"] = "6",
-        ["y1"] = "4",
-    };
     return JobDocument.Empty("bench", JobUnit.Inch) with
     {
         Items =
@@ -120,19 +88,13 @@ JobDocument Seats(int count)
                 .Select(n =>
                 {
                     var makeUp = drafting.MakeUps[n % drafting.MakeUps.Count];
-                    var item = makeUp.NewItem($"i{n}", makeUp.Name, JobUnit.Inch);
+                    var item = makeUp.UsualItem($"i{n}", makeUp.Name, JobUnit.Inch);
                     var choices = new Dictionary<string, Entry>(item.Choices);
                     if (choices.ContainsKey("shape") && makeUp.Key is "box-cushion-strip" or "knife-edge-pad")
                         choices["shape"] = new(n % 2 == 0 ? "tapered" : "traced", JobUnit.Inch);
                     if (choices.ContainsKey("obstacles"))
                         choices["obstacles"] = new("1", JobUnit.Inch);
-                    return item with
-                    {
-                        Choices = choices,
-                        Measures = makeUp
-                            .Measures.Where(m => !m.Optional && usual.ContainsKey(m.Key))
-                            .ToDictionary(m => m.Key, m => new Entry(usual[m.Key], JobUnit.Inch)),
-                    };
+                    return item with { Choices = choices };
                 }),
         ],
         Cloths = [JobCloth.Usual("c", "cloth", JobUnit.Inch)],

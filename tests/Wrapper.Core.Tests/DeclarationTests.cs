@@ -37,6 +37,24 @@ public class DeclarationTests
         }
     }
 
+    // Sketches, examples, trials and the bench start from usual sizes: together they must make a cover.
+    [Theory]
+    [MemberData(nameof(MakeUps))]
+    public void Usual_sizes_can_be_drafted(string key)
+    {
+        var makeUp = Items.Drafting.Find(key)!;
+        foreach (var unit in (JobUnit[])[JobUnit.Inch, JobUnit.Centimetre])
+        {
+            var draft = Items.Draft(makeUp.UsualItem("a", "a", unit), unit);
+            Assert.Empty(draft.Problems);
+            Assert.True(draft.Seams!.Holds);
+        }
+        Assert.All(
+            makeUp.Measures.Where(measure => measure.Kind == MeasureKind.Length),
+            measure => Assert.True(measure.Usual.IsPositive, $"{measure.Key} has no usual size")
+        );
+    }
+
     [Theory]
     [MemberData(nameof(MakeUps))]
     public void Keys_are_told_apart_and_every_default_can_be_read(string key)

@@ -113,9 +113,13 @@ public class DraftProperties
                 {
                     var changed = piece.Redrawn(name, working.Value + Length.Inches(0, 1, 8));
                     // A station's width moves each side by half of the eighth, a point on an arc slides along it: no more than a seam may differ by.
-                    // One width of a joined piece need not reach what a dimension of the whole piece moves.
+                    // So does the width at a nose, which nothing is sewn to. One width of a joined piece need not reach what a dimension of the whole piece moves.
                     if (
-                        (name.Any(char.IsDigit) || piece.Dimensions.ContainsKey("join at 1"))
+                        (
+                            name.Any(char.IsDigit)
+                            || (name == "back" && item.MakeUp == "traced-board")
+                            || piece.Dimensions.ContainsKey("join at 1")
+                        )
                         && Moved(piece.Stitch, changed.Stitch) <= Length.Inches(0, 1, 16)
                     )
                         continue;
@@ -137,6 +141,8 @@ public class DraftProperties
             .Select(corner =>
                 Length.Max((corner.Before.X - corner.After.X).Abs(), (corner.Before.Y - corner.After.Y).Abs())
             )
+            // Where the first corner itself is gone there is nothing to compare by: that is a change.
+            .DefaultIfEmpty(Length.Inches(1))
             .Max();
 
     private static Point From(Outline outline, string edge)

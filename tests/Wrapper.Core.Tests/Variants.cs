@@ -18,60 +18,11 @@ internal static class Variants
 
     private static Gen<Item> From(MakeUp makeUp) =>
         from metric in Gen.Bool
-        from w in Gen.Int[8 * 16, 90 * 16]
-        from l in Gen.Int[8 * 16, 60 * 16]
+        from scale in Gen.Int[40, 250]
         from picks in Gen.Int[0, 999].Array[makeUp.Choices.Count]
-        from shares in Gen.Int[0, 99].Array[makeUp.Measures.Count]
+        from shares in Gen.Int[75, 130].Array[makeUp.Measures.Count]
         from own in Gen.Int[-8, 20]
-        select Build(makeUp, metric ? JobUnit.Centimetre : JobUnit.Inch, w, l, picks, shares, own);
-
-    // Each measure lies between two shares (per cent) of the width w, of the length l, or of neither (in 1/16 in).
-    private static readonly Dictionary<string, (char Of, int From, int To)> Ranges = new()
-    {
-        ["W"] = ('w', 100, 100),
-        ["L"] = ('l', 100, 100),
-        ["T"] = ('-', 2 * 16, 9 * 16),
-        ["d"] = ('-', 5 * 16, 40 * 16),
-        ["B"] = ('w', 70, 115),
-        ["R"] = ('l', 92, 108),
-        ["N"] = ('w', 40, 92),
-        ["E"] = ('l', 15, 60),
-        ["b"] = ('l', 3, 30),
-        ["f1"] = ('l', 20, 30),
-        ["f2"] = ('l', 40, 55),
-        ["f3"] = ('l', 65, 80),
-        ["w1"] = ('w', 85, 110),
-        ["w2"] = ('w', 80, 110),
-        ["w3"] = ('w', 80, 110),
-        ["r"] = ('l', 1, 30),
-        ["V"] = ('w', 99, 101),
-        ["M"] = ('l', 99, 101),
-        ["X1"] = ('w', 120, 130),
-        ["X2"] = ('w', 120, 130),
-        ["H"] = ('-', 12 * 16, 36 * 16),
-        ["D"] = ('-', 1 * 16, 5 * 16),
-        ["A"] = ('-', 5 * 16, 12 * 16),
-        ["t"] = ('-', 8, 3 * 16),
-        ["F"] = ('-', 6 * 16, 12 * 16),
-        ["K"] = ('-', 2 * 16, 6 * 16),
-        ["S"] = ('-', 14 * 16, 26 * 16),
-        ["P"] = ('-', 16 * 16, 30 * 16),
-        ["U"] = ('-', 3 * 16, 8 * 16),
-        ["C"] = ('-', 1 * 16, 6 * 16),
-        ["G"] = ('-', 3 * 16, 8 * 16),
-        ["x"] = ('-', 8, 24),
-        ["Y"] = ('w', 100, 104),
-        ["H1"] = ('-', 3 * 16, 6 * 16),
-        ["W1"] = ('w', 8, 20),
-        ["W2"] = ('w', 10, 40),
-        ["H2"] = ('-', 8, 5 * 16),
-        ["x1"] = ('w', 8, 20),
-        ["x2"] = ('w', 30, 45),
-        ["x3"] = ('w', 55, 70),
-        ["y1"] = ('w', 5, 9),
-        ["y2"] = ('w', 5, 9),
-        ["y3"] = ('w', 5, 9),
-    };
+        select Build(makeUp, metric ? JobUnit.Centimetre : JobUnit.Inch, scale, picks, shares, own);
 
     // Traced outlines, in inches; some concave, some with arcs and hollows. One is a path.
     private static readonly string[] Traces =
@@ -84,7 +35,8 @@ internal static class Variants
         "M0 0 H20 A10 10 0 0 0 20 -20 H0 Z",
     ];
 
-    private static Item Build(MakeUp makeUp, JobUnit unit, int w, int l, int[] picks, int[] shares, int own)
+    // Usual sizes, all of them larger or smaller by one share (per cent) and each by one of its own, to 1/16 in.
+    private static Item Build(MakeUp makeUp, JobUnit unit, int scale, int[] picks, int[] shares, int own)
     {
         var item = makeUp.NewItem("i1", "cushion", unit);
         var choices = new Dictionary<string, Entry>(item.Choices);
@@ -105,16 +57,12 @@ internal static class Variants
                 .Where(pair => !pair.First.Optional || pair.Second % 2 == 1)
         )
         {
-            if (measure.Kind == MeasureKind.Outline)
-                measures[measure.Key] = new Entry(Traces[share % Traces.Length], JobUnit.Inch);
-            else if (measure.Key == "X")
-                measures["X"] = Sixteenths((int)Math.Sqrt(((long)w * w) + ((long)l * l)) + (share - 50));
-            else
-            {
-                var (of, from, to) = Ranges[measure.Key];
-                var size = from + ((to - from) * share / 99);
-                measures[measure.Key] = Sixteenths(of == '-' ? size : Math.Max(1, (of == 'w' ? w : l) * size / 100));
-            }
+            measures[measure.Key] =
+                measure.Kind == MeasureKind.Outline
+                    ? new Entry(Traces[share % Traces.Length], JobUnit.Inch)
+                    : Sixteenths(
+                        Math.Max(1, (int)(measure.Usual.Ticks * scale * share * 16 / 10_000 / Length.TicksPerInch))
+                    );
         }
         var allowances = new Dictionary<string, Entry>(item.Allowances);
         if (own > 0)

@@ -10,9 +10,21 @@ namespace Wrapper.TestHost;
 /// <summary>A make-up that exists only here: a mat hemmed all round, its long edges folded over. Every screen must find it by itself.</summary>
 public sealed class RunnerMat : MakeUp
 {
-    private static readonly Measure A = new("A", "run", "Along the shelf.", LengthLimits.Item);
+    private static readonly Measure A = new(
+        "A",
+        "run",
+        "Along the shelf.",
+        LengthLimits.Item,
+        Usual: Length.Inches(40)
+    );
 
-    private static readonly Measure B = new("B", "reach", "From the wall to the edge.", LengthLimits.Item);
+    private static readonly Measure B = new(
+        "B",
+        "reach",
+        "From the wall to the edge.",
+        LengthLimits.Item,
+        Usual: Length.Inches(12)
+    );
 
     private static readonly OptionChoice<MatEnds> Ends = Choice.Of(
         "ends",
@@ -52,7 +64,7 @@ public sealed class RunnerMat : MakeUp
 
     public override Sketch Sketch(Reading reading)
     {
-        var (a, b) = (reading.Drawn(A, 40), reading.Drawn(B, 12));
+        var (a, b) = (reading.Drawn(A), reading.Drawn(B));
         Point At(Length x, Length y) => new(x, y);
         var o = Length.Zero;
         return new Sketch(

@@ -74,6 +74,15 @@ public abstract class MakeUp
         return kept with { MakeUp = Key, Choices = choices, Allowances = allowances };
     }
 
+    /// <summary>A new item with the usual size of everything that has to be measured: it can be drafted as it stands.</summary>
+    public Item UsualItem(string id, string name, JobUnit unit) =>
+        NewItem(id, name, unit) with
+        {
+            Measures = Measures
+                .Where(measure => !measure.Optional)
+                .ToDictionary(measure => measure.Key, measure => measure.UsualEntry()),
+        };
+
     private static bool Takes(Choice choice, Entry entry) =>
         choice.Kind != ChoiceKind.Option || choice.Options.Any(option => option.Key == entry.Typed);
 

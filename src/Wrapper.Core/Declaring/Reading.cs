@@ -83,8 +83,8 @@ public sealed class Reading
     /// <summary>A measure for drawing, null while it is not measured or cannot be read.</summary>
     public Length? Known(Measure measure) => lengths.TryGetValue(FieldOf(measure), out var length) ? length : null;
 
-    /// <summary>A measure for drawing; so many inches stand in for what is not measured yet.</summary>
-    public Length Drawn(Measure measure, int usualInches) => Known(measure) ?? Length.Inches(usualInches);
+    /// <summary>A measure for drawing; its usual size stands in for what is not measured yet.</summary>
+    public Length Drawn(Measure measure) => Known(measure) ?? Declared(measure).Usual;
 
     /// <summary>Whether a measure is asked for, as things stand.</summary>
     public bool Asks(Measure measure) =>

@@ -1,6 +1,9 @@
+using Wrapper.Core.Covers.Shared;
+using Wrapper.Core.Declaring;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lay;
 using Wrapper.Core.Lengths;
+using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Planning;
 
@@ -56,12 +59,12 @@ public static class Widths
                 .Order()
                 .Select(each => At(each, Lyings[0])),
         ];
-        if (width is { } now && job.Items.Any(item => item.Choices.ContainsKey(Grain)))
+        if (width is { } now && job.Items.Any(item => item.Choices.ContainsKey(PanelGrain)))
             rows.AddRange(Lyings.Skip(1).Select(lying => At(now, lying)));
         return rows;
     }
 
-    private const string Grain = "panelGrain";
+    private static readonly string PanelGrain = Usual.PanelGrain.Key;
 
     private static WidthTried Try(
         JobDocument job,
@@ -125,13 +128,13 @@ public static class Widths
 
     // Only panels of this cloth are turned, and only where their make-up leaves it open.
     private static Item Lying(Item item, JobCloth cloth, string lying, JobDocument job) =>
-        lying == Lyings[0] || job.ClothOf(item, ClothRole.Face) != cloth.Id || !item.Choices.ContainsKey(Grain)
+        lying == Lyings[0] || job.ClothOf(item, ClothRole.Face) != cloth.Id || !item.Choices.ContainsKey(PanelGrain)
             ? item
             : item with
             {
                 Choices = new Dictionary<string, Entry>(item.Choices)
                 {
-                    [Grain] = new(lying == Lyings[1] ? "along" : "across", job.Unit),
+                    [PanelGrain] = new(OptionKeys<Grain>.Of(lying == Lyings[1] ? Grain.Along : Grain.Across), job.Unit),
                 },
             };
 }

@@ -31,6 +31,7 @@ public sealed record MakeUpView(
                     m.HoldTape,
                     m.Kind,
                     m.Optional,
+                    m.UsualEntry(),
                     m.ShownWhen
                 )),
             ],
@@ -53,13 +54,14 @@ public sealed record MakeUpView(
         );
 }
 
-/// <summary>A measure: its letter is its key.</summary>
+/// <summary>A measure: its letter is its key. With the usual sizes of all that are not optional an item can be drafted.</summary>
 public sealed record MeasureView(
     string Key,
     string Name,
     string HoldTape,
     MeasureKind Kind,
     bool Optional,
+    Entry Usual,
     Condition? ShownWhen
 );
 

@@ -866,13 +866,14 @@ export interface components {
          * @enum {unknown}
          */
         MeasureKind: "length" | "outline";
-        /** @description A measure: its letter is its key. */
+        /** @description A measure: its letter is its key. With the usual sizes of all that are not optional an item can be drafted. */
         MeasureView: {
             key: string;
             name: string;
             holdTape: string;
             kind: components["schemas"]["MeasureKind"];
             optional: boolean;
+            usual: components["schemas"]["Entry"];
             shownWhen: null | components["schemas"]["Condition"];
         };
         /** @description A named point where three pieces or more meet. */

@@ -28,42 +28,48 @@ public sealed class ContouredPad : MakeUp
         "W",
         "base width",
         "Across the underside at the end, side to side.",
-        LengthLimits.Item
+        LengthLimits.Item,
+        Usual: Length.Inches(16)
     );
 
     internal static readonly Measure L = new Measure(
         "L",
         "length",
         "From end to end along the side.",
-        LengthLimits.Item
+        LengthLimits.Item,
+        Usual: Length.Inches(32)
     );
 
     internal static readonly Measure H1 = new Measure(
         "H1",
         "rim height",
         "From the table up to the top of the rim.",
-        Usual.UpTo(24, "4", "10")
+        Usual.UpTo(24, "4", "10"),
+        Usual: Length.Inches(4)
     );
 
     internal static readonly Measure W1 = new Measure(
         "W1",
         "rim width",
         "Across the flat top of one rim; both are alike.",
-        Usual.UpTo(60, "2", "5")
+        Usual.UpTo(60, "2", "5"),
+        Usual: Length.Inches(2)
     );
 
     internal static readonly Measure W2 = new Measure(
         "W2",
         "middle width",
         "Across the flat middle, between the slopes.",
-        Usual.UpTo(120, "6", "15")
+        Usual.UpTo(120, "6", "15"),
+        Usual: Length.Inches(6)
     );
 
     internal static readonly Measure H2 = new Measure(
         "H2",
         "middle height",
         "From the table up to the middle where it is flat.",
-        Usual.UpTo(24, "1 1/2", "4")
+        Usual.UpTo(24, "1 1/2", "4"),
+        Usual: Length.Inches(1, 1, 2)
     );
 
     /// <inheritdoc/>
@@ -99,15 +105,10 @@ public sealed class ContouredPad : MakeUp
     /// <inheritdoc/>
     public override Sketch Sketch(Reading reading)
     {
-        var (w, l, rim, high) = (
-            reading.Drawn(W, 16),
-            reading.Drawn(L, 32),
-            reading.Drawn(H1, 4),
-            reading.Known(H2) ?? Length.Inches(1, 1, 2)
-        );
+        var (w, l, rim, high) = (reading.Drawn(W), reading.Drawn(L), reading.Drawn(H1), reading.Drawn(H2));
         // A profile that cannot be is drawn as far as it can.
-        var rimWidth = Length.Min(reading.Drawn(W1, 2), w.Over(3));
-        var middle = Length.Min(reading.Drawn(W2, 6), w - (2 * rimWidth) - w.Over(20));
+        var rimWidth = Length.Min(reading.Drawn(W1), w.Over(3));
+        var middle = Length.Min(reading.Drawn(W2), w - (2 * rimWidth) - w.Over(20));
         var end = PadProfile.Draw(w, rim, rimWidth, middle, high, Length.Zero);
         Point Corner(string edge) => end.Edges.Single(each => each.Name == edge).Start;
         var beside = (w - middle).Over(2);

@@ -28,16 +28,24 @@ public sealed class FittedSheet : MakeUp
         "W",
         "width",
         "Side to side, over the fullest part.",
-        LengthLimits.Item
+        LengthLimits.Item,
+        Usual: Length.Inches(36)
     );
 
-    internal static readonly Measure L = new Measure("L", "length", "From head to foot.", LengthLimits.Item);
+    internal static readonly Measure L = new Measure(
+        "L",
+        "length",
+        "From head to foot.",
+        LengthLimits.Item,
+        Usual: Length.Inches(75)
+    );
 
     internal static readonly Measure T = new Measure(
         "T",
         "height",
         "From the top edge to the lower edge of the mattress.",
-        new LengthLimits(new Length(1), Length.Inches(60), "7", "18")
+        new LengthLimits(new Length(1), Length.Inches(60), "7", "18"),
+        Usual: Length.Inches(8)
     );
 
     /// <inheritdoc/>
@@ -75,7 +83,7 @@ public sealed class FittedSheet : MakeUp
     public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } = [Usual.Seam, Elastic.Casing];
 
     /// <inheritdoc/>
-    public override Sketch Sketch(Reading reading) => PrismSketch.Box(reading, W, L, T, 36, 75, 8);
+    public override Sketch Sketch(Reading reading) => PrismSketch.Box(reading, W, L, T);
 
     /// <inheritdoc/>
     public override IEnumerable<Problem> Check(Reading reading)

@@ -85,28 +85,32 @@ public sealed class ChairBackSlipOver : MakeUp
         "W",
         "width",
         "Across the back at its top, outside to outside.",
-        LengthLimits.Item
+        LengthLimits.Item,
+        Usual: Length.Inches(17)
     ).When(Back, BackShape.Straight, BackShape.Tapered, BackShape.Arched);
 
     internal static readonly Measure B = new Measure(
         "B",
         "width at the seat",
         "Across the back just above the seat.",
-        LengthLimits.Item
+        LengthLimits.Item,
+        Usual: Length.Inches(16)
     ).When(Back, BackShape.Tapered, BackShape.Arched);
 
     internal static readonly Measure H = new Measure(
         "H",
         "height",
         "From the seat to the top rail, at the side.",
-        Usual.UpTo(120, "22", "56")
+        Usual.UpTo(120, "22", "56"),
+        Usual: Length.Inches(20)
     ).When(Back, BackShape.Straight, BackShape.Tapered, BackShape.Arched);
 
     internal static readonly Measure RiseOfTheArch = new Measure(
         "b",
         "rise of the arch",
         "How far the middle of the top rail stands above its ends.",
-        LengthLimits.Item
+        LengthLimits.Item,
+        Usual: Length.Inches(3)
     ).When(Back, BackShape.Arched);
 
     internal static readonly Measure O = new Measure(
@@ -124,7 +128,8 @@ public sealed class ChairBackSlipOver : MakeUp
         "D",
         "depth",
         "How thick the back is at its thickest.",
-        Usual.UpTo(24, "2", "5")
+        Usual.UpTo(24, "2", "5"),
+        Usual: Length.Inches(2)
     );
 
     /// <inheritdoc/>
@@ -152,10 +157,10 @@ public sealed class ChairBackSlipOver : MakeUp
     /// <inheritdoc/>
     public override Sketch Sketch(Reading reading)
     {
-        var (d, o) = (reading.Drawn(D, 2), Length.Zero);
+        var (d, o) = (reading.Drawn(D), Length.Zero);
         var traced = reading.Chosen(Back) is BackShape.Traced;
-        var (w, h) = (reading.Drawn(W, 17), reading.Drawn(H, 20));
-        var b = reading.Chosen(Back) is BackShape.Straight ? w : reading.Drawn(B, 16);
+        var (w, h) = (reading.Drawn(W), reading.Drawn(H));
+        var b = reading.Chosen(Back) is BackShape.Straight ? w : reading.Drawn(B);
         var rise =
             reading.Chosen(Back) is BackShape.Arched
                 ? Length.Min(reading.Known(RiseOfTheArch) ?? w.Over(8), w.Over(2))

@@ -127,77 +127,88 @@ public sealed class ChairSlipcover : MakeUp
         "W",
         "seat width",
         "Between the arms, along the crevice at the back.",
-        LengthLimits.Item
+        LengthLimits.Item,
+        Usual: Length.Inches(22)
     );
 
     internal static readonly Measure S = new Measure(
         "S",
         "seat depth",
         "From the back crevice to the front edge, cushion off; cord to cord where there is cord.",
-        LengthLimits.Item
+        LengthLimits.Item,
+        Usual: Length.Inches(22)
     );
 
     internal static readonly Measure F = new Measure(
         "F",
         "front band",
         "From the front edge of the seat down to the lower edge of the body.",
-        LengthLimits.Item
+        LengthLimits.Item,
+        Usual: Length.Inches(12)
     );
 
     internal static readonly Measure A = new Measure(
         "A",
         "arm height",
         "Upright, from the seat to the top of the arm; to where the roll begins if it is rolled.",
-        LengthLimits.Item
+        LengthLimits.Item,
+        Usual: Length.Inches(9)
     );
 
     internal static readonly Measure B = new Measure(
         "B",
         "arm front, base",
         "Across the front of one arm at its foot.",
-        LengthLimits.Item
+        LengthLimits.Item,
+        Usual: Length.Inches(5)
     );
 
     internal static readonly Measure U = new Measure(
         "U",
         "arm front, top",
         "Across the front of one arm at its top, level.",
-        LengthLimits.Item
+        LengthLimits.Item,
+        Usual: Length.Inches(5)
     );
 
     internal static readonly Measure LeanOfTheArm = new Measure(
         "x",
         "lean of the arm",
         "Hang a plumb line from the arm's inner top edge: how far its foot lies beside it at the seat.",
-        LengthLimits.Item
+        LengthLimits.Item,
+        Usual: Length.Inches(1)
     ).When(Lean, ArmLean.Out, ArmLean.In);
 
     internal static readonly Measure H = new Measure(
         "H",
         "inside back",
         "From the crevice up, over the top rail, to the seam behind.",
-        LengthLimits.Item
+        LengthLimits.Item,
+        Usual: Length.Inches(27)
     );
 
     internal static readonly Measure K = new Measure(
         "K",
         "back, thickness",
         "Through the back at its top corner.",
-        LengthLimits.Item
+        LengthLimits.Item,
+        Usual: Length.Inches(5)
     );
 
     internal static readonly Measure G = new Measure(
         "G",
         "wing",
         "How far the wing stands forward of the back.",
-        LengthLimits.Item
+        LengthLimits.Item,
+        Usual: Length.Inches(5)
     ).When(Wings, YesNo.Yes);
 
     internal static readonly Measure C = new Measure(
         "C",
         "crevice",
         "How deep a hand goes down between seat and back.",
-        Usual.UpTo(24, "5", "12")
+        Usual.UpTo(24, "5", "12"),
+        Usual: Length.Inches(5)
     ) with
     {
         FitsInside = true,
@@ -208,7 +219,8 @@ public sealed class ChairSlipcover : MakeUp
         "tuck-in used",
         "Only to use another depth than three fifths of the crevice, at most 3 in (7.5 cm).",
         Usual.UpTo(24, "3", "7.5"),
-        Optional: true
+        Optional: true,
+        Usual: Length.Inches(3)
     );
 
     /// <inheritdoc/>
@@ -280,12 +292,12 @@ public sealed class ChairSlipcover : MakeUp
             lines[G] = SeatLine.Wing;
         return SeatSketch.Of(
             new(
-                reading.Drawn(W, 22),
-                reading.Drawn(S, 22),
-                reading.Drawn(F, 12),
-                reading.Drawn(A, 9),
-                reading.Drawn(U, 5),
-                Length.Max(reading.Drawn(H, 27) - reading.Drawn(K, 5), reading.Drawn(A, 9) + Length.Inches(1))
+                reading.Drawn(W),
+                reading.Drawn(S),
+                reading.Drawn(F),
+                reading.Drawn(A),
+                reading.Drawn(U),
+                Length.Max(reading.Drawn(H) - reading.Drawn(K), reading.Drawn(A) + Length.Inches(1))
             ),
             lines
         );

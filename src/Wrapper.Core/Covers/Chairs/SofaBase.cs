@@ -34,42 +34,48 @@ public sealed class SofaBase : MakeUp
         "W",
         "width",
         "Between the arms, along the crevice.",
-        LengthLimits.Item
+        LengthLimits.Item,
+        Usual: Length.Inches(60)
     );
 
     internal static readonly Measure S = new Measure(
         "S",
         "seat",
         "From the back crevice to the front edge, over the deck.",
-        LengthLimits.Item
+        LengthLimits.Item,
+        Usual: Length.Inches(22)
     );
 
     internal static readonly Measure F = new Measure(
         "F",
         "front",
         "From the front edge down to the hem line.",
-        LengthLimits.Item
+        LengthLimits.Item,
+        Usual: Length.Inches(16)
     );
 
     internal static readonly Measure A = new Measure(
         "A",
         "over the arm",
         "From the seat crevice up, over the arm and down to the hem line.",
-        LengthLimits.Item
+        LengthLimits.Item,
+        Usual: Length.Inches(34)
     );
 
     internal static readonly Measure M = new Measure(
         "M",
         "arm",
         "Along the arm from its front edge to the back.",
-        LengthLimits.Item
+        LengthLimits.Item,
+        Usual: Length.Inches(34)
     );
 
     internal static readonly Measure C = new Measure(
         "C",
         "crevice",
         "How deep a hand goes down between seat and arm.",
-        Usual.UpTo(24, "5", "12")
+        Usual.UpTo(24, "5", "12"),
+        Usual: Length.Inches(5)
     ) with
     {
         FitsInside = true,
@@ -80,7 +86,8 @@ public sealed class SofaBase : MakeUp
         "tuck-in used",
         "Only to use another depth than three fifths of the crevice, at most 3 in (7.5 cm).",
         Usual.UpTo(24, "3", "7.5"),
-        Optional: true
+        Optional: true,
+        Usual: Length.Inches(3)
     );
 
     /// <inheritdoc/>
@@ -110,12 +117,12 @@ public sealed class SofaBase : MakeUp
     {
         return SeatSketch.Of(
             new(
-                reading.Drawn(W, 60),
-                reading.Drawn(S, 22),
-                reading.Drawn(F, 16),
-                Length.Max(Length.Inches(3), (reading.Drawn(A, 34) - reading.Drawn(F, 16)).Over(3)),
+                reading.Drawn(W),
+                reading.Drawn(S),
+                reading.Drawn(F),
+                Length.Max(Length.Inches(3), (reading.Drawn(A) - reading.Drawn(F)).Over(3)),
                 Length.Inches(7),
-                reading.Drawn(M, 34).Over(3)
+                reading.Drawn(M).Over(3)
             ),
             new()
             {

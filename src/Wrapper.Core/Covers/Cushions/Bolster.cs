@@ -25,10 +25,17 @@ public sealed class Bolster : MakeUp
         "d",
         "diameter",
         "Across the end of the dressed inner, between two blocks.",
-        Usual.UpTo(60, "7", "18")
+        Usual.UpTo(60, "7", "18"),
+        Usual: Length.Inches(7)
     );
 
-    internal static readonly Measure L = new Measure("L", "length", "From end to end.", LengthLimits.Item);
+    internal static readonly Measure L = new Measure(
+        "L",
+        "length",
+        "From end to end.",
+        LengthLimits.Item,
+        Usual: Length.Inches(24)
+    );
 
     /// <inheritdoc/>
     public override string Key => "bolster";
@@ -73,7 +80,7 @@ public sealed class Bolster : MakeUp
     /// <inheritdoc/>
     public override Sketch Sketch(Reading reading)
     {
-        var (d, l) = (reading.Known(Diameter) ?? Length.Inches(7), reading.Known(L) ?? Length.Inches(24));
+        var (d, l) = (reading.Drawn(Diameter), reading.Drawn(L));
         // Lying down, seen a little from the right: the near end an ellipse.
         Point Rim(Length x, double angle) =>
             new(

@@ -16,7 +16,8 @@ public abstract class BoxCushion : MakeUp
         "T",
         "thickness",
         "Of the dressed inner, lying flat, not pressed.",
-        new LengthLimits(new Length(1), Length.Inches(60), "4", "10")
+        new LengthLimits(new Length(1), Length.Inches(60), "4", "10"),
+        Usual: Length.Inches(4)
     );
 
     /// <inheritdoc/>
@@ -34,7 +35,7 @@ public abstract class BoxCushion : MakeUp
     public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } = [Usual.Seam, Usual.Zip];
 
     /// <inheritdoc/>
-    public override Sketch Sketch(Reading reading) => OutlineShapes.Sketch(reading, T, 4);
+    public override Sketch Sketch(Reading reading) => OutlineShapes.Sketch(reading, T);
 
     /// <inheritdoc/>
     public override IEnumerable<Problem> Check(Reading reading)

@@ -69,7 +69,8 @@ public sealed class DuvetCover : MakeUp
         "W",
         "width",
         "Of the duvet, side to side, laid flat and not stretched.",
-        LengthLimits.Item
+        LengthLimits.Item,
+        Usual: Length.Inches(76)
     )
     {
         Adjustable = Length.Inches(2),
@@ -79,7 +80,8 @@ public sealed class DuvetCover : MakeUp
         "L",
         "length",
         "Of the duvet, from top to foot.",
-        LengthLimits.Item
+        LengthLimits.Item,
+        Usual: Length.Inches(84)
     )
     {
         Adjustable = Length.Inches(2),
@@ -89,7 +91,8 @@ public sealed class DuvetCover : MakeUp
         "Y",
         "sheet width",
         "Of the ready-made sheet, washed and pressed, from edge to edge.",
-        LengthLimits.Item
+        LengthLimits.Item,
+        Usual: Length.Inches(80)
     ).When(Back, DuvetBack.Sheet);
 
     /// <inheritdoc/>
@@ -117,7 +120,7 @@ public sealed class DuvetCover : MakeUp
     /// <inheritdoc/>
     public override Sketch Sketch(Reading reading)
     {
-        var flat = PrismSketch.Box(reading, W, L, null, 80, 84, 2);
+        var flat = PrismSketch.Box(reading, W, L, null);
         var lines = flat.Dimensions.ToList();
         if (reading.Chosen(Back) is DuvetBack.Sheet)
             lines.Add(

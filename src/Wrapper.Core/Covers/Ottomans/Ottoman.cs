@@ -48,21 +48,24 @@ public abstract class Ottoman : MakeUp
         "W",
         "width",
         "Side to side, over the fullest part.",
-        LengthLimits.Item
+        LengthLimits.Item,
+        Usual: Length.Inches(20)
     );
 
     internal static readonly Measure L = new Measure(
         "L",
         "length",
         "Front to back, over the fullest part.",
-        LengthLimits.Item
+        LengthLimits.Item,
+        Usual: Length.Inches(20)
     );
 
     internal static readonly Measure H = new Measure(
         "H",
         "height",
         "From the edge of the top to the lower edge of the body, legs left out.",
-        Usual.UpTo(120, "18", "45")
+        Usual.UpTo(120, "18", "45"),
+        Usual: Length.Inches(17)
     );
 
     /// <inheritdoc/>
@@ -75,7 +78,7 @@ public abstract class Ottoman : MakeUp
     public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } = [Usual.Seam];
 
     /// <inheritdoc/>
-    public override Sketch Sketch(Reading reading) => PrismSketch.Box(reading, W, L, H, 20, 20, 17);
+    public override Sketch Sketch(Reading reading) => PrismSketch.Box(reading, W, L, H);
 
     /// <summary>How the cover is held under the body (handbook §5): the return beneath, and hook-and-loop less a gap at each leg.</summary>
     private protected static IReadOnlyList<Choice> Beneath { get; } = [Turned, Fastening, Legs, LegGap];

@@ -67,32 +67,35 @@ internal static class WidthJoins
         if (fits)
             return [];
         var (stitchLeft, _, stitchRight, _) = piece.Stitch.Bounds();
-        var places = Parted(
-            Finished(piece, "width", 2),
-            reading,
-            piece.Role,
-            Length.Max(stitchLeft - left, right - stitchRight) - reading[Usual.Seam].Value
-        );
-        return [.. places.Select(place => ClearOfArcs(piece, place))];
+        var over = Length.Max(stitchLeft - left, right - stitchRight) - reading[Usual.Seam].Value;
+        var width = Finished(piece, "width", 2);
+        var places = Parted(width, reading, piece.Role, over);
+        var room = usable - (2 * reading[Usual.Seam].Value);
+        for (var at = 0; at < places.Count; at++)
+        {
+            var (first, last) = (at == 0, at == places.Count - 1);
+            bool Fits(Working place) =>
+                (place - (first ? Sum.Of() : places[at - 1])).Value <= (first ? room - over : room)
+                && ((last ? width : places[at + 1]) - place).Value <= (last ? room - over : room);
+            places[at] = ClearOfArcs(piece, places[at]).FirstOrDefault(Fits) ?? places[at];
+        }
+        return places;
     }
 
-    // A bit of arc between a join and the point where it meets the next one would lie within the allowance of the join: such a join moves towards the middle, clear of that point.
-    private static Working ClearOfArcs(Piece piece, Working place)
+    // A bit of arc between a join and the point where it meets the next one would lie within the allowance of the join: such a join moves to one side of that point, to the
+    // nearer one first.
+    private static IEnumerable<Working> ClearOfArcs(Piece piece, Working place)
     {
-        var (left, _, right, _) = piece.Stitch.Bounds();
-        var most = piece.Allowances.Values.Max(allowance => allowance.Value) + Length.Inches(0, 1, 4);
-        var middle = (right - left).Over(2);
-        var near = piece
+        var left = piece.Stitch.Bounds().Left;
+        var clear = piece.Allowances.Values.Max(allowance => allowance.Value) + Length.Inches(0, 1, 4);
+        return piece
             .Stitch.Edges.Where(edge => edge.Radius is not null && piece.Stitch.IsSmoothAt(edge.Name))
             .Select(edge => edge.Start.X - left)
-            .Where(at => (at - place.Value).Abs() < most && (at - middle).Abs() > most)
-            .Select(at => (Length?)at)
-            .FirstOrDefault();
-        if (near is not { } point)
-            return place;
-        var by = point < middle ? point + most - place.Value : place.Value - (point - most);
-        var moved = Working.Of("clear", "to be clear of where two curves meet", by);
-        return point < middle ? place + moved : place - moved;
+            .Where(at => at != place.Value && (at - place.Value).Abs() < clear)
+            .Take(1)
+            .SelectMany(at => new[] { at - clear, at + clear })
+            .OrderBy(at => (at - place.Value).Abs())
+            .Select(at => place + Working.Of("clear", "to be clear of where two curves meet", at - place.Value));
     }
 
     private static List<Working> Places(Working width, Reading reading, ClothRole role) =>

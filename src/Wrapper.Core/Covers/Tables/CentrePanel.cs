@@ -27,13 +27,17 @@ public sealed class CentrePanel : MakeUp
         "d",
         "diameter",
         "Finished, across the middle.",
-        LengthLimits.Item
+        LengthLimits.Item,
+        Usual: Length.Inches(20)
     ).When(Shape, PanelShape.Round);
 
-    internal static readonly Measure W = new Measure("W", "side", "Finished, edge to edge.", LengthLimits.Item).When(
-        Shape,
-        PanelShape.Square
-    );
+    internal static readonly Measure W = new Measure(
+        "W",
+        "side",
+        "Finished, edge to edge.",
+        LengthLimits.Item,
+        Usual: Length.Inches(20)
+    ).When(Shape, PanelShape.Square);
 
     /// <inheritdoc/>
     public override string Key => "centre-panel";
@@ -60,7 +64,7 @@ public sealed class CentrePanel : MakeUp
     /// <inheritdoc/>
     public override Sketch Sketch(Reading reading)
     {
-        var (w, o) = (reading.Drawn(Size(reading), 20), Length.Zero);
+        var (w, o) = (reading.Drawn(Size(reading)), Length.Zero);
         return IsRound(reading)
             ? PrismSketch.Of(
                 new PlanDrawing(RoundShape.Circle(w), [new(Diameter, new(o, w.Over(2)), new(w, w.Over(2)))]),

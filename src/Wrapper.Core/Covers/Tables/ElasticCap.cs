@@ -75,16 +75,24 @@ public sealed class ElasticCap : MakeUp
         "W",
         "width",
         "Of the board, along its longer side.",
-        LengthLimits.Item
+        LengthLimits.Item,
+        Usual: Length.Inches(48)
     );
 
-    internal static readonly Measure L = new Measure("L", "depth", "Of the board, front to back.", LengthLimits.Item);
+    internal static readonly Measure L = new Measure(
+        "L",
+        "depth",
+        "Of the board, front to back.",
+        LengthLimits.Item,
+        Usual: Length.Inches(20)
+    );
 
     internal static readonly Measure T = new Measure(
         "T",
         "board",
         "Thickness of the bare board at its edge.",
-        Usual.UpTo(24, "3/4", "2")
+        Usual.UpTo(24, "3/4", "2"),
+        Usual: Length.Inches(1)
     );
 
     private const int MostObstacles = 3,
@@ -165,7 +173,8 @@ public sealed class ElasticCap : MakeUp
                 $"x{n}",
                 $"to obstacle {n}",
                 "Facing that side: from its left end to where the obstacle begins.",
-                Usual.UpTo(600, "12", "30", zero: true)
+                Usual.UpTo(600, "12", "30", zero: true),
+                Usual: Length.Inches((14 * n) - 8)
             ).WhenAtLeast(Obstacles, n)
     );
 
@@ -176,7 +185,8 @@ public sealed class ElasticCap : MakeUp
                 $"y{n}",
                 $"obstacle {n}, width",
                 "Along the edge, with room for a hand.",
-                Usual.UpTo(600, "6", "15")
+                Usual.UpTo(600, "6", "15"),
+                Usual: Length.Inches(4)
             ).WhenAtLeast(Obstacles, n)
     );
 
@@ -222,7 +232,7 @@ public sealed class ElasticCap : MakeUp
     /// <inheritdoc/>
     public override Sketch Sketch(Reading reading)
     {
-        var (w, l) = (reading.Drawn(W, 48), reading.Drawn(L, 20));
+        var (w, l) = (reading.Drawn(W), reading.Drawn(L));
         List<PlanLine> lines =
         [
             new(W, new(Length.Zero, Length.Zero), new(w, Length.Zero)),
@@ -245,7 +255,7 @@ public sealed class ElasticCap : MakeUp
             lines.Add(new(ToObstacle[n - 1], On(Length.Zero), On(from)));
             lines.Add(new(ObstacleWidth[n - 1], On(from), On(to)));
         }
-        return PrismSketch.Of(new PlanDrawing(Outline.Rectangle(w, l), lines), T, reading.Drawn(T, 1));
+        return PrismSketch.Of(new PlanDrawing(Outline.Rectangle(w, l), lines), T, reading.Drawn(T));
     }
 
     /// <inheritdoc/>

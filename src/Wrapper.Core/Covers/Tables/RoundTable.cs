@@ -38,14 +38,16 @@ public abstract class RoundTable : MakeUp
         "d",
         "diameter",
         "Across the top, through the middle, both ways.",
-        LengthLimits.Item
+        LengthLimits.Item,
+        Usual: Length.Inches(36)
     );
 
     internal static readonly Measure H = new Measure(
         "H",
         "drop",
         "From the top's edge down to where the hem shall be.",
-        LengthLimits.Item
+        LengthLimits.Item,
+        Usual: Length.Inches(12)
     )
     {
         Adjustable = Length.Inches(1),
@@ -63,12 +65,12 @@ public abstract class RoundTable : MakeUp
     /// <inheritdoc/>
     public override Sketch Sketch(Reading reading)
     {
-        var d = reading.Drawn(Diameter, 36);
+        var d = reading.Drawn(Diameter);
         var plan = new PlanDrawing(
             RoundShape.Circle(d),
             [new(Diameter, new(Length.Zero, d.Over(2)), new(d, d.Over(2)))]
         );
-        return PrismSketch.Of(plan, H, reading.Drawn(H, 12));
+        return PrismSketch.Of(plan, H, reading.Drawn(H));
     }
 
     /// <inheritdoc/>

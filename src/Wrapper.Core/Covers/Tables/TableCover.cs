@@ -37,16 +37,24 @@ public abstract class TableCover : MakeUp
         "W",
         "width",
         "Of the top, along its longer side, edge to edge.",
-        LengthLimits.Item
+        LengthLimits.Item,
+        Usual: Length.Inches(60)
     );
 
-    internal static readonly Measure L = new Measure("L", "depth", "Of the top, front to back.", LengthLimits.Item);
+    internal static readonly Measure L = new Measure(
+        "L",
+        "depth",
+        "Of the top, front to back.",
+        LengthLimits.Item,
+        Usual: Length.Inches(30)
+    );
 
     internal static readonly Measure H = new Measure(
         "H",
         "drop",
         "From the top's edge down to where the hem shall be.",
-        LengthLimits.Item
+        LengthLimits.Item,
+        Usual: Length.Inches(29)
     )
     {
         Adjustable = Length.Inches(1),
@@ -57,7 +65,8 @@ public abstract class TableCover : MakeUp
         "to the floor",
         "From the top's edge to the floor, at the corner where it is least.",
         LengthLimits.Item,
-        Optional: true
+        Optional: true,
+        Usual: Length.Inches(30)
     )
     {
         FitsInside = true,
@@ -83,9 +92,9 @@ public abstract class TableCover : MakeUp
     /// <inheritdoc/>
     public override Sketch Sketch(Reading reading)
     {
-        var box = PrismSketch.Box(reading, W, L, H, 60, 30, 29);
+        var box = PrismSketch.Box(reading, W, L, H);
         var drop = box.Dimensions.First(line => line.Measure == H);
-        var aside = Length.Max(reading.Drawn(W, 60), Length.Inches(10)).Over(20);
+        var aside = Length.Max(reading.Drawn(W), Length.Inches(10)).Over(20);
         return box with
         {
             Dimensions =

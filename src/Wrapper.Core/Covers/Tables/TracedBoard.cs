@@ -61,21 +61,24 @@ public sealed class TracedBoard : MakeUp
         "W",
         "square end",
         "Across the wide end, edge to edge.",
-        LengthLimits.Item
+        LengthLimits.Item,
+        Usual: Length.Inches(15)
     );
 
     internal static readonly Measure L = new Measure(
         "L",
         "length",
         "From the square end to where the nose begins to round.",
-        LengthLimits.Item
+        LengthLimits.Item,
+        Usual: Length.Inches(54)
     );
 
     internal static readonly Measure B = new Measure(
         "B",
         "width at the nose",
         "Across, where the nose begins to round.",
-        LengthLimits.Item
+        LengthLimits.Item,
+        Usual: Length.Inches(6)
     );
 
     internal static readonly Measure Nose = new Measure(
@@ -83,14 +86,16 @@ public sealed class TracedBoard : MakeUp
         "nose",
         "How far the tip stands beyond that line; nothing for a square one.",
         new LengthLimits(Length.Zero, Length.Inches(60), "2", "5"),
-        Optional: true
+        Optional: true,
+        Usual: Length.Inches(3)
     );
 
     internal static readonly Measure T = new Measure(
         "T",
         "board",
         "Thickness of the board at its edge, without its pad.",
-        Usual.UpTo(12, "1", "2.5")
+        Usual.UpTo(12, "1", "2.5"),
+        Usual: Length.Inches(1)
     );
 
     // At the square end the cord starts here and comes out again.
@@ -127,6 +132,8 @@ public sealed class TracedBoard : MakeUp
                         at % 2 == 0
                             ? "How far from the square end the width is taken."
                             : "Side to side at that distance.",
+                    // 18, 30 and 42 from the end, 14, 12 and 10 wide.
+                    Usual = Length.Inches(at % 2 == 0 ? 18 + (6 * at) : 15 - at),
                 }
         ),
     ];
@@ -142,7 +149,7 @@ public sealed class TracedBoard : MakeUp
     public override Sketch Sketch(Reading reading)
     {
         var plan = new TaperedShape().Drawing(reading);
-        var b = NoseOf(reading.Drawn(B, 14), reading.Known(Nose) ?? Length.Zero);
+        var b = NoseOf(reading.Drawn(B), reading.Known(Nose) ?? Length.Zero);
         var back = plan.Lines.Single(line => line.Measure == OutlineShapes.B);
         var tip = new Point((back.From.X + back.To.X).Over(2), back.From.Y);
         return PrismSketch.Of(
@@ -151,7 +158,7 @@ public sealed class TracedBoard : MakeUp
                 [.. plan.Lines, new(Nose, tip, tip.Moved(Length.Zero, Length.Max(b, Length.Inches(2))))]
             ),
             T,
-            reading.Drawn(T, 1)
+            reading.Drawn(T)
         );
     }
 

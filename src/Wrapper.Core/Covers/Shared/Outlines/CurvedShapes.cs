@@ -66,7 +66,7 @@ internal sealed class BowShape : SeatShape
 
     public override PlanDrawing Drawing(Reading reading)
     {
-        var (w, l, o) = (Or(reading, OutlineShapes.W, 22), Or(reading, OutlineShapes.L, 18), Length.Zero);
+        var (w, l, o) = (reading.Drawn(OutlineShapes.W), reading.Drawn(OutlineShapes.L), Length.Zero);
         var b = reading.Known(OutlineShapes.Bow) is { } bow && 2 * bow <= w ? bow : w.Over(8);
         return new PlanDrawing(
             Shape(w, l, b),
@@ -143,7 +143,7 @@ internal sealed class CurvedEndShape : SeatShape
 
     public override PlanDrawing Drawing(Reading reading)
     {
-        var (w, l, o) = (Or(reading, OutlineShapes.W, 32), Or(reading, OutlineShapes.L, 22), Length.Zero);
+        var (w, l, o) = (reading.Drawn(OutlineShapes.W), reading.Drawn(OutlineShapes.L), Length.Zero);
         var b = reading.Known(OutlineShapes.Bow) is { } bow && 2 * bow <= l && bow < w ? bow : Length.Min(w, l).Over(4);
         var left = reading.Chosen(OutlineShapes.Hand) is HandSide.Left;
         var outline = Shape(w - b, l, b);

@@ -36,7 +36,7 @@ internal abstract class EaredShape : SeatShape
 
     protected static (Length W, Length L, Length N, Length E) Sizes(Reading reading)
     {
-        var (w, l) = (Or(reading, OutlineShapes.W, 26), Or(reading, OutlineShapes.L, 22));
+        var (w, l) = (reading.Drawn(OutlineShapes.W), reading.Drawn(OutlineShapes.L));
         return (
             w,
             l,

@@ -92,7 +92,8 @@ internal static class OutlineShapes
         "W",
         "width",
         "Side to side, along the front edge of the inner or of the space it sits in.",
-        LengthLimits.Item
+        LengthLimits.Item,
+        Usual: Length.Inches(22)
     ).When(
         Shape,
         SeatShapeKind.Rectangle,
@@ -108,7 +109,8 @@ internal static class OutlineShapes
         "L",
         "length",
         "Front to back, at the side; with a bow front, at the corner.",
-        LengthLimits.Item
+        LengthLimits.Item,
+        Usual: Length.Inches(20)
     ).When(
         Shape,
         SeatShapeKind.Rectangle,
@@ -124,48 +126,56 @@ internal static class OutlineShapes
         "d",
         "diameter",
         "Right across the middle; turn the tape and read twice.",
-        LengthLimits.Item
+        LengthLimits.Item,
+        Usual: Length.Inches(18)
     ).When(Shape, SeatShapeKind.Round);
 
-    internal static readonly Measure B = new Measure("B", "back width", "Along the back edge.", LengthLimits.Item).When(
-        Shape,
-        SeatShapeKind.FourSided,
-        SeatShapeKind.Tapered
-    );
+    internal static readonly Measure B = new Measure(
+        "B",
+        "back width",
+        "Along the back edge.",
+        LengthLimits.Item,
+        Usual: Length.Inches(18)
+    ).When(Shape, SeatShapeKind.FourSided, SeatShapeKind.Tapered);
 
     internal static readonly Measure R = new Measure(
         "R",
         "right side",
         "From the front right corner to the back right one.",
-        LengthLimits.Item
+        LengthLimits.Item,
+        Usual: Length.Inches(20)
     ).When(Shape, SeatShapeKind.FourSided);
 
     internal static readonly Measure X = new Measure(
         "X",
         "diagonal",
         "From the front left corner to the back right one.",
-        LengthLimits.Item
+        LengthLimits.Item,
+        Usual: Length.Inches(29)
     ).When(Shape, SeatShapeKind.FourSided);
 
     internal static readonly Measure N = new Measure(
         "N",
         "width behind",
         "Across the body, behind the ears.",
-        LengthLimits.Item
+        LengthLimits.Item,
+        Usual: Length.Inches(16)
     ).When(Shape, SeatShapeKind.Tee, SeatShapeKind.Ell);
 
     internal static readonly Measure E = new Measure(
         "E",
         "ear",
         "Front to back of the part that stands out.",
-        LengthLimits.Item
+        LengthLimits.Item,
+        Usual: Length.Inches(5)
     ).When(Shape, SeatShapeKind.Tee, SeatShapeKind.Ell);
 
     internal static readonly Measure Bow = new Measure(
         "b",
         "bow",
         "How far the middle of the curve stands out beyond its corners.",
-        LengthLimits.Item
+        LengthLimits.Item,
+        Usual: Length.Inches(2)
     ).When(Shape, SeatShapeKind.Bow, SeatShapeKind.CurvedEnd);
 
     internal static readonly Measure O = new Measure(
@@ -184,7 +194,8 @@ internal static class OutlineShapes
         "corner radius",
         "Only if the corners are rounded: from where the side stops being straight to where it would have met the front.",
         new LengthLimits(Length.Zero, Length.Inches(120), "3", "8"),
-        Optional: true
+        Optional: true,
+        Usual: Length.Inches(3)
     ).When(Shape, SeatShapeKind.Rectangle);
 
     internal static readonly Measure V = new Measure(
@@ -192,7 +203,8 @@ internal static class OutlineShapes
         "width at the back",
         "To check: side to side at the back.",
         LengthLimits.Item,
-        Optional: true
+        Optional: true,
+        Usual: Length.Inches(22)
     ).When(Square, YesNo.Yes);
 
     internal static readonly Measure M = new Measure(
@@ -200,7 +212,8 @@ internal static class OutlineShapes
         "length at the other side",
         "To check: front to back at the other side.",
         LengthLimits.Item,
-        Optional: true
+        Optional: true,
+        Usual: Length.Inches(20)
     ).When(Square, YesNo.Yes);
 
     internal static readonly Measure X1 = new Measure(
@@ -208,7 +221,8 @@ internal static class OutlineShapes
         "diagonal",
         "To check: from the front left corner to the back right one.",
         LengthLimits.Item,
-        Optional: true
+        Optional: true,
+        Usual: Length.Inches(29, 3, 4)
     ).When(Square, YesNo.Yes);
 
     internal static readonly Measure X2 = new Measure(
@@ -216,7 +230,8 @@ internal static class OutlineShapes
         "other diagonal",
         "To check: from the front right corner to the back left one.",
         LengthLimits.Item,
-        Optional: true
+        Optional: true,
+        Usual: Length.Inches(29, 3, 4)
     ).When(Square, YesNo.Yes);
 
     /// <summary>What the outlines need to be told beside their measures.</summary>
@@ -289,8 +304,8 @@ internal static class OutlineShapes
     }
 
     /// <summary>The measuring sketch: a box on this outline, its letters where they are measured. Usual sizes stand in for what is not measured yet.</summary>
-    public static Sketch Sketch(Reading reading, Measure thickness, int usualInches) =>
-        PrismSketch.Of(Chosen(reading).Drawing(reading), thickness, reading.Drawn(thickness, usualInches));
+    public static Sketch Sketch(Reading reading, Measure thickness) =>
+        PrismSketch.Of(Chosen(reading).Drawing(reading), thickness, reading.Drawn(thickness));
 
     private static SeatShape Chosen(Reading reading) => All.First(shape => shape.Kind == reading.Chosen(Shape));
 

@@ -63,7 +63,7 @@ internal sealed class RectangleShape : SeatShape
 
     public override PlanDrawing Drawing(Reading reading)
     {
-        var (w, l, o) = (Or(reading, OutlineShapes.W, 22), Or(reading, OutlineShapes.L, 20), Length.Zero);
+        var (w, l, o) = (reading.Drawn(OutlineShapes.W), reading.Drawn(OutlineShapes.L), Length.Zero);
         var r = Length.Min(reading.Known(OutlineShapes.CornerRadius) ?? o, Length.Min(w, l).Over(2));
         var mark = Length.Max(r, w.Over(8));
         return new PlanDrawing(
@@ -256,7 +256,7 @@ internal sealed class RoundShape : SeatShape
 
     public override PlanDrawing Drawing(Reading reading)
     {
-        var d = Or(reading, OutlineShapes.Diameter, 18);
+        var d = reading.Drawn(OutlineShapes.Diameter);
         return new PlanDrawing(Circle(d), [new(OutlineShapes.Diameter, At(Length.Zero, d.Over(2)), At(d, d.Over(2)))]);
     }
 }

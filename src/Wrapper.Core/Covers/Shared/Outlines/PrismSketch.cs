@@ -58,18 +58,10 @@ internal static class PrismSketch
         bool Low(Point p) => p.Y == bottom || p.X == right || p.Y < Length.Zero;
     }
 
-    /// <summary>A plain box; so many inches stand in for what is not measured yet.</summary>
-    public static Sketch Box(
-        Reading reading,
-        Measure width,
-        Measure length,
-        Measure? up,
-        int usualWidth,
-        int usualLength,
-        int usualHeight
-    )
+    /// <summary>A plain box; nothing is said of its height where <paramref name="up"/> is null.</summary>
+    public static Sketch Box(Reading reading, Measure width, Measure length, Measure? up)
     {
-        var (w, l) = (reading.Drawn(width, usualWidth), reading.Drawn(length, usualLength));
+        var (w, l) = (reading.Drawn(width), reading.Drawn(length));
         var plan = new PlanDrawing(
             Outline.Rectangle(w, l),
             [
@@ -77,7 +69,7 @@ internal static class PrismSketch
                 new(length, new(w, Length.Zero), new(w, l)),
             ]
         );
-        return Of(plan, up, up is null ? Length.Inches(usualHeight) : reading.Drawn(up, usualHeight));
+        return Of(plan, up, up is null ? Length.Inches(2) : reading.Drawn(up));
     }
 
     private static Point Project(Point plan, Length height) =>

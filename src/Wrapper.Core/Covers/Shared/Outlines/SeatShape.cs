@@ -36,8 +36,6 @@ internal abstract class SeatShape
 
     protected static Point At(Length x, Length y) => new(x, y);
 
-    protected static Length Or(Reading reading, Measure measure, int inches) => reading.Drawn(measure, inches);
-
     protected static Problem Refuse(Reading reading, Measure measure, string reason, string inches, string metric) =>
         reading.Refuse(measure, reason, reading.Example(inches, metric));
 

@@ -36,7 +36,8 @@ internal static class Stations
             $"f{n}",
             $"station {n}, distance",
             "How far behind the front edge the width is taken.",
-            LengthLimits.Item
+            LengthLimits.Item,
+            Usual: Length.Inches(5 * n)
         ).WhenAtLeast(Count, n);
 
     private static Measure Width(int n) =>
@@ -44,6 +45,7 @@ internal static class Stations
             $"w{n}",
             $"station {n}, width",
             "Side to side at that distance from the front.",
-            LengthLimits.Item
+            LengthLimits.Item,
+            Usual: Length.Inches(22 - n)
         ).WhenAtLeast(Count, n);
 }

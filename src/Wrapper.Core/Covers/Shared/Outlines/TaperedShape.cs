@@ -159,9 +159,9 @@ internal sealed class TaperedShape : SeatShape
     public override PlanDrawing Drawing(Reading reading)
     {
         var (w, b, l, o) = (
-            Or(reading, OutlineShapes.W, 18),
-            Or(reading, OutlineShapes.B, 14),
-            Or(reading, OutlineShapes.L, 17),
+            reading.Drawn(OutlineShapes.W),
+            reading.Drawn(OutlineShapes.B),
+            reading.Drawn(OutlineShapes.L),
             Length.Zero
         );
         List<(Length From, Length Width)> stations = [];
