@@ -297,6 +297,22 @@ public class CushionCases
         );
     }
 
+    // Every line once, three times where cord lies in it, both edges of a tape; needle and bobbin take three times that, and a tenth more.
+    [Theory]
+    // True-size sheet: hem 2 (31 1/2 + 74) = 211 as a casing, four corners of 7 + 3.
+    [InlineData("fitted-sheet", "W=31 1/2 | L=74 | T=7 | tuck=3 | k=1/2 | corners=cut", 211 + 40)]
+    // Top 2 (20 + 18) = 76 with cord, corners 4 x 16, hem 76, hook-and-loop 76 less 3 at each of four legs, along both edges.
+    [InlineData("ottoman-boxed", "W=20 | L=18 | H=16 | cord=both | legs=4 | legGap=3", (3 * 76) + 64 + 76 + (2 * 64))]
+    // Sewn to its facing round 4 x 20, then topstitched.
+    [InlineData("centre-panel", "shape=square | W=20", 80 + 80)]
+    public void Thread_is_three_times_every_stitched_line_and_a_tenth(string makeUp, string changes, double stitched)
+    {
+        var pattern = Items.Pattern(Items.Read(makeUp, JobUnit.Inch, changes));
+        Assert.Equal(3.3 * stitched, (double)Notion(pattern, "thread"), 2);
+        if (makeUp == "ottoman-boxed")
+            Assert.Equal((76m + 3, 64m), (Notion(pattern, "cord"), Notion(pattern, "hook-and-loop"))); // one ring, one join
+    }
+
     [Theory]
     [InlineData("ring", "into a ring", "Open the zip.")]
     [InlineData("sandwich", "in one pass", "length that is left")]

@@ -102,7 +102,7 @@ public class DeclarationTests
     {
         Pattern Of(string choice) => Items.Pattern(Items.Read(makeUp, JobUnit.Inch, $"{sizes} | {choice}"));
         Assert.True(Making.Minutes.Of(Of(less)) < Making.Minutes.Of(Of(more)));
-        Assert.True(Making.Thread.Stitched(Of(less).Seams).Value <= Making.Thread.Stitched(Of(more).Seams).Value);
+        Assert.True(Making.Stitching.Run(Of(less)).Value <= Making.Stitching.Run(Of(more)).Value);
     }
 
     // Across the open end 24 + 5 in: hook-and-loop as long, a snap every 4 in or less.

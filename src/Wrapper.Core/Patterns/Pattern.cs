@@ -22,6 +22,9 @@ public sealed record Pattern
     /// <summary>Stretches in no seam.</summary>
     public IReadOnlyList<Use> Uses { get; init; } = [];
 
+    /// <summary>What is sewn on beside the seams: topstitching, tapes.</summary>
+    public IReadOnlyList<Applied> Applied { get; init; } = [];
+
     /// <summary>Finished sizes of the cover, with workings.</summary>
     public IReadOnlyList<(string Name, Working Working)> Finished { get; init; } = [];
 

@@ -49,6 +49,14 @@ public enum EdgeUse
     [JsonStringEnumMemberName("hem")]
     Hem,
 
+    /// <summary>Turned over elastic or a cord that is threaded through.</summary>
+    [JsonStringEnumMemberName("casing")]
+    Casing,
+
+    /// <summary>Sewn to elastic that is stretched along it.</summary>
+    [JsonStringEnumMemberName("elastic")]
+    Elastic,
+
     /// <summary>On a fold.</summary>
     [JsonStringEnumMemberName("fold")]
     Fold,
@@ -91,8 +99,11 @@ public sealed record Seam(
     /// <summary>Declared difference of the sides.</summary>
     public Length Swallowed { get; init; }
 
-    /// <summary>Whether a cord lies in it.</summary>
-    public bool Corded { get; init; }
+    /// <summary>The cord line that it is part of ("top edge"), one length of cord with one join; null where no cord lies in it.</summary>
+    public string? CordLine { get; init; }
+
+    /// <summary>What is sewn into it where it is a zip.</summary>
+    public Zip? Zip { get; init; }
 }
 
 /// <summary>A stretch of stitch line that is in no seam.</summary>

@@ -53,15 +53,30 @@ public sealed class Drafting
             reading.Problems.AddRange(makeUp.Check(reading));
         if (reading.Problems.Count > 0)
             return new Draft(null, null, reading, reading.Problems);
-        var pattern = Filled.With(
-            Marks.Apply(WidthJoins.Apply(makeUp.Draft(reading), reading)),
-            makeUp.Fillings(reading),
-            unit
-        );
+        var pattern = Sewn(Marks.Apply(WidthJoins.Apply(Cord.Apply(makeUp.Draft(reading), reading), reading)));
+        pattern = Filled.With(pattern, makeUp.Fillings(reading), unit);
         if (Unsound(pattern, makeUp, reading) is { } unsound)
             return new Draft(null, null, reading, [unsound]);
         return new Draft(pattern, SeamCheck.Of(pattern, unit), reading, []);
     }
+
+    // What is bought for the seams: zips first, thread last.
+    private static Pattern Sewn(Pattern pattern) =>
+        pattern with
+        {
+            Notions =
+            [
+                .. pattern
+                    .Seams.Select(seam => seam.Zip)
+                    .OfType<Zip>()
+                    .Select(zip => new Notion("zip", zip.Name, zip.Length, Note: zip.Note)),
+                .. pattern
+                    .Applied.Where(applied => applied.Kind == AppliedKind.Tape)
+                    .Select(tape => new Notion(tape.Name, tape.Name, tape.Length, Note: tape.Note)),
+                .. pattern.Notions,
+                Making.Thread.Of(pattern),
+            ],
+        };
 
     // The last look before anything is cut: no outline may cross itself, and no allowance may swallow an edge.
     private static Problem? Unsound(Pattern pattern, MakeUp makeUp, Reading reading)

@@ -117,7 +117,7 @@ public sealed record ComparisonView(
             current,
             plan.Draft.Problems,
             cloth is { } taken ? LengthView.Cloth(taken, unit) : null,
-            pattern is null ? null : LengthView.Finished(Core.Making.Thread.Stitched(pattern.Seams).Value, unit),
+            pattern is null ? null : LengthView.Finished(Core.Making.Stitching.Run(pattern).Value, unit),
             zip is null ? null : LengthView.Cut(zip.Value, unit),
             pattern?.Pieces.Sum(piece => piece.Quantity),
             pattern is null ? null : Core.Making.Minutes.Of(pattern),

@@ -206,10 +206,10 @@ public sealed class ContouredPad : MakeUp
             Uses =
             [
                 .. Usual
-                    .Left(EdgeUse.Hem, "end", 2, PadProfile.Foot)
+                    .Left(Elastic.Use(reading), "end", 2, PadProfile.Foot)
                     .Select(use => use with { Run = use.Run with { Drafted = w.Value } }),
                 .. Usual
-                    .Left(EdgeUse.Hem, "wrap", 1, "left", "right")
+                    .Left(Elastic.Use(reading), "wrap", 1, "left", "right")
                     .Select(use => use with { Run = use.Run with { Drafted = l.Value } }),
             ],
             Finished =
@@ -219,7 +219,7 @@ public sealed class ContouredPad : MakeUp
                 ("path of the profile", path),
                 ("hem perimeter", hem),
             ],
-            Notions = [.. Elastic.Notions(reading, hem, l, corners: 0), Making.Thread.Of(seams)],
+            Notions = [.. Elastic.Notions(reading, hem, l, corners: 0)],
             Steps =
             [
                 new("Cut two ends and the wrap; mark every angle of the profile on both.", []),

@@ -123,7 +123,7 @@ public sealed class FittedSheet : MakeUp
             Uses =
             [
                 .. sheet.Sides.Select(side => new Use(
-                    EdgeUse.Hem,
+                    Elastic.Use(reading),
                     new Run("sheet", 1, side) { Drafted = sheet.Top.Lengths[side].Value }
                 )),
             ],
@@ -134,7 +134,7 @@ public sealed class FittedSheet : MakeUp
                 ("finished drop", sheet.Fall),
                 ("hem perimeter", hem),
             ],
-            Notions = [.. Elastic.Notions(reading, hem, Fall(reading), corners: 4), Making.Thread.Of(seams)],
+            Notions = [.. Elastic.Notions(reading, hem, Fall(reading), corners: 4)],
             Steps =
             [
                 new("Cut the sheet; mark every corner.", []),

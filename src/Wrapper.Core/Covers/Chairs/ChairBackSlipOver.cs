@@ -121,7 +121,7 @@ public sealed class ChairBackSlipOver : MakeUp
     )
     {
         Kind = MeasureKind.Outline,
-        ShownWhen = new Condition("back", ["traced"]),
+        ShownWhen = Condition.While(Back, BackShape.Traced),
     };
 
     internal static readonly Measure D = new Measure(
@@ -274,7 +274,6 @@ public sealed class ChairBackSlipOver : MakeUp
                 ("depth", reading[D]),
                 ("lower edge of a face", foot),
             ],
-            Notions = [Making.Thread.Of(seams)],
             Steps =
             [
                 new(

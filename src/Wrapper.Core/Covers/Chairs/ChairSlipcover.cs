@@ -360,22 +360,9 @@ public sealed class ChairSlipcover : MakeUp
         var pieces = new SlipcoverPieces(reading, body).All().ToList();
         var seams = new SlipcoverSeams(reading, body)
             .All()
-            .Select(seam => seam with { Corded = seam.Corded && corded })
+            .Select(seam => corded ? seam : seam with { CordLine = null })
             .ToList();
         List<Use> uses = [.. SlipcoverSeams.Hems(reading, pieces)];
-        List<Notion> notions =
-        [
-            new(
-                "zip",
-                "zip, teeth",
-                seams.First(seam => seam.Kind == SeamKind.Zip).Drafted,
-                Note: "one slider; its teeth ride the cord, its foot stays open until the skirt is on"
-            ),
-        ];
-        // A join at each line's end: two arm fronts, the top of the back, the front edge, and the skirt line where there is one.
-        if (corded)
-            Cord.Add(reading, seams, rings: reading.Chosen(Skirt) is SkirtSchool.Flaps ? 5 : 4, pieces, uses, notions);
-        notions.Add(Making.Thread.Of(seams));
         return new Pattern
         {
             Pieces = pieces,
@@ -390,7 +377,6 @@ public sealed class ChairSlipcover : MakeUp
                 ("across the back, above the arms", body.Across),
                 ("round the foot", (2 * body.Foot) + (2 * (body.Seat + body.Thick))),
             ],
-            Notions = notions,
             Steps = SlipcoverSteps.Of(reading, body, seams),
             Remarks = [.. new SlipcoverPoints(body).Remarks(), Usual.Blades, Usual.OldFurniture],
         };

@@ -16,7 +16,7 @@ internal sealed class SlipcoverSeams(Reading reading, ChairBody body)
         yield return Usual.Join("deck to inside back", ("deck", 1, "upper"), ("inside-back", 1, "crevice"), body.Width);
         yield return Usual.Join("deck to front band", ("deck", 1, "lower"), ("front-band", 1, "upper"), body.Width) with
         {
-            Corded = true,
+            CordLine = "front edge of the seat",
         };
         yield return Usual.Join(
             "inside back to outside back, top",
@@ -25,7 +25,7 @@ internal sealed class SlipcoverSeams(Reading reading, ChairBody body)
             body.Across
         ) with
         {
-            Corded = true,
+            CordLine = "back",
         };
         foreach (var (side, at) in new[] { ("right", 1), ("left", 2) })
         foreach (var seam in (Seam[])[.. Arm(side, at), .. Back(side, at)])
@@ -40,11 +40,11 @@ internal sealed class SlipcoverSeams(Reading reading, ChairBody body)
             body.Foot
         )
         {
-            Corded = true,
+            CordLine = "skirt line",
         };
         yield return Usual.Join("skirt, back", ("skirt-front", 2, "upper"), ("outside-back", 1, "foot"), body.Foot) with
         {
-            Corded = true,
+            CordLine = "skirt line",
         };
         foreach (var (side, at) in new[] { ("right", 1), ("left", 2) })
             yield return Usual.Join(
@@ -54,7 +54,7 @@ internal sealed class SlipcoverSeams(Reading reading, ChairBody body)
                 body.Seat + body.Thick
             ) with
             {
-                Corded = true,
+                CordLine = "skirt line",
             };
     }
 
@@ -95,7 +95,7 @@ internal sealed class SlipcoverSeams(Reading reading, ChairBody body)
             free
         )
         {
-            Corded = true,
+            CordLine = $"arm, {side}",
         };
         if (body.HasWings)
             yield return new(
@@ -127,7 +127,7 @@ internal sealed class SlipcoverSeams(Reading reading, ChairBody body)
             body.Inner + body.Over
         )
         {
-            Corded = true,
+            CordLine = $"arm, {side}",
         };
         yield return Usual.Join(
             $"arm front to outside arm, {side}",
@@ -136,7 +136,7 @@ internal sealed class SlipcoverSeams(Reading reading, ChairBody body)
             body.Outer
         ) with
         {
-            Corded = true,
+            CordLine = $"arm, {side}",
         };
         yield return Usual.Join(
             $"arm front to front band, {side}",
@@ -157,7 +157,7 @@ internal sealed class SlipcoverSeams(Reading reading, ChairBody body)
             body.Outer + body.Over
         )
         {
-            Corded = true,
+            CordLine = $"arm, {side}",
         };
         var inside = body.Front + body.Inner;
         yield return new(
@@ -168,7 +168,7 @@ internal sealed class SlipcoverSeams(Reading reading, ChairBody body)
             inside
         )
         {
-            Corded = true,
+            CordLine = $"arm, {side}",
             Swallowed = (body.Outer + body.Over).Value - inside.Value,
         };
     }
@@ -202,7 +202,7 @@ internal sealed class SlipcoverSeams(Reading reading, ChairBody body)
                 body.Above
             ) with
             {
-                Corded = true,
+                CordLine = "back",
             };
             yield return new(
                 $"inside wing to outside wing, top, {side}",
@@ -212,7 +212,7 @@ internal sealed class SlipcoverSeams(Reading reading, ChairBody body)
                 body.Wing
             )
             {
-                Corded = true,
+                CordLine = "back",
             };
         }
         else
@@ -224,7 +224,7 @@ internal sealed class SlipcoverSeams(Reading reading, ChairBody body)
                 body.Above
             )
             {
-                Corded = true,
+                CordLine = "back",
             };
         yield return new(
             $"inside back over the rail to {outer}, {side}",
@@ -277,7 +277,13 @@ internal sealed class SlipcoverSeams(Reading reading, ChairBody body)
             [new Run("outside-back", 1, $"{side} lower"), low],
             [new Run("outside-arm", at, "left"), new Run("corner", at, "left", closed.Value)],
             body.Outer + open
-        );
+        )
+        {
+            Zip = Zip.OfTeeth(
+                body.Outer + open,
+                "one slider; its teeth ride the cord, its foot stays open until the skirt is on"
+            ),
+        };
         if (closed.Value.IsPositive)
             yield return new(
                 $"outside back to {outer}, {side}, above the zip",

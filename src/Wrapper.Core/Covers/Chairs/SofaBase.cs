@@ -198,7 +198,6 @@ public sealed class SofaBase : MakeUp
                 ),
             ],
             Finished = [("tuck-in", tuck), ("seat and front", reading[S] + reading[F]), ("over the arm", reading[A])],
-            Notions = [],
             Steps =
             [
                 new("Cut the three sheets; hem every edge.", []),

@@ -157,24 +157,16 @@ public sealed class Bolster : MakeUp
         var corded = Cord.IsChosen(reading);
         List<Seam> seams =
         [
-            .. EndSeams(round).Select(seam => seam with { Corded = corded }),
+            .. EndSeams(round).Select(seam => seam with { CordLine = corded ? seam.Name : null }),
             .. Along(reading, l, zipped),
         ];
         List<Piece> pieces = [end, body];
         List<Use> uses = [];
-        List<Notion> notions = [];
-        if (zipped)
-            notions.Add(new("zip", "zip, teeth", ZipOpening(reading), Note: "made up, up to the next stock length"));
-        if (corded)
-            Cord.Add(reading, seams, rings: 2, pieces, uses, notions);
-        notions.Add(
-            LooseFilling.Of(RoundShape.Circle(d.Value), l.Value, 30, knifeEdge: false) with
-            {
-                Key = "inner",
-                Name = "inner, by volume",
-            }
-        );
-        notions.Add(Making.Thread.Of(seams));
+        var inner = LooseFilling.Of(RoundShape.Circle(d.Value), l.Value, 30, knifeEdge: false) with
+        {
+            Key = "inner",
+            Name = "inner, by volume",
+        };
         var slip = (d + (2 * s)).TimesPi();
         return new Pattern
         {
@@ -188,7 +180,7 @@ public sealed class Bolster : MakeUp
                 ("perimeter", round),
                 .. zipped ? [("zip opening", ZipOpening(reading))] : Array.Empty<(string, Working)>(),
             ],
-            Notions = notions,
+            Notions = [inner],
             Steps =
             [
                 new("Cut two ends and the body; quarter the ends and the body's edges.", []),
@@ -252,7 +244,10 @@ public sealed class Bolster : MakeUp
             [new Run("body", 1, "right", from, to)],
             [new Run("body", 1, "left", from, to)],
             opening
-        );
+        )
+        {
+            Zip = Zip.OfTeeth(opening, "made up, up to the next stock length"),
+        };
         yield return new(
             "body seam, second end",
             SeamKind.Join,

@@ -124,13 +124,12 @@ public abstract class BoxCushion : MakeUp
     public override IEnumerable<Piece> Fillings(Reading reading) =>
         reading.Offers(EaseSchools.WaddingRound) ? EaseSchools.Wadding(reading) : [];
 
-    /// <summary>Foam to order and thread, read off the seams.</summary>
-    private protected static IEnumerable<Notion> Basics(Reading reading, IEnumerable<Seam> seams)
+    /// <summary>Foam to order, and the stocking over it.</summary>
+    private protected static IEnumerable<Notion> Basics(Reading reading)
     {
         foreach (var (name, working) in EaseSchools.Foam(reading))
             yield return new Notion(name.Replace(' ', '-'), name, working);
         foreach (var notion in EaseSchools.Stocking(reading))
             yield return notion;
-        yield return Making.Thread.Of(seams);
     }
 }

@@ -37,7 +37,7 @@ public sealed class BoxCushionFolded : BoxCushion
         new LengthLimits(Length.Zero, Length.Inches(60), "2 1/2", "6.5")
     ) with
     {
-        ShownWhen = new Condition("zip", ["round"]),
+        ShownWhen = Condition.While(Zip, FoldedZip.Round),
         Note = "One tape crosses both edges, so the zip edge takes the seam allowance.",
     };
 
@@ -50,7 +50,7 @@ public sealed class BoxCushionFolded : BoxCushion
         new LengthLimits(Length.Zero, Length.Inches(12), "1/2", "1.2")
     ) with
     {
-        ShownWhen = new Condition("zip", ["inside"]),
+        ShownWhen = Condition.While(Zip, FoldedZip.Inside),
     };
 
     /// <inheritdoc/>
@@ -134,7 +134,7 @@ public sealed class BoxCushionFolded : BoxCushion
                 ("zip run", sheet.ZipRun),
                 ("corner seam", sheet.CornerSeam),
             ],
-            Notions = [sheet.Zip(), .. Basics(reading, seams)],
+            Notions = [.. Basics(reading)],
             Steps = FoldedSteps(reading),
             Remarks = [.. CornerRemarks(reading, sheet), .. EaseRemarks(reading)],
         };

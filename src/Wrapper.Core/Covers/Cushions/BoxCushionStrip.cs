@@ -49,7 +49,7 @@ public class BoxCushionStrip : BoxCushion
         Option.Of(LapPlaces.None, "None", "The slider shows.")
     ) with
     {
-        ShownWhen = new Condition("assembly", ["ring"]),
+        ShownWhen = Condition.While(Assembly, AssemblySchool.Ring),
     };
 
     internal static readonly LengthChoice Lap = Choice.OfLength(
@@ -160,7 +160,7 @@ public class BoxCushionStrip : BoxCushion
                     plan.BoxingRun
                 )
                 {
-                    Corded = corded,
+                    CordLine = corded ? $"{name} edge" : null,
                 },
                 new(
                     $"zip strip to {name} panel",
@@ -170,11 +170,14 @@ public class BoxCushionStrip : BoxCushion
                     plan.ZipRun
                 )
                 {
-                    Corded = corded,
+                    CordLine = corded ? $"{name} edge" : null,
                 },
             }
             select seam,
-            new("zip", SeamKind.Zip, [new Run("zip-strip", 1, "zip")], [new Run("zip-strip", 2, "zip")], plan.ZipRun),
+            new("zip", SeamKind.Zip, [new Run("zip-strip", 1, "zip")], [new Run("zip-strip", 2, "zip")], plan.ZipRun)
+            {
+                Zip = Zip.Chain(plan.ZipRun + (2 * reading[Usual.Seam])),
+            },
             new(
                 "boxing to zip strip, first end",
                 SeamKind.Join,
@@ -194,19 +197,11 @@ public class BoxCushionStrip : BoxCushion
         ];
 
         List<Piece> pieces = [panel, zipStrip, .. boxing.Pieces];
-        List<Notion> notions =
-        [
-            new("zip", "zip chain", plan.ZipRun + (2 * reading[Usual.Seam]), Note: "continuous chain, one slider"),
-        ];
-        List<Use> uses = [];
-        if (corded)
-            Cord.Add(reading, seams, rings: 2, pieces, uses, notions);
 
         return new Pattern
         {
             Pieces = pieces,
             Seams = seams,
-            Uses = uses,
             Finished =
             [
                 .. FinishedSizes(plan.Seat.Width, plan.Seat.Depth, plan.Depth),
@@ -214,7 +209,7 @@ public class BoxCushionStrip : BoxCushion
                 ("zip run", plan.ZipRun),
                 ("boxing run", plan.BoxingRun),
             ],
-            Notions = [.. notions, .. Basics(reading, seams)],
+            Notions = [.. Basics(reading)],
             Steps = BoxedSteps.Of(reading, seams, corded),
             Remarks = [.. EaseRemarks(reading)],
             InPairs = OutlineShapes.InPairs(reading),

@@ -78,7 +78,10 @@ public class BoxCushionTwoPanels : BoxCushion
                     ("panel", 2, side),
                     sheet.Top.Lengths[side],
                     side == back ? SeamKind.Zip : SeamKind.Join
-                )
+                ) with
+                {
+                    Zip = side == back ? Zip.Chain(sheet.Top.Lengths[back] + (2 * reading[Usual.Seam])) : null,
+                }
             ),
         ];
         return new Pattern
@@ -90,16 +93,7 @@ public class BoxCushionTwoPanels : BoxCushion
                 .. FinishedSizes(sheet.Top.Width, sheet.Top.Depth, 2 * sheet.Fall),
                 ("perimeter", sheet.Top.Perimeter),
             ],
-            Notions =
-            [
-                new(
-                    "zip",
-                    "zip chain",
-                    sheet.Top.Lengths[back] + (2 * reading[Usual.Seam]),
-                    Note: "continuous chain, one slider"
-                ),
-                .. Basics(reading, seams),
-            ],
+            Notions = [.. Basics(reading)],
             Steps =
             [
                 new(

@@ -75,19 +75,13 @@ internal sealed class FoldedSheet
 
     private FoldedZip ZipSchool { get; }
 
-    /// <summary>The zip to buy, by school.</summary>
-    public Notion Zip() =>
+    private Zip ToBuy =>
         ZipSchool switch
         {
-            FoldedZip.Full => new(
-                "zip",
-                "zip chain",
-                Box.Width + Box.Depth + (2 * Seam),
-                Note: "full cut width, oversewn at the corners"
-            ),
-            FoldedZip.Inside => new("zip", "zip, teeth", ZipRun, Note: "kept inside the corners"),
-            FoldedZip.Closed => new("zip", "closed-end zip, teeth", ZipRun, Note: "made up, or the next stock length"),
-            _ => new("zip", "zip chain", ZipRun + (2 * Seam), Note: "turns both back corners"),
+            FoldedZip.Full => Zip.Chain(Box.Width + Box.Depth + (2 * Seam), "full cut width, oversewn at the corners"),
+            FoldedZip.Inside => Zip.OfTeeth(ZipRun, "kept inside the corners"),
+            FoldedZip.Closed => Zip.ClosedEnd(ZipRun, "made up, or the next stock length"),
+            _ => Zip.Chain(ZipRun + (2 * Seam), "turns both back corners"),
         };
 
     /// <summary>Zip, sides and four corners; lower half first, then upper.</summary>
@@ -99,7 +93,10 @@ internal sealed class FoldedSheet
             ZipChain("lower", leftEnd: "left"),
             ZipChain("upper", leftEnd: "left"),
             ZipRun
-        );
+        )
+        {
+            Zip = ToBuy,
+        };
         if (ZipSchool is FoldedZip.Inside)
             foreach (var side in new[] { "left", "right" })
                 yield return new(

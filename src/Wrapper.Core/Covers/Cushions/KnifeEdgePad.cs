@@ -134,12 +134,10 @@ public sealed class KnifeEdgePad : BoxCushion
                 .Select(edge => Usual.Join($"{edge} seam", ("panel", 1, edge), ("panel", 2, edge), seat.Lengths[edge])),
             .. Back(seat, opening, IsFoam(reading)),
         ];
-        seams = [.. seams.Select(seam => seam with { Corded = corded })];
+        seams = [.. seams.Select(seam => seam with { CordLine = corded ? "edge" : null })];
         List<Piece> pieces = [pad];
         List<Notion> notions = [];
         List<Use> uses = [];
-        if (corded)
-            Cord.Add(reading, seams, rings: 1, pieces, uses, notions);
         if (reading[Ties] > 0)
             notions.Add(
                 new(
@@ -151,12 +149,8 @@ public sealed class KnifeEdgePad : BoxCushion
             );
         notions.AddRange(
             IsFoam(reading)
-                ? [.. Foam(reading), Making.Thread.Of(seams)]
-                :
-                [
-                    LooseFilling.Of(outline, reading[BoxCushion.T].Value, reading[Density], knifeEdge: true),
-                    Making.Thread.Of(seams),
-                ]
+                ? [.. Foam(reading)]
+                : [LooseFilling.Of(outline, reading[BoxCushion.T].Value, reading[Density], knifeEdge: true)]
         );
         return new Pattern
         {

@@ -161,7 +161,12 @@ public sealed class PillowcaseCushion : BoxCushion
         ];
         var across = Working.Of("end", "open end as drawn", drawn.LengthOf(end));
         if (zipped)
-            seams.Add(Usual.Join("zip", ("panel", 1, end), ("panel", 2, end), across, SeamKind.Zip));
+            seams.Add(
+                Usual.Join("zip", ("panel", 1, end), ("panel", 2, end), across, SeamKind.Zip) with
+                {
+                    Zip = Zip.Chain(across + (2 * reading[Usual.Seam])),
+                }
+            );
         return new Pattern
         {
             Pieces = [piece],
@@ -175,7 +180,11 @@ public sealed class PillowcaseCushion : BoxCushion
                         .Select(use => use with { Run = use.Run with { Drafted = across.Value } }),
                 ],
             Finished = [.. FinishedSizes(seat.Width, seat.Depth, depth), ("wrapped end", wrap)],
-            Notions = [.. Closing(reading, across), .. Basics(reading, seams)],
+            Applied =
+                reading.Chosen(HeldBy) is WrapFastening.HookAndLoop
+                    ? [new("hook-and-loop", AppliedKind.Tape, across)]
+                    : [],
+            Notions = [.. Closing(reading, across), .. Basics(reading)],
             Steps =
             [
                 new("Cut both panels; finish the open end against fraying.", []),
@@ -232,15 +241,6 @@ public sealed class PillowcaseCushion : BoxCushion
 
     private static IEnumerable<Notion> Closing(Reading reading, Working across)
     {
-        if (reading.Chosen(HeldBy) is WrapFastening.Zip)
-            yield return new(
-                "zip",
-                "zip chain",
-                across + (2 * reading[Usual.Seam]),
-                Note: "continuous chain, one slider"
-            );
-        if (reading.Chosen(HeldBy) is WrapFastening.HookAndLoop)
-            yield return new("hook-and-loop", "hook-and-loop", across);
         if (reading.Chosen(HeldBy) is WrapFastening.Snaps)
             yield return new(
                 "snaps",

@@ -199,7 +199,8 @@ public sealed class DuvetCover : MakeUp
             Seams = seams,
             Uses = [.. closing.Uses(length)],
             Finished = [("finished width", width), ("finished length", length), ("opening", closing.Opening)],
-            Notions = [.. closing.Notions, .. TieNotions(reading), Making.Thread.Of(seams)],
+            Applied = [.. closing.Applied(Width(reading))],
+            Notions = [.. closing.Notions, .. TieNotions(reading)],
             Steps =
             [
                 new("Cut the panels, each with its own allowances at top and foot.", []),

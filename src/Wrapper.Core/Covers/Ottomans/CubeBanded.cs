@@ -137,11 +137,7 @@ public sealed class CubeBanded : Ottoman
                 ("ring of sides and bands", seat.Perimeter),
                 ("gap for filling", gap),
             ],
-            Notions =
-            [
-                Making.LooseFilling.Of(seat.Outline, h.Value, reading[Density], knifeEdge: false),
-                Making.Thread.Of(seams),
-            ],
+            Notions = [Making.LooseFilling.Of(seat.Outline, h.Value, reading[Density], knifeEdge: false)],
             Steps =
             [
                 new("Cut top, bottom, four sides and four bands; notch the middle of the bands' ends.", []),

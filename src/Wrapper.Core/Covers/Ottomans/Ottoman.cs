@@ -94,15 +94,14 @@ public abstract class Ottoman : MakeUp
             );
     }
 
-    private protected static IEnumerable<Notion> FasteningNotion(Reading reading)
+    /// <summary>Hook-and-loop along the lower edge, a gap at each leg.</summary>
+    private protected static IEnumerable<Applied> Fastened(Reading reading)
     {
         if (reading.Chosen(Fastening) is OttomanFastening.HookAndLoop)
-            yield return new Notion(
-                "hook-and-loop",
-                "hook-and-loop",
-                FasteningRun(reading),
-                Note: $"a gap at each of {reading[Legs]} legs"
-            );
+            yield return new Applied("hook-and-loop", AppliedKind.Tape, FasteningRun(reading))
+            {
+                Note = $"a gap at each of {reading[Legs]} legs",
+            };
     }
 
     private static Working FasteningRun(Reading reading)

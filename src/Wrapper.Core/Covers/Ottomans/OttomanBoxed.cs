@@ -64,17 +64,13 @@ public sealed class OttomanBoxed : Ottoman
                     seat.Lengths[edge.Name]
                 ) with
                 {
-                    Corded = corded,
+                    CordLine = corded ? "top edge" : null,
                 }
             ),
             .. Corners(h),
         ];
         List<Piece> pieces = [top, .. Panels(reading, h, "side")];
         List<Use> uses = [.. Hems()];
-        List<Notion> notions = [.. FasteningNotion(reading)];
-        if (corded)
-            Cord.Add(reading, seams, rings: 1, pieces, uses, notions);
-        notions.Add(Making.Thread.Of(seams));
         return new Pattern
         {
             Pieces = pieces,
@@ -87,7 +83,7 @@ public sealed class OttomanBoxed : Ottoman
                 ("finished height", h),
                 ("perimeter", seat.Perimeter),
             ],
-            Notions = notions,
+            Applied = [.. Fastened(reading)],
             Steps =
             [
                 new("Cut the top and four sides; mark the middle of every edge that meets the top.", []),

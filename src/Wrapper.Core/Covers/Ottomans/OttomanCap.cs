@@ -119,7 +119,7 @@ public sealed class OttomanCap : Ottoman
         var (cap, join) = boxed ? Boxed(reading, w, l, f) : Pleated(reading, w, l, f);
         List<Seam> seams =
         [
-            .. join.Select(seam => seam with { Corded = corded && seam.Kind != SeamKind.Dart }),
+            .. join.Select(seam => seam with { CordLine = corded && seam.Kind != SeamKind.Dart ? "cap" : null }),
             .. Corners(apron),
         ];
         List<Piece> pieces =
@@ -131,11 +131,6 @@ public sealed class OttomanCap : Ottoman
             .. Panels(reading, apron, "apron"),
         ];
         List<Use> uses = [.. Hems()];
-        List<Notion> notions = [.. FasteningNotion(reading)];
-        if (corded)
-            Cord.Add(reading, seams, rings: 1, pieces, uses, notions);
-        notions.Add(new("label", "label", null, Note: $"in the {Unpicked(reading)} corner"));
-        notions.Add(Making.Thread.Of(seams));
         var right = reading.Chosen(Diagonal) is DownDiagonal.FrontRight;
         string[] down = right ? ["front right corner", "back left corner"] : ["front left corner", "back right corner"];
         string[] open = right ? ["front left corner", "back right corner"] : ["front right corner", "back left corner"];
@@ -152,7 +147,8 @@ public sealed class OttomanCap : Ottoman
                 ("fall of the cap", f),
                 ("apron", apron),
             ],
-            Notions = notions,
+            Applied = [.. Fastened(reading)],
+            Notions = [new("label", "label", null, Note: $"in the {Unpicked(reading)} corner")],
             Steps =
             [
                 new("Cut the cap and the apron; mark the middles of the cap and the tops of the apron.", []),

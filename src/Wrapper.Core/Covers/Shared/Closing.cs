@@ -95,7 +95,10 @@ internal sealed class Closing
             );
         if (from.IsPositive)
             yield return At("foot, left of the opening", SeamKind.Join, null, from, Beside);
-        yield return At("opening", kind == FootClosing.Zip ? SeamKind.Zip : SeamKind.Opening, from, to, Opening);
+        yield return At("opening", kind == FootClosing.Zip ? SeamKind.Zip : SeamKind.Opening, from, to, Opening) with
+        {
+            Zip = kind == FootClosing.Zip ? Zip.OfTeeth(Opening, "one slider") : null,
+        };
         if (from.IsPositive)
             yield return At("foot, right of the opening", SeamKind.Join, to, null, width - Beside - Opening);
     }
@@ -130,11 +133,16 @@ internal sealed class Closing
                 );
             if (kind == FootClosing.Snaps)
                 yield return new("snaps", "snaps", null, places.Count);
-            if (kind == FootClosing.Zip)
-                yield return new("zip", "zip, teeth", Opening, Note: "one slider");
-            if (kind == FootClosing.Tape)
-                yield return new("tape", "hook-and-loop tape", Opening);
         }
+    }
+
+    /// <summary>The hems of both faces at the foot, and the tape on them; a flap's hems are edges of their own.</summary>
+    public IEnumerable<Applied> Applied(Working width)
+    {
+        if (Flap is null)
+            yield return new("hems at the foot", AppliedKind.Topstitching, 2 * width);
+        if (kind == FootClosing.Tape)
+            yield return new("hook-and-loop", AppliedKind.Tape, Opening);
     }
 
     public IEnumerable<Step> Steps =>

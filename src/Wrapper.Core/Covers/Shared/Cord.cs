@@ -100,28 +100,25 @@ internal static class Cord
     public static bool IsChosen(Reading reading, OptionChoice<Cording>? asked = null) =>
         reading.Chosen(asked ?? Corded) is Cording.Both;
 
-    /// <summary>Adds the cord of all corded <paramref name="seams"/>, one join for each of its rings, and the pieces that cover it.</summary>
-    public static void Add(
-        Reading reading,
-        IEnumerable<Seam> seams,
-        int rings,
-        List<Piece> pieces,
-        List<Use> uses,
-        List<Notion> notions
-    )
+    /// <summary>The pattern with the cord of all its cord lines, one join for each of them, and the pieces that cover it.</summary>
+    public static Pattern Apply(Pattern pattern, Reading reading)
     {
-        var cord = Needed(reading, seams, rings);
-        var covering = Covering(reading, cord);
-        pieces.Add(covering);
-        uses.AddRange(RawEdges(covering));
-        notions.Add(new("cord", "cord", cord));
-    }
-
-    private static Working Needed(Reading reading, IEnumerable<Seam> seams, int rings) =>
-        (
-            Sum.Of(seams.Where(seam => seam.Corded).Select(seam => seam.Drafted))
-            + (rings * (Working)new Allowance("j", AllowanceRole.Join, reading[CordJoin]))
+        var corded = pattern.Seams.Where(seam => seam.CordLine is not null).ToList();
+        if (corded.Count == 0)
+            return pattern;
+        var joins = corded.Select(seam => seam.CordLine).Distinct().Count();
+        var cord = (
+            Sum.Of(corded.Select(seam => seam.Drafted))
+            + (joins * (Working)new Allowance("j", AllowanceRole.Join, reading[CordJoin]))
         ).As("C", "cord");
+        var covering = Covering(reading, cord);
+        return pattern with
+        {
+            Pieces = [.. pattern.Pieces, covering],
+            Uses = [.. pattern.Uses, .. RawEdges(covering)],
+            Notions = [new("cord", "cord", cord), .. pattern.Notions],
+        };
+    }
 
     /// <summary>The block (bias) or the strips (across) that cover <paramref name="cord"/>, raw on all sides.</summary>
     private static Piece Covering(Reading reading, Working cord)

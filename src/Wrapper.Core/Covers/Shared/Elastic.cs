@@ -61,6 +61,10 @@ internal static class Elastic
             ? reading.Own(piece, edge, new Allowance("k", AllowanceRole.Casing, Length.Zero))
             : reading.EdgeAllowance(Casing, piece, edge);
 
+    /// <summary>What becomes of the edge.</summary>
+    public static EdgeUse Use(Reading reading) =>
+        reading.Chosen(Edge) is ElasticEdge.Sewn ? EdgeUse.Elastic : EdgeUse.Casing;
+
     /// <summary>The elastic to cut for an edge of <paramref name="perimeter"/>; <paramref name="reach"/> is how far it runs on either side of each of so many corners.</summary>
     public static IEnumerable<Notion> Notions(Reading reading, Working perimeter, Working reach, int corners)
     {

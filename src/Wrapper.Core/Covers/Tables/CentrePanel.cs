@@ -123,8 +123,10 @@ public sealed class CentrePanel : MakeUp
                 ("slit", slit),
                 ("round the edge", Sum.Of(seams.Select(seam => seam.Drafted))),
             ],
-            // Sewn together once, then stitched on all round.
-            Notions = [Making.Thread.Of(seams.Concat(seams))],
+            Applied =
+            [
+                new("all round, on to the cover", AppliedKind.Topstitching, Sum.Of(seams.Select(seam => seam.Drafted))),
+            ],
             Steps =
             [
                 new("Cut the panel; cut the facing by it.", []),

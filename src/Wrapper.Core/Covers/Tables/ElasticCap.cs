@@ -343,7 +343,7 @@ public sealed class ElasticCap : MakeUp
             Uses =
             [
                 .. outer.Select(edge => new Use(
-                    EdgeUse.Hem,
+                    reading.Chosen(Hold) is HoldSchool.Drawstring ? EdgeUse.Casing : Elastic.Use(reading),
                     new Run("sheet", 1, edge.Name) { Drafted = piece.Stitch.LengthOf(edge.Name) }
                 )),
             ],
@@ -355,7 +355,7 @@ public sealed class ElasticCap : MakeUp
                 .. CapSheet.Sides.Select((side, at) => ($"drop, {side}", drops[at])),
                 ("hem perimeter", hem),
             ],
-            Notions = [.. Holding(reading, hem, drops), Making.Thread.Of(seams)],
+            Notions = [.. Holding(reading, hem, drops)],
             Steps =
             [
                 new("Cut the sheet; mark the corners and where each obstacle is.", []),

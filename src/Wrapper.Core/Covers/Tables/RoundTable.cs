@@ -150,7 +150,6 @@ public sealed class RoundTableDraped : RoundTable
                 )),
             ],
             Finished = [("finished diameter", diameter), ("hem", 4 * quarter)],
-            Notions = [],
             Steps =
             [
                 new("Cut the circle from a quarter fold; mark the middle.", []),
@@ -250,7 +249,6 @@ public sealed class RoundTableSkirted : RoundTable
                     .Select(use => use with { Run = use.Run with { Drafted = (full / widths).Value } }),
             ],
             Finished = [("finished diameter", d), ("round the top", round), ("skirt, ungathered", full)],
-            Notions = [Making.Thread.Of(seams)],
             Steps =
             [
                 new("Cut the top from a quarter fold, and the skirt widths; mark top and skirt in quarters.", []),

@@ -145,7 +145,6 @@ public sealed class TableFivePieces : TableCover
             Seams = seams,
             Uses = uses,
             Finished = [("finished width", w), ("finished length", l), ("finished drop", drop), ("hem", 2 * (w + l))],
-            Notions = [Making.Thread.Of(seams)],
             Steps =
             [
                 new("Cut the top and the four sides; mark the middles.", []),

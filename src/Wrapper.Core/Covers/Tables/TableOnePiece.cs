@@ -58,7 +58,6 @@ public sealed class TableOnePiece : TableCover
                 ("finished drop", sheet.Fall),
                 ("hem", sheet.Top.Perimeter),
             ],
-            Notions = [Making.Thread.Of(seams)],
             Steps =
             [
                 new(

@@ -202,7 +202,7 @@ public sealed class TracedBoard : MakeUp
             Uses =
             [
                 .. outline.Outline.Edges.Select(edge => new Use(
-                    EdgeUse.Hem,
+                    reading.Chosen(Edge) is CordEdge.Casing ? EdgeUse.Casing : EdgeUse.Hem,
                     new Run("cover", 1, edge.Name) { Drafted = outline.Lengths[edge.Name].Value }
                 )),
             ],

@@ -1,0 +1,20 @@
+using Wrapper.Core.Lengths.Workings;
+
+namespace Wrapper.Core.Patterns;
+
+/// <summary>What is sewn on along a line that is no seam of its own.</summary>
+public enum AppliedKind
+{
+    /// <summary>One row of stitching on the right side.</summary>
+    Topstitching,
+
+    /// <summary>Hook-and-loop or tape, sewn down along both its edges.</summary>
+    Tape,
+}
+
+/// <summary>Something sewn on along the finished cover: how long the line is.</summary>
+public sealed record Applied(string Name, AppliedKind Kind, Working Length)
+{
+    /// <summary>What to know when it is bought or sewn; empty for most.</summary>
+    public string Note { get; init; } = "";
+}
