@@ -11,7 +11,7 @@ namespace Wrapper.Core.Patterns;
 /// </summary>
 public sealed record Piece
 {
-    private readonly Lazy<(Outline Stitch, Outline Cut)> drawn;
+    private Drawing? drawing;
 
     /// <summary>A piece drawn by <paramref name="shape"/> from <paramref name="dimensions"/>.</summary>
     public Piece(
@@ -20,33 +20,7 @@ public sealed record Piece
         int quantity,
         IReadOnlyDictionary<string, Working> dimensions,
         Func<Dimensions, Outline> shape
-    )
-    {
-        (Key, Name, Quantity, Dimensions, Shape) = (key, name, quantity, dimensions, shape);
-        drawn = new(Draw);
-    }
-
-    // A changed copy draws itself anew.
-    private Piece(Piece other)
-    {
-        (Key, Name, Quantity, Dimensions, Shape) = (
-            other.Key,
-            other.Name,
-            other.Quantity,
-            other.Dimensions,
-            other.Shape
-        );
-        (Allowances, UncutShape, Notches, Lines, Sizes) = (
-            other.Allowances,
-            other.UncutShape,
-            other.Notches,
-            other.Lines,
-            other.Sizes
-        );
-        (Grain, TurnedOver, Note, Corners) = (other.Grain, other.TurnedOver, other.Note, other.Corners);
-        (Role, Meeting, MayBeJoined) = (other.Role, other.Meeting, other.MayBeJoined);
-        drawn = new(Draw);
-    }
+    ) => (Key, Name, Quantity, Dimensions, Shape) = (key, name, quantity, dimensions, shape);
 
     /// <summary>Stable within the make-up; part of an instance's identity.</summary>
     public string Key { get; }
@@ -103,10 +77,10 @@ public sealed record Piece
     public IReadOnlyList<(string Edge, Point Offset)> Corners { get; init; } = [];
 
     /// <summary>The stitch line: everything along it is finished size.</summary>
-    public Outline Stitch => drawn.Value.Stitch;
+    public Outline Stitch => Drawn.Stitch;
 
     /// <summary>The raw edge.</summary>
-    public Outline Cut => drawn.Value.Cut;
+    public Outline Cut => Drawn.Cut;
 
     /// <summary>The piece with one finished dimension changed and drawn anew; all else stays as drafted.</summary>
     public Piece Redrawn(string dimension, Length value)
@@ -131,18 +105,32 @@ public sealed record Piece
         return null;
     }
 
-    private (Outline, Outline) Draw()
+    // A copy keeps the drawing of its original until something that is drawn from has changed.
+    private Drawing Drawn => drawing is { } known && known.IsOf(this) ? known : drawing = new Drawing(this);
+
+    private sealed class Drawing
     {
-        var dimensions = new Dimensions(Dimensions);
-        var stitch = Shape(dimensions);
-        var basis = UncutShape is null ? stitch : UncutShape(dimensions);
-        return (
-            stitch,
-            Offset.Outward(
-                basis,
-                edge => Allowances.TryGetValue(edge, out var allowance) ? allowance.Value : Length.Zero
-            )
-        );
+        private readonly (object, object, object?, object) from;
+
+        public Drawing(Piece piece)
+        {
+            from = From(piece);
+            var dimensions = new Dimensions(piece.Dimensions);
+            Stitch = piece.Shape(dimensions);
+            Cut = Offset.Outward(
+                piece.UncutShape is null ? Stitch : piece.UncutShape(dimensions),
+                edge => piece.Allowances.TryGetValue(edge, out var allowance) ? allowance.Value : Length.Zero
+            );
+        }
+
+        public Outline Stitch { get; }
+
+        public Outline Cut { get; }
+
+        public bool IsOf(Piece piece) => from == From(piece);
+
+        private static (object, object, object?, object) From(Piece piece) =>
+            (piece.Dimensions, piece.Shape, piece.UncutShape, piece.Allowances);
     }
 }
 

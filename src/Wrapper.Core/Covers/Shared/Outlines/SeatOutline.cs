@@ -11,8 +11,12 @@ namespace Wrapper.Core.Covers.Shared.Outlines;
 /// </summary>
 internal sealed record SeatOutline
 {
-    private readonly Lazy<Outline> outline;
-    private readonly Lazy<Ring> ring;
+    private (
+        IReadOnlyDictionary<string, Working> Dimensions,
+        Func<Dimensions, Outline> Shape,
+        Outline Outline,
+        Ring Ring
+    )? drawn;
 
     public SeatOutline(
         IReadOnlyDictionary<string, Working> dimensions,
@@ -20,28 +24,18 @@ internal sealed record SeatOutline
         IReadOnlyDictionary<string, Working> lengths,
         Working width,
         Working depth
-    )
-    {
-        (Dimensions, Shape, Lengths, Width, Depth) = (dimensions, shape, lengths, width, depth);
-        (outline, ring) = Drawn();
-    }
+    ) => (Dimensions, Shape, Lengths, Width, Depth) = (dimensions, shape, lengths, width, depth);
 
-    // A changed copy draws itself anew.
-    private SeatOutline(SeatOutline other)
+    // A copy keeps the drawing of its original until it is drawn otherwise.
+    private (Outline Outline, Ring Ring) Drawn()
     {
-        (Dimensions, Shape, Lengths, Width, Depth) = (
-            other.Dimensions,
-            other.Shape,
-            other.Lengths,
-            other.Width,
-            other.Depth
-        );
-        (Back, Front, RoundCorners, WholeWay) = (other.Back, other.Front, other.RoundCorners, other.WholeWay);
-        (outline, ring) = Drawn();
+        if (drawn is { } known && known.Dimensions == Dimensions && known.Shape == Shape)
+            return (known.Outline, known.Ring);
+        var outline = Shape(new Dimensions(Dimensions));
+        var ring = new Ring(outline);
+        drawn = (Dimensions, Shape, outline, ring);
+        return (outline, ring);
     }
-
-    private (Lazy<Outline>, Lazy<Ring>) Drawn() =>
-        (new(() => Shape(new Dimensions(Dimensions))), new(() => new Ring(Outline)));
 
     public IReadOnlyDictionary<string, Working> Dimensions { get; init; }
 
@@ -69,10 +63,10 @@ internal sealed record SeatOutline
     public Working? WholeWay { get; init; }
 
     /// <summary>Drawn from its dimensions.</summary>
-    public Outline Outline => outline.Value;
+    public Outline Outline => Drawn().Outline;
 
     /// <summary>The drawn outline to be walked.</summary>
-    public Ring Ring => ring.Value;
+    public Ring Ring => Drawn().Ring;
 
     public Working Perimeter =>
         (WholeWay ?? Sum.Of(Outline.Edges.Select(edge => Lengths[edge.Name]))).As(
