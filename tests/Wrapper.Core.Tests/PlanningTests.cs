@@ -137,6 +137,28 @@ public class PlanningTests
                 )
         );
 
+    // Problems count at the stage where they are mended, an item once; what rests on the lay comes after it.
+    [Fact]
+    public void Each_stage_is_as_far_as_what_it_rests_on()
+    {
+        static string Said(JobDocument job, bool lay) =>
+            string.Join(
+                ", ",
+                Progress.Of(Plan.Of(job, Items.Drafting, lay)).Select(stage => $"{stage.State}{stage.InDoubt}")
+            );
+        Assert.Equal("Empty0, Empty0, Empty0, Empty0, Empty0", Said(Job(), lay: true));
+        Assert.Equal("Done0, Done0, Done0, Empty0, Empty0", Said(Job(Folded("a", "c1")), lay: false));
+        Assert.Equal("Done0, Done0, Done0, Done0, Done0", Said(Job(Folded("a", "c1")), lay: true));
+        var unread = Folded("a", "c1") with
+        {
+            Measures = new Dictionary<string, Entry> { ["W"] = new("x", JobUnit.Inch), ["L"] = new("y", JobUnit.Inch) },
+        };
+        Assert.Equal("Doubt1, Done0, Done0, Done0, Done0", Said(Job(unread, Folded("b", "c1")), lay: true));
+        var unpriced = Job(Folded("a", "c1"));
+        unpriced = unpriced with { Cloths = [unpriced.Cloths[0] with { Price = "much" }, .. unpriced.Cloths.Skip(1)] };
+        Assert.Equal("Done0, Done0, Done0, Done0, Doubt1", Said(unpriced, lay: true));
+    }
+
     [Fact]
     public void More_pieces_than_anybody_cuts_are_refused_at_once()
     {

@@ -93,6 +93,10 @@ public sealed class Reading
     /// <summary>Whether a choice is shown, as things stand.</summary>
     public bool Shows(Choice choice) => IsShown(choice.ShownWhen);
 
+    /// <summary>The fields of measures and choices that are asked as things stand, in the order of the declaration.</summary>
+    public IReadOnlyList<string> Asked =>
+        [.. makeUp.Measures.Where(Asks).Select(FieldOf), .. makeUp.Choices.Where(Shows).Select(FieldOf)];
+
     /// <summary>A traced outline that was entered; null while it cannot be read.</summary>
     public Outline? Traced(Measure measure) => outlines.GetValueOrDefault(measure.Key);
 

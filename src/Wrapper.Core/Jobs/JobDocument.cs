@@ -67,6 +67,10 @@ public sealed record JobDocument(
         : role == ClothRole.Lining ? ClothOf(item, ClothRole.SecondFace)
         : item.Cloth ?? (Cloths.Count > 0 ? Cloths[0].Id : null);
 
+    /// <summary>The ids of the cloths that an item may be cut from: its own, or the first of the job, and those that are named for some of its pieces.</summary>
+    public IEnumerable<string> ClothsOf(Item item) =>
+        item.OtherCloths.Values.Concat(ClothOf(item, ClothRole.Face) is { } face ? [face] : []);
+
     /// <summary>An empty job.</summary>
     public static JobDocument Empty(string name, JobUnit unit) => new(Current, name, "", unit, "£", [], []);
 }

@@ -9,23 +9,28 @@ using Wrapper.Server.Drawings;
 
 namespace Wrapper.Server.Drafts;
 
-/// <summary>One item drafted: what each field was read as, what is wrong, the measuring sketch, and the pattern unless it is in doubt.</summary>
+/// <summary>One item drafted: what each field was read as, what is wrong, which fields are asked as things stand, what it is cut from, the measuring sketch, and the pattern unless it is in doubt.</summary>
 public sealed record DraftView(
     IReadOnlyDictionary<string, LengthView> Fields,
     IReadOnlyList<Problem> Problems,
+    IReadOnlyList<string> Asked,
+    IReadOnlyList<RoleView> CutFrom,
     SketchView? Sketch,
     PatternView? Pattern
 )
 {
     /// <summary>The view of <paramref name="plan"/>.</summary>
-    public static DraftView Of(ItemPlan plan, Drafting drafting, JobUnit unit)
+    public static DraftView Of(ItemPlan plan, Drafting drafting, JobDocument job)
     {
+        var unit = job.Unit;
         var lengths = plan.Draft.Reading?.Lengths ?? new Dictionary<string, Length>();
         var reading = plan.Draft.Reading;
         var sketch = reading is null ? null : drafting.Find(plan.Item.MakeUp)?.Sketch(reading);
         return new DraftView(
             lengths.ToDictionary(pair => pair.Key, pair => LengthView.Finished(pair.Value, unit)),
             plan.Draft.Problems,
+            reading?.Asked ?? [],
+            RoleView.Of(plan, job),
             sketch is null
                 ? null
                 : SketchView.Of(
@@ -37,6 +42,20 @@ public sealed record DraftView(
             plan.Draft is { Pattern: { } pattern, Seams: { } seams } ? PatternView.Of(plan, pattern, seams, unit) : null
         );
     }
+}
+
+/// <summary>What pieces of one role are cut from: the id of a cloth, or null where there is none. Fillings without one are bought by their size.</summary>
+public sealed record RoleView(ClothRole Role, string? Cloth, bool Filling)
+{
+    // While the item is in doubt its pieces are not known; what was chosen for them stays in sight.
+    internal static IReadOnlyList<RoleView> Of(ItemPlan plan, JobDocument job) =>
+        [
+            .. (plan.Draft.Pattern?.Pieces.Select(piece => piece.Role) ?? plan.Item.OtherCloths.Keys)
+                .Append(ClothRole.Face)
+                .Distinct()
+                .Order()
+                .Select(role => new RoleView(role, job.ClothOf(plan.Item, role), role.IsFilling())),
+        ];
 }
 
 /// <summary>The measuring sketch: strokes (<c>face</c> closed, <c>edge</c>, <c>hidden</c>) and dimension lines by measure key.</summary>

@@ -51,7 +51,7 @@ internal static class PlanEndpoints
                             var plan = ItemPlan.Of(request.Item, 1, drafting, job);
                             return plan.Draft.Problems.Count > 0
                                 ? Problems.Fields(plan.Draft.Problems)
-                                : Results.Ok(DraftView.Of(plan, drafting, request.Unit));
+                                : Results.Ok(DraftView.Of(plan, drafting, job));
                         }
                     );
                 }

@@ -9,12 +9,13 @@ using Wrapper.Server.Drawings;
 
 namespace Wrapper.Server.Plans;
 
-/// <summary>A whole job planned: items in order, cloths with lays and purchases, totals, and what is wrong beyond single fields.</summary>
+/// <summary>A whole job planned: items in order, cloths with lays and purchases, totals, what is wrong beyond single fields, and how far each stage has come.</summary>
 public sealed record PlanView(
     IReadOnlyList<ItemView> Items,
     IReadOnlyList<ClothView> Cloths,
     TotalsView? Totals,
-    IReadOnlyList<Problem> Problems
+    IReadOnlyList<Problem> Problems,
+    IReadOnlyList<StageProgress> Stages
 )
 {
     /// <summary>The view of <paramref name="plan"/>; differences are told against <paramref name="before"/>, the cloth bought before, in counts.</summary>
@@ -31,12 +32,13 @@ public sealed record PlanView(
                 .. plan.Items.Select(item =>
                 {
                     superseded.ThrowIfCancellationRequested();
-                    return new ItemView(item.Item.Id, item.Number, DraftView.Of(item, drafting, job.Unit));
+                    return new ItemView(item.Item.Id, item.Number, DraftView.Of(item, drafting, job));
                 }),
             ],
             [.. plan.Cloths.Select(cloth => ClothView.Of(cloth, job, wrongSideUp, superseded))],
             TotalsView.Of(plan, job, before),
-            plan.Problems
+            plan.Problems,
+            Progress.Of(plan)
         );
 }
 
@@ -52,6 +54,7 @@ public sealed record ClothView(
     IReadOnlyList<string> UsableWorking,
     LengthView? Skewed,
     int Pieces,
+    bool Used,
     IReadOnlyList<string> CutOtherwise,
     IReadOnlyList<MatchView> Matches,
     LayView? Lay,
@@ -69,6 +72,7 @@ public sealed record ClothView(
             readable ? WorkingText.Lines(plan.Reading.Usable, "usable width", job.Unit) : [],
             plan.Reading.IsSkewed ? LengthView.Finished(plan.Reading.Skew, job.Unit) : null,
             plan.Pieces.Count,
+            job.Items.Any(item => job.ClothsOf(item).Contains(plan.Reading.Cloth.Id)),
             plan.CutOtherwise,
             [.. plan.Matches.Select(match => MatchView.Of(match))],
             plan.Lay is { } lay ? LayView.Of(lay, plan, job.Unit, wrongSideUp, superseded) : null,
@@ -366,15 +370,14 @@ public sealed record PlacedView(
     }
 }
 
-/// <summary>What is bought of one cloth; lengths in yards and in metres (yards x 0.9144).</summary>
+/// <summary>What is bought of one cloth; <paramref name="BoughtOtherwise"/> says it in metres where the job is in yards (x 0.9144), and the other way round.</summary>
 public sealed record BuyingView(
     LengthView Needed,
     bool BeforeWashing,
     LengthView Margin,
     LengthView Bought,
     LengthView LeftOver,
-    string BoughtYards,
-    string BoughtMetres,
+    string BoughtOtherwise,
     string? Cost,
     string? Articles,
     LengthView? ToStart,
@@ -395,8 +398,7 @@ public sealed record BuyingView(
             buying.Articles is null
                 ? LengthView.Surplus(buying.LeftOver, job.Unit)
                 : LengthView.Finished(buying.LeftOver, job.Unit),
-            LengthPrinter.ClothLength(buying.Bought, JobUnit.Inch),
-            LengthPrinter.ClothLength(buying.Bought, JobUnit.Centimetre),
+            LengthPrinter.ClothLength(buying.Bought, job.Unit.IsInches() ? JobUnit.Centimetre : JobUnit.Inch),
             buying.Cost is { } cost ? Money(cost, job) : null,
             buying.Articles is { } count
                 ? $"{count} of {Side("width")} x {Side("articleLength")} {LengthPrinter.Word(job.Unit)}"

@@ -464,15 +464,14 @@ export interface components {
             /** Format: int64 */
             height: number;
         };
-        /** @description What is bought of one cloth; lengths in yards and in metres (yards x 0.9144). */
+        /** @description What is bought of one cloth; BoughtOtherwise says it in metres where the job is in yards (x 0.9144), and the other way round. */
         BuyingView: {
             needed: components["schemas"]["LengthView"];
             beforeWashing: boolean;
             margin: components["schemas"]["LengthView"];
             bought: components["schemas"]["LengthView"];
             leftOver: components["schemas"]["LengthView"];
-            boughtYards: string;
-            boughtMetres: string;
+            boughtOtherwise: string;
             cost: null | string;
             articles: null | string;
             toStart: null | components["schemas"]["LengthView"];
@@ -518,6 +517,7 @@ export interface components {
             skewed: null | components["schemas"]["LengthView"];
             /** Format: int32 */
             pieces: number;
+            used: boolean;
             cutOtherwise: string[];
             matches: components["schemas"]["MatchView"][];
             lay: null | components["schemas"]["LayView"];
@@ -568,12 +568,14 @@ export interface components {
             /** @description The cloths that it may be cut from, for covers that are drafted to their width; a usual one if none. */
             cloths: components["schemas"]["JobCloth"][];
         };
-        /** @description One item drafted: what each field was read as, what is wrong, the measuring sketch, and the pattern unless it is in doubt. */
+        /** @description One item drafted: what each field was read as, what is wrong, which fields are asked as things stand, what it is cut from, the measuring sketch, and the pattern unless it is in doubt. */
         DraftView: {
             fields: {
                 [key: string]: components["schemas"]["LengthView"];
             };
             problems: components["schemas"]["Problem"][];
+            asked: string[];
+            cutFrom: components["schemas"]["RoleView"][];
             sketch: null | components["schemas"]["SketchView"];
             pattern: null | components["schemas"]["PatternView"];
         };
@@ -1030,12 +1032,13 @@ export interface components {
             size: components["schemas"]["JobCut"];
             isCut: boolean;
         };
-        /** @description A whole job planned: items in order, cloths with lays and purchases, totals, and what is wrong beyond single fields. */
+        /** @description A whole job planned: items in order, cloths with lays and purchases, totals, what is wrong beyond single fields, and how far each stage has come. */
         PlanView: {
             items: components["schemas"]["ItemView"][];
             cloths: components["schemas"]["ClothView"][];
             totals: null | components["schemas"]["TotalsView"];
             problems: components["schemas"]["Problem"][];
+            stages: components["schemas"]["StageProgress"][];
         };
         /** @description What is wrong with a field: its key, what was given, where in the text, the reason, and an example that would do. */
         Problem: {
@@ -1086,6 +1089,12 @@ export interface components {
             motifAlong: null | number;
             /** Format: int64 */
             motifAcross: null | number;
+        };
+        /** @description What pieces of one role are cut from: the id of a cloth, or null where there is none. Fillings without one are bought by their size. */
+        RoleView: {
+            role: components["schemas"]["ClothRole"];
+            cloth: null | string;
+            filling: boolean;
         };
         /** @description A save made from revision Base. Saves of one Step are undone together; empty for a step of its own. */
         SaveJob: {
@@ -1177,6 +1186,18 @@ export interface components {
          * @enum {unknown}
          */
         Stage: "measure" | "make-up" | "pieces" | "lay" | "buy";
+        /** @description How far one stage of a job has come; InDoubt counts the items, cloths and problems of the job that are mended at it. */
+        StageProgress: {
+            stage: components["schemas"]["Stage"];
+            state: components["schemas"]["StageState"];
+            /** Format: int32 */
+            inDoubt: number;
+        };
+        /**
+         * @description How far a stage has come.
+         * @enum {unknown}
+         */
+        StageState: "empty" | "doubt" | "done";
         /** Format: binary */
         Stream: string;
         /** @description A stroke of a sketch; points as SVG takes them. */

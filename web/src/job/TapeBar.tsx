@@ -1,25 +1,23 @@
 import { Link } from 'react-router'
-import { stages, stageState, type StageKey } from '../stages/stages'
+import { stages, type StageKey } from '../stages/stages'
 import { useScene } from './context'
 
 /** The stages as marks on a tape; the tape is drawn out as far as the job has come. */
 export function TapeBar({ stage }: { stage: StageKey }) {
   const scene = useScene()
-  const states = stages.map((each) => stageState(each.key, scene))
-  const far = states.findLastIndex((state) => state.is === 'done') + 1
+  const states = stages.map((each) => scene.plan?.stages.find(({ stage }) => stage === each.key))
+  const far = states.findLastIndex((progress) => progress?.state === 'done') + 1
   return (
     <nav className="tape" aria-label="Stages">
       <ol style={{ ['--drawn' as string]: `${(far / stages.length) * 100}%` }}>
         {stages.map((each, at) => {
-          const state = states[at]
+          const { state = 'empty', inDoubt } = states[at] ?? {}
           return (
-            <li key={each.key} className={state?.is}>
+            <li key={each.key} className={state}>
               <Link to={`/jobs/${scene.id}/${each.key}`} aria-current={each.key === stage ? 'step' : undefined}>
                 <span className="mark">{at + 1}</span>
                 <span className="name">{each.name}</span>
-                <span className="state">
-                  {state?.is === 'done' ? 'done' : state?.is === 'doubt' ? `${state.count} in doubt` : 'empty'}
-                </span>
+                <span className="state">{state === 'doubt' ? `${inDoubt} in doubt` : state}</span>
               </Link>
             </li>
           )

@@ -1,5 +1,5 @@
 import { createContext, use } from 'react'
-import type { Draft, Entry, Item, JobDocument, LengthView, MakeUp, Problem, Role } from '../api/client'
+import type { Draft, Entry, Item, LengthView, MakeUp, Problem } from '../api/client'
 import type { OpenJob } from './useJob'
 import type { JobPlan } from './usePlan'
 
@@ -31,19 +31,10 @@ export function useDraft(): Draft | undefined {
   return plan?.items.find((planned) => planned.id === item?.id)?.draft
 }
 
-interface Asked {
-  shownWhen?: { choice: string; answers: string[] } | null
-}
-
-/** Whether a measure or choice is asked: its condition looks at another choice, which must be asked itself. */
-export function isShown({ shownWhen }: Asked, makeUp: MakeUp, item: Item): boolean {
-  if (!shownWhen) return true
-  const choice = makeUp.choices.find((each) => each.key === shownWhen.choice)
-  return (
-    choice !== undefined &&
-    isShown(choice, makeUp, item) &&
-    shownWhen.answers.includes(item.choices[shownWhen.choice]?.typed ?? choice.default)
-  )
+/** Whether a field of the item in hand is asked, as things stand. */
+export function useAsked(): (map: EntryMap, key: string) => boolean {
+  const draft = useDraft()
+  return (map, key) => draft?.asked.includes(`${map}.${key}`) ?? false
 }
 
 /** How a field was read and what is wrong with it. */
@@ -75,16 +66,6 @@ export function useItemField(map: EntryMap, key: string) {
       )
   }
   return { field, state, write }
-}
-
-/** What lies under the cover: cut only from a cloth that is named for it, else bought by its size. */
-export const isFilling = (role: Role) => role === 'wadding' || role === 'pad layer' || role === 'moisture barrier'
-
-/** The id of the cloth that pieces of a role are cut from: the role's own, else the item's, else the first of the job; none for fillings without one. */
-export function clothOf(item: Item, role: Role, document: JobDocument): string | undefined {
-  const own = item.otherCloths[role]
-  if (own || isFilling(role)) return own
-  return role === 'lining' ? clothOf(item, 'second face', document) : (item.cloth ?? document.cloths[0]?.id)
 }
 
 export function changeItem<D extends { items: Item[] }>(document: D, id: string, change: (item: Item) => Item): D {

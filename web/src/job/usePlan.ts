@@ -96,7 +96,17 @@ export function usePlan(document: JobDocument, step: string): JobPlan {
 
   const plan = settled
     ? lays.data
-    : drafted && { ...drafted, cloths: laid?.cloths ?? drafted.cloths, totals: laid?.totals ?? null }
+    : drafted && {
+        ...drafted,
+        cloths: laid?.cloths ?? drafted.cloths,
+        totals: laid?.totals ?? null,
+        // What rests on the lays is as far as the lays that are shown.
+        stages: drafted.stages.map((each) =>
+          each.stage === 'lay' || each.stage === 'buy'
+            ? (laid?.stages.find(({ stage }) => stage === each.stage) ?? each)
+            : each,
+        ),
+      }
   return {
     plan,
     stale: !settled && laid !== undefined,

@@ -2,7 +2,7 @@ import { Input } from 'antd'
 import { useEffect, useState } from 'react'
 import { useLight } from '../Look'
 import { Dialog } from '../job/Dialog'
-import { isShown, useScene } from '../job/context'
+import { useAsked, useScene } from '../job/context'
 import { stages, type StageKey } from '../stages/stages'
 
 interface Command {
@@ -19,10 +19,11 @@ const typing = (target: EventTarget | null) =>
 /** Shortcuts, the sheet that lists them, and the palette that finds them by name. Letters sleep while a field has the focus. */
 export function Keys({ stage }: { stage: StageKey }) {
   const { job, item, makeUps, take, go, add } = useScene()
+  const asked = useAsked()
   const { turn } = useLight()
   const [open, setOpen] = useState<'sheet' | 'palette'>()
   const makeUp = makeUps.find((each) => each.key === item?.makeUp)
-  const measures = makeUp && item ? makeUp.measures.filter((measure) => isShown(measure, makeUp, item)) : []
+  const measures = makeUp?.measures.filter((measure) => asked('measures', measure.key)) ?? []
   const { items, unit } = job.document
   const at = items.findIndex((each) => each.id === item?.id)
   const step = (by: number) => {

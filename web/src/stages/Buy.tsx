@@ -53,8 +53,7 @@ export default function Buy() {
                     <td data-testid={`bought-${cloth.id}`}>
                       {buying.articles ?? (
                         <>
-                          {buying.bought.text}{' '}
-                          <small>{job.document.unit === 'cm' ? buying.boughtYards : buying.boughtMetres}</small>
+                          {buying.bought.text} <small>{buying.boughtOtherwise}</small>
                         </>
                       )}
                     </td>

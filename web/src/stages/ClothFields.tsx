@@ -2,7 +2,7 @@ import { Button, Input, Segmented } from 'antd'
 import { useRef } from 'react'
 import { newId, unitWord, type Cloth, type ClothPlan } from '../api/client'
 import { EntryField } from '../job/EntryField'
-import { clothOf, useScene } from '../job/context'
+import { useScene } from '../job/context'
 import { Prices } from './Prices'
 import { useClothEdit } from './useClothEdit'
 
@@ -28,9 +28,6 @@ export function ClothFields({ cloth, planned, show, priced }: Props) {
   const change = useClothEdit(cloth)
   const edit = (changed: Partial<Cloth>, at = step.current) => change(changed, at)
   const problem = (field: string) => planned?.problems.find((each) => each.field === `cloths.${cloth.id}.${field}`)
-  const used = job.document.items.some(
-    (item) => clothOf(item, 'face', job.document) === cloth.id || Object.values(item.otherCloths).includes(cloth.id),
-  )
   return (
     <div
       className="cloth-fields"
@@ -128,7 +125,7 @@ export function ClothFields({ cloth, planned, show, priced }: Props) {
         />
       )}
       {priced && !article && <Prices cloth={cloth} planned={planned} edit={edit} />}
-      {!used && (
+      {planned?.used === false && (
         <Button
           onClick={() =>
             job.edit('', (document) => ({

@@ -1,6 +1,6 @@
 import { Select } from 'antd'
 import type { Role } from '../api/client'
-import { changeItem, clothOf, isFilling, useDraft, useScene } from '../job/context'
+import { changeItem, useDraft, useScene } from '../job/context'
 
 /** Which cloth the item is cut from, and those pieces of it that may have another. What lies under the cover is answered for on Buy. */
 export function CutFrom() {
@@ -14,18 +14,13 @@ export function CutFrom() {
         role === 'face' ? { ...old, cloth } : { ...old, otherCloths: { ...old.otherCloths, [role]: cloth } },
       ),
     )
-  // While the item is in doubt its pieces are not known; what was chosen for them stays in sight.
-  const others = new Set<Role>([
-    ...(draft?.pattern?.pieces ?? []).map((piece) => piece.role),
-    ...(draft?.pattern ? [] : (Object.keys(item.otherCloths) as Role[])),
-  ])
-  for (const role of others) if (role === 'face' || isFilling(role)) others.delete(role)
+  const others = draft?.cutFrom.filter(({ role, filling }) => role !== 'face' && !filling) ?? []
   const select = (role: Role, name: string) => (
     <label key={role}>
       {name}
       <Select
         aria-label={name}
-        value={clothOf(item, role, job.document) ?? null}
+        value={draft?.cutFrom.find((each) => each.role === role)?.cloth ?? null}
         options={cloths.map((cloth) => ({ value: cloth.id, label: cloth.name }))}
         onChange={(cloth) => choose(role, cloth)}
       />
@@ -34,9 +29,9 @@ export function CutFrom() {
   return (
     <>
       {select('face', 'Cut from')}
-      {others.size > 0 && cloths.length > 1 && (
+      {others.length > 0 && cloths.length > 1 && (
         <div className="roles">
-          {[...others].map((role) => select(role, `${role[0]?.toUpperCase()}${role.slice(1)} from`))}
+          {others.map(({ role }) => select(role, `${role[0]?.toUpperCase()}${role.slice(1)} from`))}
         </div>
       )}
     </>

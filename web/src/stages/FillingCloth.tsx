@@ -1,12 +1,13 @@
 import { Select } from 'antd'
 import type { Item, Role } from '../api/client'
-import { changeItem, clothOf, useScene } from '../job/context'
+import { changeItem, useScene } from '../job/context'
 
 const bySize = '' // no cloth
 
 /** Whether a filling is bought by its size or laid on a cloth of the job. */
 export function FillingCloth({ item, role, name }: { item: Item; role: Role; name: string }) {
-  const { job } = useScene()
+  const { job, plan } = useScene()
+  const from = plan?.items.find((each) => each.id === item.id)?.draft.cutFrom.find((each) => each.role === role)
   const choose = (cloth: string) =>
     job.edit('', (document) =>
       changeItem(document, item.id, (old) => ({
@@ -23,7 +24,7 @@ export function FillingCloth({ item, role, name }: { item: Item; role: Role; nam
   return (
     <Select
       aria-label={`${item.name}, ${name}`}
-      value={clothOf(item, role, job.document) ?? bySize}
+      value={from?.cloth ?? bySize}
       options={options}
       onChange={choose}
       popupMatchSelectWidth={false}

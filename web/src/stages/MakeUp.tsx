@@ -2,13 +2,14 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { Button } from 'antd'
 import { answer, api, unitWord, type Choice, type Comparison } from '../api/client'
 import { EntryField } from '../job/EntryField'
-import { changeItem, isShown, useDraft, useItemField, useScene } from '../job/context'
+import { changeItem, useAsked, useDraft, useItemField, useScene } from '../job/context'
 import { Shapes } from './Shapes'
 
 /** The schools side by side with what each takes, then what can be chosen within the one in hand. */
 export default function MakeUp() {
   const { job, item, makeUps } = useScene()
   const draft = useDraft()
+  const asked = useAsked()
   const compared = useQuery({
     queryKey: ['compare', job.document, item?.id],
     queryFn: ({ signal }) =>
@@ -19,7 +20,7 @@ export default function MakeUp() {
   })
   const makeUp = makeUps.find((each) => each.key === item?.makeUp)
   if (!item || !makeUp) return null
-  const shown = makeUp.choices.filter((choice) => !choice.onMeasure && isShown(choice, makeUp, item))
+  const shown = makeUp.choices.filter((choice) => !choice.onMeasure && asked('choices', choice.key))
   const groups = [...new Set(shown.map((choice) => choice.group))]
   return (
     <>

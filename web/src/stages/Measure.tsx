@@ -2,7 +2,7 @@ import { Input, type InputRef } from 'antd'
 import { useRef, useState } from 'react'
 import { newId, unitWord, type MakeUp } from '../api/client'
 import { EntryField } from '../job/EntryField'
-import { changeItem, isShown, useDraft, useItemField, useScene } from '../job/context'
+import { changeItem, useAsked, useDraft, useItemField, useScene } from '../job/context'
 import { Strokes } from '../job/SketchDrawing'
 import { CutFrom } from './CutFrom'
 import { OutlineChoice, TraceField } from './OutlineFields'
@@ -14,12 +14,13 @@ import { MeasureLines, place } from './measureLines'
 export default function Measure() {
   const { item, makeUps, drafted } = useScene()
   const draft = useDraft()
+  const asked = useAsked()
   const makeUp = makeUps.find((each) => each.key === item?.makeUp)
   const fields = useRef(new Map<string, InputRef>())
   const [active, setActive] = useState('')
   const [undrawn, setUndrawn] = useState('')
   if (!item || !makeUp || !draft?.sketch) return <p>…</p>
-  const measures = makeUp.measures.filter((measure) => isShown(measure, makeUp, item))
+  const measures = makeUp.measures.filter((measure) => asked('measures', measure.key))
   const drawn = draft.sketch.dimensions.map((line) => line.measure)
   const lengths = measures.filter((measure) => measure.kind === 'length')
   // A field has its place once the drawing is that of the choices made: it must not move away from under the hand that types.
@@ -77,7 +78,7 @@ export default function Measure() {
         <ItemLine />
         <div className="outline-choices">
           {makeUp.choices
-            .filter((choice) => choice.onMeasure && isShown(choice, makeUp, item))
+            .filter((choice) => choice.onMeasure && asked('choices', choice.key))
             .map((choice) => (
               <OutlineChoice key={choice.key} choice={choice} />
             ))}

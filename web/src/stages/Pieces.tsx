@@ -1,13 +1,13 @@
 import { useState } from 'react'
 import { unitWord, type Piece } from '../api/client'
 import { EntryField } from '../job/EntryField'
-import { clothOf, isFilling, useDraft, useItemField, useScene } from '../job/context'
+import { useDraft, useItemField, useScene } from '../job/context'
 import { PieceDrawing } from './PieceDrawing'
 import { SeamTable } from './SeamTable'
 
 /** Every piece to scale; pointing at a size shows its working. */
 export default function Pieces() {
-  const { job, item } = useScene()
+  const { job } = useScene()
   const draft = useDraft()
   const [held, setHeld] = useState('')
   const [pointed, setPointed] = useState<string>()
@@ -28,8 +28,9 @@ export default function Pieces() {
   const piece = pattern.pieces.find((each) => each.key === held) ?? pattern.pieces[0]
   if (!piece) return null
   const source = ({ role }: Piece) => {
-    const cloth = job.document.cloths.find((each) => item && each.id === clothOf(item, role, job.document))?.name
-    return cloth ? `from ${cloth}` : isFilling(role) ? 'bought by size' : 'from no cloth'
+    const from = draft.cutFrom.find((each) => each.role === role)
+    const cloth = job.document.cloths.find((each) => each.id === from?.cloth)?.name
+    return cloth ? `from ${cloth}` : from?.filling ? 'bought by size' : 'from no cloth'
   }
   const widest = Math.max(...pattern.pieces.map((each) => each.box.width))
   const size = piece.sizes.find((each) => each.name === pointed) ?? piece.sizes[0]

@@ -1,56 +1,6 @@
 import { expect, it } from 'vitest'
-import type { Draft, Plan, Problem } from '../api/client'
-import type { JobScene } from '../job/context'
 import { place } from './measureLines'
 import { withFraction } from './Pad'
-import { stages, stageState } from './stages'
-
-const problem = (stage: Problem['stage']): Problem => ({
-  field: 'f',
-  given: 'abc',
-  position: 0,
-  reason: 'no number',
-  example: '4',
-  stage,
-})
-const draft = (...at: Problem['stage'][]): Draft => ({
-  fields: {},
-  problems: at.map(problem),
-  sketch: null,
-  pattern: null,
-})
-const scene = (drafts: Draft[], plan: Partial<Plan> = {}) =>
-  ({
-    job: { document: { items: drafts } },
-    plan: {
-      items: drafts.map((each, n) => ({ id: String(n), number: n + 1, draft: each })),
-      cloths: [],
-      totals: null,
-      problems: [],
-      ...plan,
-    },
-  }) as unknown as JobScene
-
-it('puts each problem to the stage that can mend it', () => {
-  const state = (key: 'measure' | 'make-up', ...at: Problem['stage'][]) =>
-    stageState(key, scene([draft(...at), draft()]))
-  expect(state('measure', 'measure', 'measure')).toEqual({ is: 'doubt', count: 1 }) // one item in doubt
-  expect(state('measure', 'make-up')).toEqual({ is: 'done' })
-  expect(state('make-up', 'make-up')).toEqual({ is: 'doubt', count: 1 })
-})
-
-it('calls every stage of a job without items empty', () => {
-  for (const { key } of stages) expect(stageState(key, scene([]))).toEqual({ is: 'empty' })
-})
-
-it('leaves the lay in doubt while a cloth has a problem', () => {
-  const cloth = { problems: [problem('lay')], lay: null, buying: null } as unknown as Plan['cloths'][number]
-  expect(stageState('lay', scene([draft()], { cloths: [cloth] }))).toEqual({ is: 'doubt', count: 1 })
-  expect(stageState('buy', scene([draft()], { cloths: [cloth] }))).toEqual({ is: 'empty' })
-  const unpriced = { problems: [problem('buy')], lay: {}, buying: null } as unknown as Plan['cloths'][number]
-  expect(stageState('lay', scene([draft()], { cloths: [unpriced] }))).toEqual({ is: 'done' })
-  expect(stageState('buy', scene([draft()], { cloths: [unpriced] }))).toEqual({ is: 'doubt', count: 1 })
-})
 
 it.each([
   ['', '1/2', '1/2'],
