@@ -94,6 +94,7 @@ internal static class PlanEndpoints
                     DraftQueue drafts,
                     string? lay,
                     string? side,
+                    string? of,
                     long? before,
                     HttpContext context
                 ) =>
@@ -131,6 +132,7 @@ internal static class PlanEndpoints
                                     Plan.Of(job, drafting, lay is not "none", kept, superseded),
                                     job,
                                     drafting,
+                                    of?.Split(',').ToHashSet(),
                                     before,
                                     side is "wrong",
                                     superseded
@@ -143,7 +145,7 @@ internal static class PlanEndpoints
             .ProducesProblem(422)
             .WithName("plan")
             .WithSummary(
-                "A whole job: drafts, lays, purchases and totals. Items in doubt carry their problems; the rest is planned."
+                "A whole job: drafts, lays, purchases and totals. Items in doubt carry their problems; the rest is planned. With `of` only the items of these ids, parted by commas, are told; all of them count."
             );
 
         api.MapPost(

@@ -18,22 +18,25 @@ public sealed record PlanView(
     IReadOnlyList<StageProgress> Stages
 )
 {
-    /// <summary>The view of <paramref name="plan"/>; differences are told against <paramref name="before"/>, the cloth bought before, in counts.</summary>
+    /// <summary>The view of <paramref name="plan"/>, of its items only those of the ids <paramref name="of"/> where they are given; differences are told against <paramref name="before"/>, the cloth bought before, in counts.</summary>
     public static PlanView Of(
         Plan plan,
         JobDocument job,
         Drafting drafting,
+        IReadOnlySet<string>? of,
         long? before,
         bool wrongSideUp = false,
         CancellationToken superseded = default
     ) =>
         new(
             [
-                .. plan.Items.Select(item =>
-                {
-                    superseded.ThrowIfCancellationRequested();
-                    return new ItemView(item.Item.Id, item.Number, DraftView.Of(item, drafting, job));
-                }),
+                .. plan
+                    .Items.Where(item => of?.Contains(item.Item.Id) != false)
+                    .Select(item =>
+                    {
+                        superseded.ThrowIfCancellationRequested();
+                        return new ItemView(item.Item.Id, item.Number, DraftView.Of(item, drafting, job));
+                    }),
             ],
             [.. plan.Cloths.Select(cloth => ClothView.Of(cloth, job, wrongSideUp, superseded))],
             TotalsView.Of(plan, job, before),

@@ -132,7 +132,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** A whole job: drafts, lays, purchases and totals. Items in doubt carry their problems; the rest is planned. */
+        /** A whole job: drafts, lays, purchases and totals. Items in doubt carry their problems; the rest is planned. With `of` only the items of these ids, parted by commas, are told; all of them count. */
         post: operations["plan"];
         delete?: never;
         options?: never;
@@ -1450,6 +1450,7 @@ export interface operations {
             query?: {
                 lay?: string;
                 side?: string;
+                of?: string;
                 before?: number;
             };
             header?: never;

@@ -2,11 +2,16 @@ import { Button, Input } from 'antd'
 import { useState } from 'react'
 import { answer, api, newId, Refused } from '../api/client'
 import { Dialog } from './Dialog'
-import { useScene } from './context'
+import { useDocument, useEdit, useScene } from './scene'
 
 /** Asks what is covered and what it is called; everything else is asked on the drawing. */
 export function AddItem({ close }: { close: () => void }) {
-  const { job, makeUps, take, go } = useScene()
+  const jobCloths = useScene((scene) => scene.job.document.cloths)
+  const jobDocument = useDocument()
+  const editJob = useEdit()
+  const makeUps = useScene((scene) => scene.makeUps)
+  const take = useScene((scene) => scene.take)
+  const go = useScene((scene) => scene.go)
   // Families with many schools first: they are asked for most.
   const schools = (name: string) => makeUps.filter((makeUp) => makeUp.family === name).length
   const families = [...new Map(makeUps.map((makeUp) => [makeUp.family, makeUp])).values()].sort(
@@ -18,7 +23,7 @@ export function AddItem({ close }: { close: () => void }) {
   const add = async () => {
     const makeUp = makeUps.find((each) => each.family === family)
     if (!makeUp) return
-    const { unit } = job.document
+    const { unit } = jobDocument
     try {
       const item = await answer(
         api.POST('/api/items', {
@@ -26,10 +31,10 @@ export function AddItem({ close }: { close: () => void }) {
         }),
       )
       const cloth =
-        job.document.cloths.length > 0
+        jobCloths.length > 0
           ? undefined
           : await answer(api.POST('/api/cloths', { body: { id: newId(), name: 'First cloth', unit } }))
-      job.edit('', (old) => ({
+      editJob('', (old) => ({
         ...old,
         items: [...old.items, item],
         cloths: cloth ? [...old.cloths, cloth] : old.cloths,

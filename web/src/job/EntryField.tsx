@@ -1,7 +1,7 @@
 import { Input, type InputRef } from 'antd'
 import { useId, useLayoutEffect, useRef, useState, type ReactNode, type Ref } from 'react'
 import { newId, unitWord } from '../api/client'
-import type { FieldState } from './context'
+import type { FieldState } from './useItemField'
 
 interface Props {
   label: ReactNode

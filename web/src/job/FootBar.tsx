@@ -1,12 +1,14 @@
-import { useScene } from './context'
+import { memo } from 'react'
+import { useScene } from './scene'
 
 // The edge is drawn full at this many counts of cloth: ten metres.
 const fullEdge = 10_000 * 3840
 
 /** Along the foot, always there: a cloth edge as long as the cloth to buy, with cost and time once they exist. */
-export function FootBar() {
-  const { plan, stale, waiting } = useScene()
-  const totals = plan?.totals
+export const FootBar = memo(function FootBar() {
+  const totals = useScene((scene) => scene.plan?.totals)
+  const stale = useScene((scene) => scene.stale)
+  const waiting = useScene((scene) => scene.waiting)
   if (!totals)
     return (
       <footer className="foot" aria-label="Totals">
@@ -65,4 +67,4 @@ export function FootBar() {
       </dl>
     </footer>
   )
-}
+})

@@ -1,69 +1,103 @@
 import { Button } from 'antd'
+import { memo } from 'react'
 import type { Item } from '../api/client'
-import { useScene } from './context'
+import { useEdit, useScene, type JobScene } from './scene'
 import { SketchDrawing } from './SketchDrawing'
 
+const draftOf = ({ plan }: JobScene, id: string) => plan?.items.find((planned) => planned.id === id)?.draft
+const itemOf = ({ job }: JobScene, id: string) => job.document.items.find((each) => each.id === id)
+
 /** The items of the job as small sketches, all to one scale; the one in hand can be taken off, and whatever was taken off brought back. */
-export function ItemRail() {
-  const { job, plan, item, take, add } = useScene()
-  const takeOff = (gone: Item) =>
-    job.edit('', (old) => ({
+export const ItemRail = memo(function ItemRail() {
+  const ids = useScene(({ job }) => job.document.items.map((each) => each.id).join(' '))
+  const widest = useScene(({ plan }) =>
+    Math.max(1, ...(plan?.items ?? []).map(({ draft }) => draft.sketch?.box.width ?? 0)),
+  )
+  const add = useScene((scene) => scene.add)
+  return (
+    <aside className="rail" aria-label="Items">
+      <ol>
+        {ids
+          .split(' ')
+          .filter((id) => id !== '')
+          .map((id, at) => (
+            <RailItem key={id} id={id} number={at + 1} widest={widest} />
+          ))}
+      </ol>
+      <Button block onClick={add}>
+        Add an item
+      </Button>
+      <TakeOff />
+      <Removed />
+    </aside>
+  )
+})
+
+const RailItem = memo(function RailItem({ id, number, widest }: { id: string; number: number; widest: number }) {
+  const name = useScene((scene) => itemOf(scene, id)?.name)
+  const quantity = useScene((scene) => itemOf(scene, id)?.quantity)
+  const sketch = useScene((scene) => draftOf(scene, id)?.sketch)
+  const doubt = useScene((scene) => (draftOf(scene, id)?.problems.length ?? 0) > 0)
+  const inHand = useScene((scene) => scene.item?.id === id)
+  const take = useScene((scene) => scene.take)
+  return (
+    <li>
+      <button type="button" aria-pressed={inHand} onClick={() => take(id)}>
+        <span className="title">
+          <b>{number}</b> {name}
+          {quantity !== '1' && <span> × {quantity}</span>}
+        </span>
+        {sketch && <SketchDrawing sketch={sketch} share={sketch.box.width / widest} />}
+        {doubt && <span className="doubt">in doubt</span>}
+      </button>
+    </li>
+  )
+})
+
+function TakeOff() {
+  const id = useScene((scene) => scene.item?.id)
+  const name = useScene((scene) => scene.item?.name)
+  const edit = useEdit()
+  if (id === undefined) return null
+  const takeOff = () =>
+    edit('', (old) => ({
       ...old,
-      items: old.items.filter((each) => each.id !== gone.id),
-      removed: [...old.removed, gone],
+      items: old.items.filter((each) => each.id !== id),
+      removed: [...old.removed, ...old.items.filter((each) => each.id === id)],
     }))
+  return (
+    <Button block onClick={takeOff}>
+      Take off {name}
+    </Button>
+  )
+}
+
+function Removed() {
+  const removed = useScene((scene) => scene.job.document.removed)
+  const take = useScene((scene) => scene.take)
+  const edit = useEdit()
+  if (removed.length === 0) return null
   const bringBack = (back: Item) => {
-    job.edit('', (old) => ({
+    edit('', (old) => ({
       ...old,
       items: [...old.items, back],
       removed: old.removed.filter((each) => each.id !== back.id),
     }))
     take(back.id)
   }
-  const drafts = new Map(plan?.items.map((planned) => [planned.id, planned.draft]))
-  const widest = Math.max(1, ...[...drafts.values()].map((draft) => draft.sketch?.box.width ?? 0))
   return (
-    <aside className="rail" aria-label="Items">
-      <ol>
-        {job.document.items.map((each, at) => {
-          const draft = drafts.get(each.id)
-          return (
-            <li key={each.id}>
-              <button type="button" aria-pressed={each.id === item?.id} onClick={() => take(each.id)}>
-                <span className="title">
-                  <b>{at + 1}</b> {each.name}
-                  {each.quantity !== '1' && <span> × {each.quantity}</span>}
-                </span>
-                {draft?.sketch && <SketchDrawing sketch={draft.sketch} share={draft.sketch.box.width / widest} />}
-                {draft && draft.problems.length > 0 && <span className="doubt">in doubt</span>}
-              </button>
-            </li>
-          )
-        })}
-      </ol>
-      <Button block onClick={add}>
-        Add an item
-      </Button>
-      {item && (
-        <Button block onClick={() => takeOff(item)}>
-          Take off {item.name}
-        </Button>
-      )}
-      {job.document.removed.length > 0 && (
-        <details className="removed">
-          <summary>Taken off ({job.document.removed.length})</summary>
-          <ul>
-            {job.document.removed.map((each) => (
-              <li key={each.id}>
-                {each.name}
-                <Button block onClick={() => bringBack(each)}>
-                  Bring back {each.name}
-                </Button>
-              </li>
-            ))}
-          </ul>
-        </details>
-      )}
-    </aside>
+    <details className="removed">
+      <summary>Taken off ({removed.length})</summary>
+      <ul>
+        {removed.map((each) => (
+          <li key={each.id}>
+            {each.name}
+            <Button block onClick={() => bringBack(each)}>
+              Bring back {each.name}
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </details>
   )
 }

@@ -1,69 +1,102 @@
 import { Button, Input, Segmented } from 'antd'
-import { useRef } from 'react'
+import { memo, useRef } from 'react'
 import { Link } from 'react-router'
 import { newId, type Unit } from '../api/client'
 import { useLight } from '../Look'
-import { useScene } from './context'
-import type { OpenJob } from './useJob'
+import { useEdit, useScene, useUnit } from './scene'
 
 /** Name and customer, the unit, undo and redo, light, and how saving stands. */
-export function JobHead() {
-  const { job, ask } = useScene()
-  const { document } = job
+export const JobHead = memo(function JobHead() {
   const { light, turn } = useLight()
-  const step = useRef('')
-  const text = (key: 'name' | 'customer', label: string) => (
-    <Input
-      variant="borderless"
-      className={key}
-      aria-label={label}
-      placeholder={label}
-      value={document[key]}
-      onFocus={() => {
-        step.current = newId()
-      }}
-      onChange={(event) => job.edit(step.current, (old) => ({ ...old, [key]: event.currentTarget.value }))}
-    />
-  )
   return (
     <header className="head">
       <Link to="/" className="word">
         Wrapper
       </Link>
-      {text('name', 'Name of the job')}
-      {text('customer', 'Customer')}
-      <Saving job={job} />
-      {job.asked.length > 0 && (
-        <Button danger onClick={ask}>
-          {job.asked.length} to decide
-        </Button>
-      )}
-      <Button disabled={!job.canUndo} onClick={job.undo} title="Ctrl Z">
-        Undo
-      </Button>
-      <Button disabled={!job.canRedo} onClick={job.redo} title="Ctrl Shift Z">
-        Redo
-      </Button>
-      <Segmented<Unit>
-        tabIndex={-1}
-        aria-label="Tape"
-        name="unit"
-        value={document.unit}
-        options={[
-          { value: 'in', label: '1/16 in' },
-          { value: 'in8', label: '1/8 in' },
-          { value: 'cm', label: 'cm' },
-        ]}
-        onChange={(unit) => job.edit('', (old) => ({ ...old, unit }))}
-      />
+      <TextField part="name" label="Name of the job" />
+      <TextField part="customer" label="Customer" />
+      <Saving />
+      <ToDecide />
+      <Steps />
+      <Tape />
       <Button onClick={turn} aria-pressed={light === 'dim'}>
         {light === 'dim' ? 'Bright' : 'Dim'}
       </Button>
     </header>
   )
+})
+
+function TextField({ part, label }: { part: 'name' | 'customer'; label: string }) {
+  const value = useScene((scene) => scene.job.document[part])
+  const edit = useEdit()
+  const step = useRef('')
+  return (
+    <Input
+      variant="borderless"
+      className={part}
+      aria-label={label}
+      placeholder={label}
+      value={value}
+      onFocus={() => {
+        step.current = newId()
+      }}
+      onChange={(event) => edit(step.current, (old) => ({ ...old, [part]: event.currentTarget.value }))}
+    />
+  )
 }
 
-function Saving({ job: { saving, kept, told } }: { job: OpenJob }) {
+function ToDecide() {
+  const asked = useScene((scene) => scene.job.asked.length)
+  const ask = useScene((scene) => scene.ask)
+  return (
+    asked > 0 && (
+      <Button danger onClick={ask}>
+        {asked} to decide
+      </Button>
+    )
+  )
+}
+
+function Steps() {
+  const canUndo = useScene((scene) => scene.job.canUndo)
+  const canRedo = useScene((scene) => scene.job.canRedo)
+  const undo = useScene((scene) => scene.job.undo)
+  const redo = useScene((scene) => scene.job.redo)
+  return (
+    <>
+      <Button disabled={!canUndo} onClick={undo} title="Ctrl Z">
+        Undo
+      </Button>
+      <Button disabled={!canRedo} onClick={redo} title="Ctrl Shift Z">
+        Redo
+      </Button>
+    </>
+  )
+}
+
+function Tape() {
+  const unit = useUnit()
+  const edit = useEdit()
+  return (
+    <Segmented<Unit>
+      tabIndex={-1}
+      aria-label="Tape"
+      name="unit"
+      value={unit}
+      options={[
+        { value: 'in', label: '1/16 in' },
+        { value: 'in8', label: '1/8 in' },
+        { value: 'cm', label: 'cm' },
+      ]}
+      onChange={(unit) => edit('', (old) => ({ ...old, unit }))}
+    />
+  )
+}
+
+function Saving() {
+  const saving = useScene((scene) => scene.job.saving)
+  const kept = useScene((scene) => scene.job.kept)
+  const told = useScene((scene) => scene.job.told)
   const text = { saved: 'Saved', saving: 'Saving', waiting: 'Not saved yet', refused: 'Not saved' }[saving.is]
   const stopped = saving.is === 'waiting' || saving.is === 'refused'
   const where = kept

@@ -1,13 +1,13 @@
 import { useQuery } from '@tanstack/react-query'
 import { Button } from 'antd'
-import { lazy, Suspense, useMemo, useState } from 'react'
+import { lazy, memo, Suspense, type ComponentType, useCallback, useLayoutEffect, useMemo, useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
-import { answer, api, type Plan } from '../api/client'
+import { answer, api, type MakeUp } from '../api/client'
 import { Keys } from '../keys/Keys'
 import { stages, type StageKey } from '../stages/stages'
 import { AddItem } from './AddItem'
 import { ConflictDialog } from './ConflictDialog'
-import { JobContext, type JobScene } from './context'
+import { JobContext, SceneStore, useScene, type JobScene } from './scene'
 import { FootBar } from './FootBar'
 import { ItemRail } from './ItemRail'
 import { JobHead } from './JobHead'
@@ -15,13 +15,17 @@ import { TapeBar } from './TapeBar'
 import { useJob, type OpenJob } from './useJob'
 import { usePlan } from './usePlan'
 
+// A stage looks at the scene for itself: it is not drawn again because the page is.
+const stageView = (load: () => Promise<{ default: ComponentType }>) =>
+  lazy(() => load().then((module) => ({ default: memo(module.default) })))
 const views = {
-  measure: lazy(() => import('../stages/Measure')),
-  'make-up': lazy(() => import('../stages/MakeUp')),
-  pieces: lazy(() => import('../stages/Pieces')),
-  lay: lazy(() => import('../stages/Lay')),
-  buy: lazy(() => import('../stages/Buy')),
+  measure: stageView(() => import('../stages/Measure')),
+  'make-up': stageView(() => import('../stages/MakeUp')),
+  pieces: stageView(() => import('../stages/Pieces')),
+  lay: stageView(() => import('../stages/Lay')),
+  buy: stageView(() => import('../stages/Buy')),
 }
+const none: MakeUp[] = []
 
 /** A job: one page, its stages in working order. */
 export function JobPage() {
@@ -52,23 +56,41 @@ export function JobPage() {
 }
 
 // What stands on every print, whatever else is shown.
-function Cautions({ plan }: { plan: Plan | undefined }) {
-  const always = new Set(
-    plan?.items
-      .flatMap(({ draft }) => draft.pattern?.remarks ?? [])
-      .filter((remark) => remark.always)
-      .map((remark) => remark.text),
-  )
+const Cautions = memo(function Cautions() {
+  const always = useScene(({ plan }) => {
+    const remarks = plan?.items.flatMap(({ draft }) => draft.pattern?.remarks ?? []) ?? []
+    return [...new Set(remarks.filter((remark) => remark.always).map((remark) => remark.text))].join('\n')
+  })
   return (
-    always.size > 0 && (
+    always !== '' && (
       <aside className="always" aria-label="Cautions">
-        {[...always].map((text) => (
+        {always.split('\n').map((text) => (
           <p key={text}>{text}</p>
         ))}
       </aside>
     )
   )
-}
+})
+
+// What is wrong with the job beyond single fields.
+const JobProblems = memo(function JobProblems() {
+  const problems = useScene(({ plan }) => plan?.problems)
+  const failed = useScene((scene) => scene.failed)
+  return (
+    <>
+      {problems?.map((problem) => (
+        <p key={problem.field} className="problem" role="alert">
+          {problem.reason}
+        </p>
+      ))}
+      {failed && (
+        <p className="problem" role="alert">
+          This job is not laid anew: {failed}
+        </p>
+      )}
+    </>
+  )
+})
 
 function Open({ id, job, stage }: { id: string; job: OpenJob; stage: StageKey }) {
   const navigate = useNavigate()
@@ -84,40 +106,26 @@ function Open({ id, job, stage }: { id: string; job: OpenJob; stage: StageKey })
   })
   const planned = usePlan(job.document, job.step)
   const item = job.document.items.find((each) => each.id === held) ?? job.document.items[0]
+  const go = useCallback((to: string) => void navigate(`/jobs/${id}/${to}`), [navigate, id])
+  const add = useCallback(() => setAdding(true), [])
+  const ask = useCallback(() => setPutOff([]), [])
   const scene: JobScene = useMemo(
-    () => ({
-      ...planned,
-      id,
-      job,
-      item,
-      makeUps: makeUps.data ?? [],
-      take: setHeld,
-      go: (to: string) => void navigate(`/jobs/${id}/${to}`),
-      add: () => setAdding(true),
-      ask: () => setPutOff([]),
-    }),
-    [planned, id, job, item, makeUps.data, navigate],
+    () => ({ ...planned, id, job, item, makeUps: makeUps.data ?? none, take: setHeld, go, add, ask }),
+    [planned, id, job, item, makeUps.data, go, add, ask],
   )
+  const [store] = useState(() => new SceneStore(scene))
+  useLayoutEffect(() => store.set(scene), [store, scene])
   const View = views[stage]
   return (
-    <JobContext value={scene}>
+    <JobContext value={store}>
       <div className="job">
         <JobHead />
         <TapeBar stage={stage} />
         <ItemRail />
         <main key={stage} className={`stage ${stage}`} id="stage">
           <h1 className="unseen">{stages.find((each) => each.key === stage)?.name}</h1>
-          {scene.plan?.problems.map((problem) => (
-            <p key={problem.field} className="problem" role="alert">
-              {problem.reason}
-            </p>
-          ))}
-          {scene.failed && (
-            <p className="problem" role="alert">
-              This job is not laid anew: {scene.failed}
-            </p>
-          )}
-          <Cautions plan={scene.plan} />
+          <JobProblems />
+          <Cautions />
           {item || stage === 'lay' || stage === 'buy' ? (
             <Suspense fallback={<p>…</p>}>
               <View />

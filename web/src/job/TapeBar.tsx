@@ -1,12 +1,14 @@
 import { Link } from 'react-router'
 import { stages, type StageKey } from '../stages/stages'
-import { useScene } from './context'
+import { memo } from 'react'
+import { useScene } from './scene'
 
 /** The stages as marks on a tape; the tape is drawn out as far as the job has come. */
-export function TapeBar({ stage }: { stage: StageKey }) {
-  const scene = useScene()
-  const states = stages.map((each) => scene.plan?.stages.find(({ stage }) => stage === each.key))
-  const far = states.findLastIndex((progress) => progress?.state === 'done') + 1
+export const TapeBar = memo(function TapeBar({ stage }: { stage: StageKey }) {
+  const id = useScene((scene) => scene.id)
+  const progress = useScene((scene) => scene.plan?.stages)
+  const states = stages.map((each) => progress?.find(({ stage }) => stage === each.key))
+  const far = states.findLastIndex((each) => each?.state === 'done') + 1
   return (
     <nav className="tape" aria-label="Stages">
       <ol style={{ ['--drawn' as string]: `${(far / stages.length) * 100}%` }}>
@@ -14,7 +16,7 @@ export function TapeBar({ stage }: { stage: StageKey }) {
           const { state = 'empty', inDoubt } = states[at] ?? {}
           return (
             <li key={each.key} className={state}>
-              <Link to={`/jobs/${scene.id}/${each.key}`} aria-current={each.key === stage ? 'step' : undefined}>
+              <Link to={`/jobs/${id}/${each.key}`} aria-current={each.key === stage ? 'step' : undefined}>
                 <span className="mark">{at + 1}</span>
                 <span className="name">{each.name}</span>
                 <span className="state">{state === 'doubt' ? `${inDoubt} in doubt` : state}</span>
@@ -25,4 +27,4 @@ export function TapeBar({ stage }: { stage: StageKey }) {
       </ol>
     </nav>
   )
-}
+})

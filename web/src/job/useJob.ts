@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useRef, useState } from 'react'
+import { useEffect, useMemo, useState } from 'react'
 import { answer, api, newId, Refused, type JobDocument } from '../api/client'
 import { leftBehind } from './keeping'
 import type { Question } from './merging'
@@ -39,21 +39,22 @@ async function load(id: string): Promise<Saver> {
 
 /** A job opened for editing: optimistic, saved by itself, with undo across reloads. */
 export function useJob(id: string): { job?: OpenJob; failed?: string } {
+  const [saver, setSaver] = useState<Saver>()
   const [saved, setSaved] = useState<Saved>()
   const [failed, setFailed] = useState<string>()
   const [step, setStep] = useState('')
-  const saver = useRef<Saver>(null)
 
   useEffect(() => {
-    const page = { left: false }
+    const page: { left: boolean; saver?: Saver } = { left: false }
     const leaving = (event: BeforeUnloadEvent) => {
-      if (saver.current?.endangered) event.preventDefault()
+      if (page.saver?.endangered) event.preventDefault()
     }
     window.addEventListener('beforeunload', leaving)
     void begin(id).then(
       (mine) => {
         if (page.left) return
-        saver.current = mine
+        page.saver = mine
+        setSaver(mine)
         mine.watch(setSaved)
       },
       (error: unknown) => {
@@ -63,28 +64,38 @@ export function useJob(id: string): { job?: OpenJob; failed?: string } {
     return () => {
       page.left = true
       window.removeEventListener('beforeunload', leaving)
-      saver.current?.watch(() => undefined)
-      saver.current?.flush()
-      if (saver.current) left.set(id, saver.current)
-      saver.current = null
+      page.saver?.watch(() => undefined)
+      page.saver?.flush()
+      if (page.saver) left.set(id, page.saver)
     }
   }, [id])
 
-  const edit = useCallback((editStep: string, change: (document: JobDocument) => JobDocument) => {
-    if (!saver.current) return
-    const changed = change(saver.current.document)
-    if (changed === saver.current.document) return
-    setStep(editStep || newId())
-    saver.current.edit(changed, editStep)
-  }, [])
-  const move = useCallback((way: 'undo' | 'redo') => {
-    setStep(newId())
-    saver.current?.[way]()
-  }, [])
-  const decide = useCallback((settled: Question[], mine: Question[]) => saver.current?.decide(settled, mine), [])
-
+  const acts = useMemo(
+    () => ({
+      edit: (editStep: string, change: (document: JobDocument) => JobDocument) => {
+        if (!saver) return
+        const changed = change(saver.document)
+        if (changed === saver.document) return
+        setStep(editStep || newId())
+        saver.edit(changed, editStep)
+      },
+      undo: () => {
+        setStep(newId())
+        saver?.undo()
+      },
+      redo: () => {
+        setStep(newId())
+        saver?.redo()
+      },
+      decide: (settled: Question[], mine: Question[]) => saver?.decide(settled, mine),
+    }),
+    [saver],
+  )
+  const job = useMemo(() => {
+    if (!saved) return undefined
+    const { state, ...rest } = saved
+    return { ...rest, ...acts, saving: state, step }
+  }, [saved, acts, step])
   if (failed !== undefined) return { failed }
-  if (!saved) return {}
-  const { state, ...rest } = saved
-  return { job: { ...rest, saving: state, edit, decide, step, undo: () => move('undo'), redo: () => move('redo') } }
+  return job ? { job } : {}
 }

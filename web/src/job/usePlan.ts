@@ -1,6 +1,7 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query'
-import { useDeferredValue, useEffect, useState } from 'react'
-import { answer, api, newId, Refused, type JobDocument, type Plan } from '../api/client'
+import { keepPreviousData, replaceEqualDeep, useQuery } from '@tanstack/react-query'
+import { useDeferredValue, useEffect, useMemo, useState } from 'react'
+import { answer, api, newId, Refused, type Item, type JobDocument, type Plan } from '../api/client'
+import { identity } from './identity'
 
 export interface JobPlan {
   /** Drafts of the document as it is; lays of it too once they are there. */
@@ -49,6 +50,52 @@ function usePlaceInLine(call: string, isAway: boolean): number {
   return isAway && late === call ? (place.data?.place ?? 0) : 0
 }
 
+type PlannedItem = Plan['items'][number]
+
+/** A draft, and what it was drafted from. */
+interface Drafted {
+  item: Item
+  number: number
+  cloths: JobDocument['cloths']
+  unit: JobDocument['unit']
+  planned: PlannedItem
+}
+
+// Asked for by name no further than an address reaches; beyond that all are asked for.
+const MostNamed = 60
+
+/** Drafts of a document: only what has changed is asked for again, the rest stays the very same object. */
+class Drafts {
+  private known = new Map<string, Drafted>()
+
+  async of(document: JobDocument, signal: AbortSignal): Promise<Plan> {
+    const { items, cloths, unit } = document
+    const has = (item: Item, at: number) => {
+      const known = this.known.get(item.id)
+      return known?.item === item && known.number === at + 1 && known.cloths === cloths && known.unit === unit
+    }
+    const asked = items.filter((item, at) => !has(item, at)).map((item) => item.id)
+    const plan = await answer(
+      api.POST('/api/plan', {
+        params: { query: asked.length > MostNamed ? { lay: 'none' } : { lay: 'none', of: asked.join(',') } },
+        body: document,
+        signal,
+      }),
+    )
+    // Parts of a draft that come back the same are the same objects: nobody who looks at them is drawn again.
+    const fresh = new Map(
+      plan.items.map((planned) => [planned.id, replaceEqualDeep(this.known.get(planned.id)?.planned, planned)]),
+    )
+    this.known = new Map(
+      items.flatMap((item, at) => {
+        const planned = fresh.get(item.id) ?? this.known.get(item.id)?.planned
+        return planned ? [[item.id, { item, number: at + 1, cloths, unit, planned }]] : []
+      }),
+    )
+    return { ...plan, items: [...this.known.values()].map(({ planned }) => planned) }
+  }
+}
+
 /**
  * Plans the document: drafts first, then lays. Superseded calls are aborted; the old lay stays until the new one is there.
  * Differences of cloth are told against what was bought when the current `step` began.
@@ -63,25 +110,28 @@ export function usePlan(document: JobDocument, step: string): JobPlan {
   if (mark.step !== step) setMark({ step, before: mark.bought, bought: mark.bought })
 
   const [call] = useState(newId)
-  const fetchPlan = (lay: 'none' | 'instant', signal: AbortSignal) =>
-    answer(
-      api.POST('/api/plan', {
-        headers: lay === 'instant' ? { 'X-Call': call } : {},
-        params: { query: mark.before === undefined || lay === 'none' ? { lay } : { lay, before: mark.before } },
-        body: wanted,
-        signal,
-      }),
-    )
+  const [draftsOf] = useState(() => new Drafts())
   const drafts = useQuery({
-    queryKey: ['drafts', wanted],
-    queryFn: ({ signal }) => fetchPlan('none', signal),
+    queryKey: ['drafts', identity(wanted)],
+    queryFn: ({ signal }) => draftsOf.of(wanted, signal),
     placeholderData: keepPreviousData,
+    structuralSharing: false,
     gcTime: 10_000,
     ...untilAnswered,
   })
   const lays = useQuery({
-    queryKey: ['lays', wanted, mark.before],
-    queryFn: ({ signal }) => fetchPlan('instant', signal),
+    queryKey: ['lays', identity(wanted), mark.before],
+    queryFn: ({ signal }) =>
+      answer(
+        api.POST('/api/plan', {
+          headers: { 'X-Call': call },
+          params: {
+            query: { lay: 'instant', of: '', ...(mark.before === undefined ? {} : { before: mark.before }) },
+          },
+          body: wanted,
+          signal,
+        }),
+      ),
     placeholderData: keepPreviousData,
     enabled: !drafts.isPlaceholderData && drafts.isSuccess,
     gcTime: 10_000,
@@ -90,13 +140,13 @@ export function usePlan(document: JobDocument, step: string): JobPlan {
   const drafted = useLast(drafts.data)
   const laid = useLast(lays.data)
   const waiting = usePlaceInLine(call, lays.isFetching)
-  const settled = lays.data && !lays.isPlaceholderData
+  const settled = lays.data !== undefined && !lays.isPlaceholderData
   const bought = settled ? lays.data.totals?.bought.ticks : mark.bought
   if (bought !== mark.bought) setMark({ ...mark, bought })
 
-  const plan = settled
-    ? lays.data
-    : drafted && {
+  const plan = useMemo(
+    () =>
+      drafted && {
         ...drafted,
         cloths: laid?.cloths ?? drafted.cloths,
         totals: laid?.totals ?? null,
@@ -106,12 +156,14 @@ export function usePlan(document: JobDocument, step: string): JobPlan {
             ? (laid?.stages.find(({ stage }) => stage === each.stage) ?? each)
             : each,
         ),
-      }
-  return {
-    plan,
-    stale: !settled && laid !== undefined,
-    drafted: wanted === document && drafts.isSuccess && !drafts.isPlaceholderData,
-    waiting,
-    failed: (lays.error ?? drafts.error)?.message ?? '',
-  }
+      },
+    [drafted, laid],
+  )
+  const stale = !settled && laid !== undefined
+  const isDrafted = wanted === document && drafts.isSuccess && !drafts.isPlaceholderData
+  const failed = (lays.error ?? drafts.error)?.message ?? ''
+  return useMemo(
+    () => ({ plan, stale, drafted: isDrafted, waiting, failed }),
+    [plan, stale, isDrafted, waiting, failed],
+  )
 }

@@ -2,7 +2,7 @@ import { Input } from 'antd'
 import { useEffect, useState } from 'react'
 import { useLight } from '../Look'
 import { Dialog } from '../job/Dialog'
-import { useAsked, useScene } from '../job/context'
+import { draftInHand, useSceneStore } from '../job/scene'
 import { stages, type StageKey } from '../stages/stages'
 
 interface Command {
@@ -18,42 +18,50 @@ const typing = (target: EventTarget | null) =>
 
 /** Shortcuts, the sheet that lists them, and the palette that finds them by name. Letters sleep while a field has the focus. */
 export function Keys({ stage }: { stage: StageKey }) {
-  const { job, item, makeUps, take, go, add } = useScene()
-  const asked = useAsked()
+  const store = useSceneStore()
   const { turn } = useLight()
   const [open, setOpen] = useState<'sheet' | 'palette'>()
-  const makeUp = makeUps.find((each) => each.key === item?.makeUp)
-  const measures = makeUp?.measures.filter((measure) => asked('measures', measure.key)) ?? []
-  const { items, unit } = job.document
-  const at = items.findIndex((each) => each.id === item?.id)
-  const step = (by: number) => {
-    const next = items[(at + by + items.length) % items.length]
-    if (next) take(next.id)
+  const measures = () => {
+    const scene = store.get()
+    const asked = draftInHand(scene)?.asked
+    const makeUp = scene.makeUps.find((each) => each.key === scene.item?.makeUp)
+    return makeUp?.measures.filter((measure) => asked?.includes(`measures.${measure.key}`)) ?? []
   }
   const focus = (key: string) => document.querySelector<HTMLElement>(`[data-field="measures.${key}"]`)?.focus()
-  const commands: Command[] = [
-    ...stages.map((each, n) => ({ name: `Go to ${each.name}`, keys: `${n + 1}`, run: () => go(each.key) })),
-    ...(stage === 'measure'
-      ? measures.map((measure) => ({
-          name: `Measure the ${measure.name}`,
-          keys: measure.key,
-          run: () => focus(measure.key),
-        }))
-      : []),
-    { name: 'Next item', keys: '.', run: () => step(1) },
-    { name: 'Item before', keys: ',', run: () => step(-1) },
-    { name: 'Add an item', keys: '+', run: add },
-    { name: 'Undo', keys: 'Ctrl Z', run: job.undo },
-    { name: 'Redo', keys: 'Ctrl Shift Z', run: job.redo },
-    {
-      name: unit === 'cm' ? 'Read in inches' : 'Read in centimetres',
-      keys: '=',
-      run: () => job.edit('', (old) => ({ ...old, unit: old.unit === 'cm' ? 'in' : 'cm' })),
-    },
-    { name: 'Turn the light', keys: '*', run: turn },
-    { name: 'Find a command', keys: 'Ctrl K', run: () => setOpen('palette') },
-    { name: 'Show the shortcuts', keys: '?', run: () => setOpen('sheet') },
-  ]
+  // As things stand when a key is pressed: nothing here is drawn again while somebody types.
+  const commands = (): Command[] => {
+    const scene = store.get()
+    const { job, item, go, add } = scene
+    const { items, unit } = job.document
+    const at = items.findIndex((each) => each.id === item?.id)
+    const step = (by: number) => {
+      const next = items[(at + by + items.length) % items.length]
+      if (next) scene.take(next.id)
+    }
+    return [
+      ...stages.map((each, n) => ({ name: `Go to ${each.name}`, keys: `${n + 1}`, run: () => go(each.key) })),
+      ...(stage === 'measure'
+        ? measures().map((measure) => ({
+            name: `Measure the ${measure.name}`,
+            keys: measure.key,
+            run: () => focus(measure.key),
+          }))
+        : []),
+      { name: 'Next item', keys: '.', run: () => step(1) },
+      { name: 'Item before', keys: ',', run: () => step(-1) },
+      { name: 'Add an item', keys: '+', run: add },
+      { name: 'Undo', keys: 'Ctrl Z', run: job.undo },
+      { name: 'Redo', keys: 'Ctrl Shift Z', run: job.redo },
+      {
+        name: unit === 'cm' ? 'Read in inches' : 'Read in centimetres',
+        keys: '=',
+        run: () => job.edit('', (old) => ({ ...old, unit: old.unit === 'cm' ? 'in' : 'cm' })),
+      },
+      { name: 'Turn the light', keys: '*', run: turn },
+      { name: 'Find a command', keys: 'Ctrl K', run: () => setOpen('palette') },
+      { name: 'Show the shortcuts', keys: '?', run: () => setOpen('sheet') },
+    ]
+  }
   useEffect(() => {
     const listen = (event: KeyboardEvent) => {
       if (event.altKey || document.querySelector('dialog[open]')) return
@@ -64,10 +72,11 @@ export function Keys({ stage }: { stage: StageKey }) {
       const pressed =
         event.ctrlKey || event.metaKey ? `Ctrl ${event.shiftKey ? 'Shift ' : ''}${event.key.toUpperCase()}` : event.key
       if (pressed.length === 1 && typing(event.target)) return
-      const measure = stage === 'measure' && measures.find((each) => each.key.length > 1 && each.key[0] === pressed)
+      const measure = stage === 'measure' && measures().find((each) => each.key.length > 1 && each.key[0] === pressed)
+      const known = commands()
       const command =
-        commands.find((each) => each.keys === pressed) ??
-        commands.find((each) => each.keys.toLowerCase() === pressed.toLowerCase())
+        known.find((each) => each.keys === pressed) ??
+        known.find((each) => each.keys.toLowerCase() === pressed.toLowerCase())
       if (!command && !measure) return
       event.preventDefault()
       if (command) command.run()
@@ -76,13 +85,13 @@ export function Keys({ stage }: { stage: StageKey }) {
     window.addEventListener('keydown', listen)
     return () => window.removeEventListener('keydown', listen)
   })
-  if (open === 'palette') return <Palette commands={commands} close={() => setOpen(undefined)} />
+  if (open === 'palette') return <Palette commands={commands()} close={() => setOpen(undefined)} />
   return (
     open && (
       <Dialog title="Shortcuts" close={() => setOpen(undefined)}>
         <p>Letters and digits work while no field has the focus. Esc leaves a field, Enter goes to the next line.</p>
         <dl className="shortcuts">
-          {commands.map((each) => (
+          {commands().map((each) => (
             <div key={each.name}>
               <dt>
                 <kbd>{each.keys}</kbd>

@@ -1,22 +1,25 @@
 import { Button } from 'antd'
-import { useScene } from '../job/context'
 import { ClothFields, OtherProblems } from './ClothFields'
 import { FillingCloth } from './FillingCloth'
 import { IHave } from './IHave'
 import { Savings } from './Savings'
 import { useAddCloth } from './useAddCloth'
+import { useScene } from '../job/scene'
 
 /** What to buy: cloth rounded up as the shop sells it, and the notions of every item with their workings. */
 export default function Buy() {
-  const { job, plan, stale } = useScene()
+  const jobCloths = useScene((scene) => scene.job.document.cloths)
+  const jobItems = useScene((scene) => scene.job.document.items)
+  const plan = useScene((scene) => scene.plan)
+  const stale = useScene((scene) => scene.stale)
   const addCloth = useAddCloth()
-  const drafts = job.document.items.map((item) => ({
+  const drafts = jobItems.map((item) => ({
     item,
     pattern: plan?.items.find((each) => each.id === item.id)?.draft.pattern,
   }))
   return (
     <>
-      {job.document.cloths.map((cloth) => {
+      {jobCloths.map((cloth) => {
         const planned = plan?.cloths.find((each) => each.id === cloth.id)
         const buying = planned?.buying
         return (

@@ -2,7 +2,7 @@ import { useId, type ReactNode } from 'react'
 import type { ClothPlan } from '../api/client'
 import { LaidPiece } from './LaidPiece'
 import { ZoomFrame } from './ZoomFrame'
-import type { useMoves } from './useMoves'
+import type { Moves } from './useMoves'
 
 type LayOf = NonNullable<ClothPlan['lay']>
 
@@ -13,7 +13,7 @@ interface Props {
   oneWay: boolean
   pointed: string | undefined
   point: (id: string | undefined) => void
-  moves: ReturnType<typeof useMoves> | undefined
+  moves: Moves | undefined
   /** The line beneath the drawing. */
   children: ReactNode
 }

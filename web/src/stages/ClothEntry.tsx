@@ -1,6 +1,6 @@
 import { unitWord, type Cloth, type ClothPlan, type Entry } from '../api/client'
 import { EntryField } from '../job/EntryField'
-import { useScene } from '../job/context'
+import { useUnit } from '../job/scene'
 
 /** What every group of a cloth's fields is given: the cloth, its plan, and how it is changed in one undo step. */
 export interface ClothGroup {
@@ -23,19 +23,19 @@ interface Props {
 
 /** One field of a cloth. */
 export function ClothEntry({ cloth, planned, name, label, entry, unit, write }: Props) {
-  const { job } = useScene()
+  const jobUnit = useUnit()
   const field = `cloths.${cloth.id}.${name}`
   return (
     <EntryField
       name={field}
       label={label}
-      unit={unit ?? unitWord(job.document.unit)}
+      unit={unit ?? unitWord(jobUnit)}
       state={{
         entry: entry ?? undefined,
         read: unit === undefined ? planned?.fields[field] : undefined,
         problem: planned?.problems.find((each) => each.field === field),
       }}
-      write={(typed, step) => write({ typed, unit: job.document.unit }, step)}
+      write={(typed, step) => write({ typed, unit: jobUnit }, step)}
     />
   )
 }

@@ -2,9 +2,9 @@ import { Button, Input, Segmented } from 'antd'
 import { useRef } from 'react'
 import { newId, unitWord, type Cloth, type ClothPlan } from '../api/client'
 import { EntryField } from '../job/EntryField'
-import { useScene } from '../job/context'
 import { Prices } from './Prices'
 import { useClothEdit } from './useClothEdit'
+import { useEdit, useScene, useUnit } from '../job/scene'
 
 const names = {
   width: 'Width, edge to edge',
@@ -22,7 +22,9 @@ interface Props {
 
 /** What is known of one cloth. */
 export function ClothFields({ cloth, planned, show, priced }: Props) {
-  const { job } = useScene()
+  const jobUnit = useUnit()
+  const currency = useScene((scene) => scene.job.document.currency)
+  const editJob = useEdit()
   const step = useRef('')
   const article = cloth.articleLength
   const change = useClothEdit(cloth)
@@ -52,34 +54,34 @@ export function ClothFields({ cloth, planned, show, priced }: Props) {
           key={key}
           name={`cloths.${cloth.id}.${key}`}
           label={key === 'selvedge' && article ? 'Cut off along each edge' : names[key]}
-          unit={key === 'step' ? '' : unitWord(job.document.unit)}
+          unit={key === 'step' ? '' : unitWord(jobUnit)}
           state={{
             entry: cloth[key],
             read: key === 'step' ? undefined : planned?.fields[`cloths.${cloth.id}.${key}`],
             problem: problem(key),
           }}
-          write={(typed, at) => edit({ [key]: { typed, unit: job.document.unit } }, at)}
+          write={(typed, at) => edit({ [key]: { typed, unit: jobUnit } }, at)}
         />
       ))}
       {!priced && article && (
         <EntryField
           name={`cloths.${cloth.id}.articleLength`}
           label="Length, edge to edge"
-          unit={unitWord(job.document.unit)}
+          unit={unitWord(jobUnit)}
           state={{
             entry: article,
             read: planned?.fields[`cloths.${cloth.id}.articleLength`],
             problem: problem('articleLength'),
           }}
-          write={(typed, at) => edit({ articleLength: { typed, unit: job.document.unit } }, at)}
+          write={(typed, at) => edit({ articleLength: { typed, unit: jobUnit } }, at)}
         />
       )}
       {priced && (
         <EntryField
           name={`cloths.${cloth.id}.price`}
           label={article ? 'Price of one' : 'Price'}
-          unit={job.document.currency}
-          state={{ entry: { typed: cloth.price, unit: job.document.unit }, read: undefined, problem: problem('price') }}
+          unit={currency}
+          state={{ entry: { typed: cloth.price, unit: jobUnit }, read: undefined, problem: problem('price') }}
           write={(price, at) => edit({ price }, at)}
         />
       )}
@@ -106,9 +108,7 @@ export function ClothFields({ cloth, planned, show, priced }: Props) {
             { value: 'roll', label: 'off the roll' },
             { value: 'article', label: 'ready-made' },
           ]}
-          onChange={(sold) =>
-            edit({ articleLength: sold === 'article' ? { typed: '', unit: job.document.unit } : null }, '')
-          }
+          onChange={(sold) => edit({ articleLength: sold === 'article' ? { typed: '', unit: jobUnit } : null }, '')}
         />
       )}
       {!priced && (
@@ -128,7 +128,7 @@ export function ClothFields({ cloth, planned, show, priced }: Props) {
       {planned?.used === false && (
         <Button
           onClick={() =>
-            job.edit('', (document) => ({
+            editJob('', (document) => ({
               ...document,
               cloths: document.cloths.filter((each) => each.id !== cloth.id),
             }))

@@ -1,7 +1,7 @@
 import { Button } from 'antd'
-import { useState } from 'react'
+import { memo, useDeferredValue, useState } from 'react'
 import type { Cloth, ClothPlan, Plan } from '../api/client'
-import { useScene } from '../job/context'
+import { useScene } from '../job/scene'
 import { AtTable } from './AtTable'
 import { ClothDrawing } from './ClothDrawing'
 import { ClothFields, OtherProblems } from './ClothFields'
@@ -45,13 +45,16 @@ interface Props {
 
 /** One cloth as it lies on the table, with what it asks and what its lay comes to. */
 export function ClothOnTable({ cloth, plan, side }: Props) {
-  const { stale } = useScene()
+  const stale = useScene((scene) => scene.stale)
   const planned = plan?.cloths.find((each) => each.id === cloth.id)
+  // A large lay is drawn when there is time for it: typing goes first.
+  const drawn = useDeferredValue(planned)
+  const items = useDeferredValue(plan?.items)
   return (
     <section className={stale ? 'cloth stale' : 'cloth'} aria-label={cloth.name}>
       <ClothFields cloth={cloth} planned={planned} show={['width', 'selvedge']} />
       <OtherProblems planned={planned} asked={asked} />
-      {planned?.lay && <LaidCloth cloth={cloth} plan={plan} planned={planned} lay={planned.lay} side={side} />}
+      {drawn?.lay && items && <LaidCloth cloth={cloth} items={items} planned={drawn} lay={drawn.lay} side={side} />}
       <Asked cloth={cloth} planned={planned} />
       {planned && !planned.lay && planned.problems.length === 0 && (
         <p className="note">{planned.pieces === 0 ? 'Nothing is cut from this cloth yet.' : 'Laying …'}</p>
@@ -73,15 +76,15 @@ function Asked({ cloth, planned }: { cloth: Cloth; planned: ClothPlan | undefine
   )
 }
 
-function LaidCloth({
+const LaidCloth = memo(function LaidCloth({
   cloth,
-  plan,
+  items,
   planned,
   lay,
   side,
-}: Props & { planned: ClothPlan; lay: NonNullable<ClothPlan['lay']> }) {
+}: Omit<Props, 'plan'> & { items: Plan['items']; planned: ClothPlan; lay: NonNullable<ClothPlan['lay']> }) {
   const [pointed, setPointed] = useState<string>()
-  const moves = useMoves(cloth)
+  const { refused, moves } = useMoves(cloth.id)
   const loose = cloth.pins.filter((pin) => cloth.cut.every((cut) => cut.piece !== pin.piece)).length
   return (
     <>
@@ -110,9 +113,9 @@ function LaidCloth({
           )}
         </p>
       </ClothDrawing>
-      {moves.refused && (
+      {refused && (
         <p className="problem" role="alert">
-          {moves.refused}.
+          {refused}.
         </p>
       )}
       {lay.refusedPins.map((reason) => (
@@ -193,7 +196,14 @@ function LaidCloth({
       )}
       <LongerSearch cloth={cloth} planned={planned} />
       {!cloth.articleLength && <WidthsCompared cloth={cloth} />}
-      {plan && <CuttingList lay={lay} plan={plan} cloth={cloth} wrongSideUp={side === 'wrong'} />}
+      <CuttingList
+        lay={lay}
+        items={items}
+        cloth={cloth.id}
+        name={cloth.name}
+        already={cloth.cut}
+        wrongSideUp={side === 'wrong'}
+      />
     </>
   )
-}
+})

@@ -1,26 +1,28 @@
 import { Select } from 'antd'
+import { memo } from 'react'
 import type { Role } from '../api/client'
-import { changeItem, useDraft, useScene } from '../job/context'
+import { changeItem, draftInHand, useEdit, useScene } from '../job/scene'
 
 /** Which cloth the item is cut from, and those pieces of it that may have another. What lies under the cover is answered for on Buy. */
-export function CutFrom() {
-  const { job, item } = useScene()
-  const draft = useDraft()
-  if (!item) return null
-  const { cloths } = job.document
+export const CutFrom = memo(function CutFrom() {
+  const editJob = useEdit()
+  const id = useScene((scene) => scene.item?.id)
+  const cloths = useScene((scene) => scene.job.document.cloths)
+  const cutFrom = useScene((scene) => draftInHand(scene)?.cutFrom)
+  if (id === undefined) return null
   const choose = (role: Role, cloth: string) =>
-    job.edit('', (document) =>
-      changeItem(document, item.id, (old) =>
+    editJob('', (document) =>
+      changeItem(document, id, (old) =>
         role === 'face' ? { ...old, cloth } : { ...old, otherCloths: { ...old.otherCloths, [role]: cloth } },
       ),
     )
-  const others = draft?.cutFrom.filter(({ role, filling }) => role !== 'face' && !filling) ?? []
+  const others = cutFrom?.filter(({ role, filling }) => role !== 'face' && !filling) ?? []
   const select = (role: Role, name: string) => (
     <label key={role}>
       {name}
       <Select
         aria-label={name}
-        value={draft?.cutFrom.find((each) => each.role === role)?.cloth ?? null}
+        value={cutFrom?.find((each) => each.role === role)?.cloth ?? null}
         options={cloths.map((cloth) => ({ value: cloth.id, label: cloth.name }))}
         onChange={(cloth) => choose(role, cloth)}
       />
@@ -36,4 +38,4 @@ export function CutFrom() {
       )}
     </>
   )
-}
+})

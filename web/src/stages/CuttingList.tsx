@@ -1,26 +1,29 @@
+import { memo } from 'react'
 import type { Cloth, ClothPlan, Plan } from '../api/client'
-import { useScene } from '../job/context'
+import { useEdit } from '../job/scene'
 
 type LayOf = NonNullable<ClothPlan['lay']>
 
 interface Props {
   lay: LayOf
-  plan: Plan
-  cloth: Cloth
+  items: Plan['items']
+  cloth: string
+  name: string
+  already: Cloth['cut']
   wrongSideUp: boolean
 }
 
 /** What is chalked on the cloth, in cutting order: every box from the squared end and from one selvedge, so that no mark is measured from another. */
-export function CuttingList({ lay, plan, cloth, wrongSideUp }: Props) {
-  const { job } = useScene()
-  const isCut = (id: string) => cloth.cut.some((one) => one.piece === id)
+export const CuttingList = memo(function CuttingList({ lay, items, cloth, name, already, wrongSideUp }: Props) {
+  const editJob = useEdit()
+  const isCut = (id: string) => already.some((one) => one.piece === id)
   const cut = lay.placed.filter((piece) => isCut(piece.id)).length
   // What is cut stays where it was cut; on folded or torn cloth nothing is pinned.
   const tick = (piece: LayOf['placed'][number]) =>
-    job.edit('', (document) => ({
+    editJob('', (document) => ({
       ...document,
       cloths: document.cloths.map((each) =>
-        each.id !== cloth.id
+        each.id !== cloth
           ? each
           : isCut(piece.id)
             ? { ...each, cut: each.cut.filter((one) => one.piece !== piece.id) }
@@ -35,7 +38,7 @@ export function CuttingList({ lay, plan, cloth, wrongSideUp }: Props) {
       ),
     }))
   const called = new Map(
-    plan.items.flatMap(({ draft }) => draft.pattern?.pieces ?? []).map((piece) => [piece.label, piece.name]),
+    items.flatMap(({ draft }) => draft.pattern?.pieces ?? []).map((piece) => [piece.label, piece.name]),
   )
   return (
     <details className="cutting">
@@ -50,7 +53,7 @@ export function CuttingList({ lay, plan, cloth, wrongSideUp }: Props) {
       </summary>
       <table>
         <caption>
-          {cloth.name}, {wrongSideUp ? 'wrong' : 'right'} side up, cut lines; measured from the squared end and from the
+          {name}, {wrongSideUp ? 'wrong' : 'right'} side up, cut lines; measured from the squared end and from the
           selvedge on top of the drawing.
           {lay.foldedTo &&
             ` Folded double, right sides together, as far as ${lay.foldedTo.text}: what lies above the fold is cut with what lies below it.`}
@@ -93,4 +96,4 @@ export function CuttingList({ lay, plan, cloth, wrongSideUp }: Props) {
       </table>
     </details>
   )
-}
+})

@@ -1,7 +1,7 @@
 import { Button, Segmented } from 'antd'
 import { newId, type Cloth, type Entry, type Flaw } from '../api/client'
-import { useScene } from '../job/context'
 import { ClothEntry, type ClothGroup } from './ClothEntry'
+import { useUnit } from '../job/scene'
 
 const lengths = { gap: 'Left between pieces', repeatAlong: 'Repeat, along', repeatAcross: 'Repeat, across' } as const
 const motif = { motifAcross: 'Motif, across', motifAlong: 'Motif, along', skew: 'Off square by' } as const
@@ -15,8 +15,8 @@ const places = {
 
 /** What the cloth asks of the lay: how it is spread, a gap between pieces, a repeat to match, flaws to lay round. */
 export function Demands({ cloth, planned, edit }: ClothGroup) {
-  const { job } = useScene()
-  const typed = (text: string): Entry => ({ typed: text, unit: job.document.unit })
+  const jobUnit = useUnit()
+  const typed = (text: string): Entry => ({ typed: text, unit: jobUnit })
   const change = (at: number, flaw: Flaw, step?: string) =>
     edit({ flaws: cloth.flaws.map((each, n) => (n === at ? flaw : each)) }, step)
   const printed = [cloth.repeatAlong, cloth.repeatAcross].some((entry) => (entry?.typed ?? '') !== '')

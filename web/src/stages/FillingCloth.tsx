@@ -1,15 +1,17 @@
 import { Select } from 'antd'
 import type { Item, Role } from '../api/client'
-import { changeItem, useScene } from '../job/context'
+import { changeItem, useEdit, useScene } from '../job/scene'
 
 const bySize = '' // no cloth
 
 /** Whether a filling is bought by its size or laid on a cloth of the job. */
 export function FillingCloth({ item, role, name }: { item: Item; role: Role; name: string }) {
-  const { job, plan } = useScene()
+  const jobCloths = useScene((scene) => scene.job.document.cloths)
+  const editJob = useEdit()
+  const plan = useScene((scene) => scene.plan)
   const from = plan?.items.find((each) => each.id === item.id)?.draft.cutFrom.find((each) => each.role === role)
   const choose = (cloth: string) =>
-    job.edit('', (document) =>
+    editJob('', (document) =>
       changeItem(document, item.id, (old) => ({
         ...old,
         otherCloths: Object.fromEntries(
@@ -19,7 +21,7 @@ export function FillingCloth({ item, role, name }: { item: Item; role: Role; nam
     )
   const options = [
     { value: bySize, label: 'bought by size' },
-    ...job.document.cloths.map((cloth) => ({ value: cloth.id, label: `laid on ${cloth.name}` })),
+    ...jobCloths.map((cloth) => ({ value: cloth.id, label: `laid on ${cloth.name}` })),
   ]
   return (
     <Select

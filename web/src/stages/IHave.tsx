@@ -2,20 +2,22 @@ import { useQuery } from '@tanstack/react-query'
 import { Button, Input } from 'antd'
 import { useState } from 'react'
 import { answer, api, Refused, type Cloth } from '../api/client'
-import { useScene } from '../job/context'
 import { SavingList } from './Savings'
+import { identity } from '../job/identity'
+import { useDocument, useUnit } from '../job/scene'
 
 /** "I have 4 3/4 yd": what fits, what does not, and which choice would make it fit. */
 export function IHave({ cloth }: { cloth: Cloth }) {
-  const { job } = useScene()
+  const jobUnit = useUnit()
+  const jobDocument = useDocument()
   const [typed, setTyped] = useState('')
   const [asked, setAsked] = useState('')
   const found = useQuery({
-    queryKey: ['enough', job.document, cloth.id, asked],
+    queryKey: ['enough', identity(jobDocument), cloth.id, asked],
     queryFn: ({ signal }) =>
       answer(
         api.POST('/api/enough', {
-          body: { job: job.document, cloth: cloth.id, have: { typed: asked, unit: job.document.unit } },
+          body: { job: jobDocument, cloth: cloth.id, have: { typed: asked, unit: jobUnit } },
           signal,
         }),
       ),
@@ -37,7 +39,7 @@ export function IHave({ cloth }: { cloth: Cloth }) {
         I have
         <Input
           value={typed}
-          placeholder={job.document.unit === 'cm' ? '4.3 m' : '4 3/4 yd'}
+          placeholder={jobUnit === 'cm' ? '4.3 m' : '4 3/4 yd'}
           status={problem ? 'error' : ''}
           onChange={(event) => setTyped(event.currentTarget.value)}
         />

@@ -1,6 +1,6 @@
-import { useState, type KeyboardEvent, type PointerEvent } from 'react'
+import { memo, useState, type KeyboardEvent, type PointerEvent } from 'react'
 import type { ClothPlan } from '../api/client'
-import type { useMoves } from './useMoves'
+import type { Moves } from './useMoves'
 
 type Placed = NonNullable<ClothPlan['lay']>['placed'][number]
 
@@ -12,7 +12,7 @@ interface Props {
   pointed: boolean
   point: (id: string | undefined) => void
   /** Missing where the cloth is seen from its wrong side: then nothing is moved. */
-  moves: ReturnType<typeof useMoves> | undefined
+  moves: Moves | undefined
 }
 
 // An inch in hundredths of a millimetre: what an arrow key moves a piece by.
@@ -26,7 +26,15 @@ const arrows: Record<string, [number, number]> = {
 }
 
 /** A piece on the cloth: dragged by the pointer, or moved by the arrow keys; P pins and unpins it, T turns it. */
-export function LaidPiece({ piece, repeat, hatch, letter, pointed, point, moves: allowed }: Props) {
+export const LaidPiece = memo(function LaidPiece({
+  piece,
+  repeat,
+  hatch,
+  letter,
+  pointed,
+  point,
+  moves: allowed,
+}: Props) {
   // What is cut stays where it was cut.
   const moves = piece.isCut ? undefined : allowed
   const [from, setFrom] = useState<{ x: number; y: number }>()
@@ -101,4 +109,4 @@ export function LaidPiece({ piece, repeat, hatch, letter, pointed, point, moves:
       </text>
     </g>
   )
-}
+})

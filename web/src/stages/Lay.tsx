@@ -2,21 +2,24 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { Button, Segmented } from 'antd'
 import { useState } from 'react'
 import { answer, api } from '../api/client'
-import { useScene } from '../job/context'
 import { ClothOnTable } from './ClothOnTable'
 import { useAddCloth } from './useAddCloth'
+import { identity } from '../job/identity'
+import { useDocument, useScene } from '../job/scene'
 
 /** Every cloth of the job with its lay, seen from the right or from the wrong side. */
 export default function Lay() {
-  const { job, plan } = useScene()
+  const jobCloths = useScene((scene) => scene.job.document.cloths)
+  const jobDocument = useDocument()
+  const plan = useScene((scene) => scene.plan)
   const addCloth = useAddCloth()
   const [side, setSide] = useState<'right' | 'wrong'>('right')
   // The same lays as they look when the cloth lies wrong side up.
   const over = useQuery({
-    queryKey: ['lays', job.document, 'wrong'],
+    queryKey: ['lays', identity(jobDocument), 'wrong'],
     queryFn: ({ signal }) =>
       answer(
-        api.POST('/api/plan', { params: { query: { lay: 'instant', side: 'wrong' } }, body: job.document, signal }),
+        api.POST('/api/plan', { params: { query: { lay: 'instant', side: 'wrong' } }, body: jobDocument, signal }),
       ),
     enabled: side === 'wrong',
     placeholderData: keepPreviousData,
@@ -39,7 +42,7 @@ export default function Lay() {
         />
         <Button onClick={() => window.print()}>Print lays and marks</Button>
       </div>
-      {job.document.cloths.map((cloth) => (
+      {jobCloths.map((cloth) => (
         <ClothOnTable key={cloth.id} cloth={cloth} plan={turned ? over.data : plan} side={turned ? 'wrong' : 'right'} />
       ))}
       <Button onClick={addCloth}>Add a cloth</Button>

@@ -2,13 +2,13 @@ import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { Button } from 'antd'
 import { useEffect, useState } from 'react'
 import { answer, api, type Cloth, type ClothPlan } from '../api/client'
-import { useScene } from '../job/context'
+import { useDocument } from '../job/scene'
 
 const howOften = (times: number) => (times === 1 ? 'once' : `${times} times`)
 
 /** A longer search for a shorter lay, in the background: how it stands, and a button that stops it and keeps what it has found. */
 export function LongerSearch({ cloth, planned }: { cloth: Cloth; planned: ClothPlan }) {
-  const { job } = useScene()
+  const jobDocument = useDocument()
   const client = useQueryClient()
   const [started, setStarted] = useState<{ id: string; of: unknown }>()
   const [refused, setRefused] = useState('')
@@ -29,8 +29,8 @@ export function LongerSearch({ cloth, planned }: { cloth: Cloth; planned: ClothP
     setRefused('')
     try {
       setStarted({
-        id: (await answer(api.POST('/api/searches', { body: { job: job.document, cloth: cloth.id } }))).id,
-        of: job.document,
+        id: (await answer(api.POST('/api/searches', { body: { job: jobDocument, cloth: cloth.id } }))).id,
+        of: jobDocument,
       })
     } catch (error) {
       setRefused(error instanceof Error ? error.message : 'The server does not answer.')
@@ -57,7 +57,7 @@ export function LongerSearch({ cloth, planned }: { cloth: Cloth; planned: ClothP
           {(found?.shortened ?? 0) > 0 && `shortened ${howOften(found?.shortened ?? 0)}`}
         </span>
       )}
-      {!runs && found && started?.of === job.document && (
+      {!runs && found && started?.of === jobDocument && (
         <span>
           {found.fault ??
             (found.shortened > 0

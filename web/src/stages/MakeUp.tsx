@@ -1,37 +1,28 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { Button } from 'antd'
+import { memo, useDeferredValue } from 'react'
 import { answer, api, unitWord, type Choice, type Comparison } from '../api/client'
 import { EntryField } from '../job/EntryField'
-import { changeItem, useAsked, useDraft, useItemField, useScene } from '../job/context'
+import { identity } from '../job/identity'
 import { Shapes } from './Shapes'
+import { changeItem, draftInHand, useAsked, useDocument, useEdit, useScene, useSceneStore, useUnit } from '../job/scene'
+import { useItemField } from '../job/useItemField'
 
 /** The schools side by side with what each takes, then what can be chosen within the one in hand. */
 export default function MakeUp() {
-  const { job, item, makeUps } = useScene()
-  const draft = useDraft()
+  const makeUp = useScene(({ makeUps, item }) => makeUps.find((each) => each.key === item?.makeUp))
+  const remarks = useScene((scene) => draftInHand(scene)?.pattern?.remarks)
+  const steps = useScene((scene) => draftInHand(scene)?.pattern?.steps)
   const asked = useAsked()
-  const compared = useQuery({
-    queryKey: ['compare', job.document, item?.id],
-    queryFn: ({ signal }) =>
-      answer(api.POST('/api/compare', { body: { job: job.document, item: item?.id ?? '' }, signal })),
-    placeholderData: keepPreviousData,
-    enabled: item !== undefined,
-    gcTime: 10_000,
-  })
-  const makeUp = makeUps.find((each) => each.key === item?.makeUp)
-  if (!item || !makeUp) return null
+  if (!makeUp) return null
   const shown = makeUp.choices.filter((choice) => !choice.onMeasure && asked('choices', choice.key))
   const groups = [...new Set(shown.map((choice) => choice.group))]
   return (
     <>
-      <section className="schools" aria-label="Make-ups">
-        {compared.data?.map((school) => (
-          <School key={school.makeUp} school={school} />
-        ))}
-      </section>
-      {draft?.pattern && draft.pattern.remarks.length > 0 && (
+      <Schools />
+      {remarks && remarks.length > 0 && (
         <ul className="remarks">
-          {draft.pattern.remarks.map((remark) => (
+          {remarks.map((remark) => (
             <li key={remark.text} className={remark.caution ? 'caution' : ''}>
               {remark.caution && <b>Take care. </b>}
               {remark.text}
@@ -58,11 +49,11 @@ export default function MakeUp() {
           <p className="note">An edge can have an allowance of its own: see Pieces.</p>
         </fieldset>
       </div>
-      {draft?.pattern && (
+      {steps && (
         <section className="steps">
           <h2>Making order</h2>
           <ol>
-            {draft.pattern.steps.map((step) => (
+            {steps.map((step) => (
               <li key={step}>{step}</li>
             ))}
           </ol>
@@ -72,16 +63,37 @@ export default function MakeUp() {
   )
 }
 
-function School({ school }: { school: Comparison }) {
-  const { job, item } = useScene()
+const Schools = memo(function Schools() {
+  const id = useScene((scene) => scene.item?.id)
+  const jobDocument = useDeferredValue(useDocument())
+  const compared = useQuery({
+    queryKey: ['compare', identity(jobDocument), id],
+    queryFn: ({ signal }) => answer(api.POST('/api/compare', { body: { job: jobDocument, item: id ?? '' }, signal })),
+    placeholderData: keepPreviousData,
+    enabled: id !== undefined,
+    gcTime: 10_000,
+  })
+  return (
+    <section className="schools" aria-label="Make-ups">
+      {compared.data?.map((school) => (
+        <School key={school.makeUp} school={school} />
+      ))}
+    </section>
+  )
+})
+
+const School = memo(function School({ school }: { school: Comparison }) {
+  const store = useSceneStore()
+  const editJob = useEdit()
   const choose = async () => {
+    const { item, job } = store.get()
     if (!item) return
     const changed = await answer(
       api.POST('/api/items', {
         body: { id: item.id, name: item.name, makeUp: school.makeUp, unit: job.document.unit, from: item },
       }),
     )
-    job.edit('', (document) => changeItem(document, item.id, () => changed))
+    editJob('', (document) => changeItem(document, item.id, () => changed))
   }
   const row = (name: string, value: string | number | null | undefined) =>
     value != null && (
@@ -122,10 +134,10 @@ function School({ school }: { school: Comparison }) {
       </Button>
     </article>
   )
-}
+})
 
-function ChoiceField({ choice }: { choice: Choice }) {
-  const { job } = useScene()
+const ChoiceField = memo(function ChoiceField({ choice }: { choice: Choice }) {
+  const jobUnit = useUnit()
   const { field, state, write } = useItemField('choices', choice.key)
   if (choice.kind !== 'option')
     return (
@@ -135,7 +147,7 @@ function ChoiceField({ choice }: { choice: Choice }) {
           label={choice.name}
           state={state}
           write={write}
-          unit={choice.kind === 'length' ? unitWord(job.document.unit) : ''}
+          unit={choice.kind === 'length' ? unitWord(jobUnit) : ''}
         />
         {choice.note && <p className="note">{choice.note}</p>}
       </div>
@@ -159,10 +171,10 @@ function ChoiceField({ choice }: { choice: Choice }) {
       ))}
     </div>
   )
-}
+})
 
-function AllowanceField({ symbol, name }: { symbol: string; name: string }) {
-  const { job } = useScene()
+const AllowanceField = memo(function AllowanceField({ symbol, name }: { symbol: string; name: string }) {
+  const jobUnit = useUnit()
   const { field, state, write } = useItemField('allowances', symbol)
   return (
     <EntryField
@@ -174,7 +186,7 @@ function AllowanceField({ symbol, name }: { symbol: string; name: string }) {
       }
       state={state}
       write={write}
-      unit={unitWord(job.document.unit)}
+      unit={unitWord(jobUnit)}
     />
   )
-}
+})

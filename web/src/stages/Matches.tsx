@@ -1,16 +1,17 @@
 import { Select } from 'antd'
 import type { ClothPlan, Match } from '../api/client'
-import { changeItem, useScene } from '../job/context'
+import { changeItem, useEdit, useScene } from '../job/scene'
 
 /** How each kind of piece is matched to the repeat, and which items lie in line. */
 export function Matches({ matches }: { matches: ClothPlan['matches'] }) {
-  const { job } = useScene()
+  const jobItems = useScene((scene) => scene.job.document.items)
+  const editJob = useEdit()
   const choose = (item: string, piece: string, match: Match) =>
-    job.edit('', (document) =>
+    editJob('', (document) =>
       changeItem(document, item, (old) => ({ ...old, matches: { ...old.matches, [piece]: match } })),
     )
   const line = (item: string, inLine: boolean) =>
-    job.edit('', (document) => changeItem(document, item, (old) => ({ ...old, inLine })))
+    editJob('', (document) => changeItem(document, item, (old) => ({ ...old, inLine })))
   const items = [...new Set(matches.map((match) => match.item))]
   return (
     <details className="demands matches">
@@ -23,7 +24,7 @@ export function Matches({ matches }: { matches: ClothPlan['matches'] }) {
             <label className="tick">
               <input
                 type="checkbox"
-                checked={job.document.items.find((item) => item.id === id)?.inLine ?? false}
+                checked={jobItems.find((item) => item.id === id)?.inLine ?? false}
                 onChange={(event) => line(id, event.currentTarget.checked)}
               />
               In line: the print runs on over its covers and over the items beside it that are in line too

@@ -1,27 +1,63 @@
 import { Input, type InputRef } from 'antd'
-import { useRef, useState } from 'react'
+import { memo, useCallback, useRef, useState } from 'react'
 import { newId, unitWord, type MakeUp } from '../api/client'
 import { EntryField } from '../job/EntryField'
-import { changeItem, useAsked, useDraft, useItemField, useScene } from '../job/context'
 import { Strokes } from '../job/SketchDrawing'
 import { CutFrom } from './CutFrom'
 import { OutlineChoice, TraceField } from './OutlineFields'
 import { Pad } from './Pad'
 import { Photos } from './Photos'
 import { MeasureLines, place } from './measureLines'
+import {
+  changeItem,
+  draftInHand,
+  useAsked,
+  useEdit,
+  useScene,
+  useSceneStore,
+  useUnit,
+  type JobScene,
+} from '../job/scene'
+import { useItemField } from '../job/useItemField'
+
+const makeUpInHand = ({ makeUps, item }: JobScene) => makeUps.find((each) => each.key === item?.makeUp)
+
+function lengthsAsked(scene: JobScene) {
+  const asked = draftInHand(scene)?.asked
+  return (
+    makeUpInHand(scene)?.measures.filter(
+      (measure) => measure.kind === 'length' && asked?.includes(`measures.${measure.key}`),
+    ) ?? []
+  )
+}
 
 /** The item drawn large with its dimension lines: pick a line or its letter and type. */
 export default function Measure() {
-  const { item, makeUps, drafted } = useScene()
-  const draft = useDraft()
+  const store = useSceneStore()
+  const id = useScene((scene) => scene.item?.id)
+  const name = useScene((scene) => scene.item?.name)
+  const makeUp = useScene(makeUpInHand)
+  const drafted = useScene((scene) => scene.drafted)
+  const sketch = useScene((scene) => draftInHand(scene)?.sketch)
+  const remarks = useScene((scene) => draftInHand(scene)?.pattern?.remarks)
   const asked = useAsked()
-  const makeUp = makeUps.find((each) => each.key === item?.makeUp)
   const fields = useRef(new Map<string, InputRef>())
   const [active, setActive] = useState('')
   const [undrawn, setUndrawn] = useState('')
-  if (!item || !makeUp || !draft?.sketch) return <p>…</p>
+  const register = useCallback((key: string, input: InputRef | null) => {
+    if (input) fields.current.set(key, input)
+  }, [])
+  const next = useCallback(
+    (key: string) => {
+      const lengths = lengthsAsked(store.get())
+      const at = lengths.findIndex((measure) => measure.key === key)
+      fields.current.get(lengths[(at + 1) % lengths.length]?.key ?? '')?.focus()
+    },
+    [store],
+  )
+  if (id === undefined || !makeUp || !sketch) return <p>…</p>
   const measures = makeUp.measures.filter((measure) => asked('measures', measure.key))
-  const drawn = draft.sketch.dimensions.map((line) => line.measure)
+  const drawn = sketch.dimensions.map((line) => line.measure)
   const lengths = measures.filter((measure) => measure.kind === 'length')
   // A field has its place once the drawing is that of the choices made: it must not move away from under the hand that types.
   const off = lengths
@@ -30,25 +66,17 @@ export default function Measure() {
     .join(' ')
   if (drafted && off !== undrawn) setUndrawn(off)
   const current = lengths.find((measure) => measure.key === active) ?? lengths[0]
-  const next = (key: string) => {
-    const at = lengths.findIndex((measure) => measure.key === key)
-    fields.current.get(lengths[(at + 1) % lengths.length]?.key ?? '')?.focus()
-  }
-  const room = place(draft.sketch)
+  const room = place(sketch)
   return (
     <>
-      <section className="table" aria-label="Measuring drawing" key={item.id}>
+      <section className="table" aria-label="Measuring drawing" key={id}>
         <div
           className="drawing"
           style={{ aspectRatio: `${room.width} / ${room.height}`, ['--shape' as string]: room.width / room.height }}
         >
-          <svg
-            viewBox={`${room.x} ${room.y} ${room.width} ${room.height}`}
-            role="img"
-            aria-label={`${item.name}, to scale`}
-          >
-            <Strokes sketch={draft.sketch} />
-            <MeasureLines sketch={draft.sketch} labels={room.labels} active={current?.key ?? ''} />
+          <svg viewBox={`${room.x} ${room.y} ${room.width} ${room.height}`} role="img" aria-label={`${name}, to scale`}>
+            <Strokes sketch={sketch} />
+            <MeasureLines sketch={sketch} labels={room.labels} active={current?.key ?? ''} />
           </svg>
           {lengths.map((measure) => {
             const at = room.labels[measure.key]
@@ -62,11 +90,9 @@ export default function Measure() {
                   <MeasureField
                     measure={measure.key}
                     name={measure.name}
-                    ref={(input) => {
-                      if (input) fields.current.set(measure.key, input)
-                    }}
-                    onFocus={() => setActive(measure.key)}
-                    onEnter={() => next(measure.key)}
+                    register={register}
+                    activate={setActive}
+                    next={next}
                   />
                 </div>
               )
@@ -86,10 +112,10 @@ export default function Measure() {
         {measures
           .filter((measure) => measure.kind === 'outline')
           .map((measure) => (
-            <TraceField key={`${item.id}/${measure.key}`} measure={measure} />
+            <TraceField key={`${id}/${measure.key}`} measure={measure} />
           ))}
-        {draft.pattern?.remarks
-          .filter((remark) => remark.onMeasure)
+        {remarks
+          ?.filter((remark) => remark.onMeasure)
           .map((remark) => (
             <p key={remark.text} className="caution" role="status">
               {remark.text}
@@ -103,37 +129,38 @@ export default function Measure() {
             </h2>
             <p>{current.holdTape}</p>
             <Problems measure={current.key} />
-            <SecondReading key={`${item.id}/${current.key}`} measure={current} />
+            <SecondReading key={`${id}/${current.key}`} measure={current} />
           </div>
         )}
         {lengths
           .filter((measure) => !drawn.includes(measure.key) && undrawn.split(' ').includes(measure.key))
           .map((measure) => (
-            <LineField key={`${item.id}/${measure.key}`} measure={measure} />
+            <LineField key={`${id}/${measure.key}`} measure={measure} />
           ))}
-        {current && (
-          <MeasurePad key={`${item.id}/${current.key}`} measure={current.key} next={() => next(current.key)} />
-        )}
-        <Notes key={`${item.id}/notes`} />
-        <Photos key={`${item.id}/photos`} />
+        {current && <MeasurePad key={`${id}/${current.key}`} measure={current.key} next={next} />}
+        <Notes key={`${id}/notes`} />
+        <Photos key={`${id}/photos`} />
       </section>
     </>
   )
 }
 
-function MeasureField({
+const MeasureField = memo(function MeasureField({
   measure,
   name,
-  ...rest
+  register,
+  activate,
+  next,
 }: {
   measure: string
   name: string
-  ref: (input: InputRef | null) => void
-  onFocus: () => void
-  onEnter: () => void
+  register: (measure: string, input: InputRef | null) => void
+  activate: (measure: string) => void
+  next: (measure: string) => void
 }) {
-  const { job } = useScene()
+  const jobUnit = useUnit()
   const { field, state, write } = useItemField('measures', measure)
+  const ref = useCallback((input: InputRef | null) => register(measure, input), [register, measure])
   return (
     <EntryField
       bare
@@ -146,15 +173,17 @@ function MeasureField({
       }
       state={state}
       write={write}
-      unit={unitWord(job.document.unit)}
-      {...rest}
+      unit={unitWord(jobUnit)}
+      ref={ref}
+      onFocus={() => activate(measure)}
+      onEnter={() => next(measure)}
     />
   )
-}
+})
 
 // A measure with no line on this drawing.
 function LineField({ measure }: { measure: MakeUp['measures'][number] }) {
-  const { job } = useScene()
+  const jobUnit = useUnit()
   const { field, state, write } = useItemField('measures', measure.key)
   return (
     <EntryField
@@ -166,14 +195,14 @@ function LineField({ measure }: { measure: MakeUp['measures'][number] }) {
       }
       state={state}
       write={write}
-      unit={unitWord(job.document.unit)}
+      unit={unitWord(jobUnit)}
     />
   )
 }
 
 // Read twice, write once.
 function SecondReading({ measure }: { measure: MakeUp['measures'][number] }) {
-  const { job } = useScene()
+  const jobUnit = useUnit()
   const { field, state, write } = useItemField('measures', `${measure.key} again`)
   return (
     <EntryField
@@ -181,20 +210,22 @@ function SecondReading({ measure }: { measure: MakeUp['measures'][number] }) {
       label={`${measure.key}, second reading`}
       state={state}
       write={write}
-      unit={unitWord(job.document.unit)}
+      unit={unitWord(jobUnit)}
     />
   )
 }
 
-function Notes() {
-  const { job, item } = useScene()
+const Notes = memo(function Notes() {
+  const edit = useEdit()
+  const id = useScene((scene) => scene.item?.id)
+  const notes = useScene((scene) => scene.item?.notes)
   const step = useRef('')
-  if (!item) return null
+  if (id === undefined) return null
   return (
     <label className="notes">
       In the way, comes off, kept
       <Input.TextArea
-        value={item.notes}
+        value={notes}
         rows={2}
         maxLength={4000}
         placeholder="Hinges at the back; leg pads numbered 1 to 4; keep the pleats"
@@ -202,14 +233,14 @@ function Notes() {
           step.current = newId()
         }}
         onChange={(event) =>
-          job.edit(step.current, (document) =>
-            changeItem(document, item.id, (old) => ({ ...old, notes: event.currentTarget.value })),
+          edit(step.current, (document) =>
+            changeItem(document, id, (old) => ({ ...old, notes: event.currentTarget.value })),
           )
         }
       />
     </label>
   )
-}
+})
 
 function Problems({ measure }: { measure: string }) {
   const { state } = useItemField('measures', measure)
@@ -220,29 +251,41 @@ function Problems({ measure }: { measure: string }) {
   ) : null
 }
 
-function MeasurePad({ measure, next }: { measure: string; next: () => void }) {
-  const { job } = useScene()
-  const { state, write } = useItemField('measures', measure)
-  const step = useRef(newId())
-  return (
-    <Pad
-      unit={job.document.unit}
-      typed={state.entry?.typed ?? ''}
-      write={(typed) => write(typed, step.current)}
-      next={next}
-    />
+function MeasurePad({ measure, next }: { measure: string; next: (measure: string) => void }) {
+  const store = useSceneStore()
+  const unit = useUnit()
+  const edit = useEdit()
+  const [step] = useState(newId)
+  const change = useCallback(
+    (how: (typed: string) => string) => {
+      const { item } = store.get()
+      if (item)
+        edit(step, (document) =>
+          changeItem(document, item.id, (old) => ({
+            ...old,
+            measures: {
+              ...old.measures,
+              [measure]: { typed: how(old.measures[measure]?.typed ?? ''), unit: document.unit },
+            },
+          })),
+        )
+    },
+    [store, edit, step, measure],
   )
+  const onward = useCallback(() => next(measure), [next, measure])
+  return <Pad unit={unit} change={change} next={onward} />
 }
 
-function ItemLine() {
-  const { job, item, plan } = useScene()
+const ItemLine = memo(function ItemLine() {
+  const editJob = useEdit()
+  const id = useScene((scene) => scene.item?.id)
+  const name = useScene((scene) => scene.item?.name)
+  const quantity = useScene((scene) => scene.item?.quantity)
+  const problem = useScene((scene) => draftInHand(scene)?.problems.find((each) => each.field === 'quantity'))
   const step = useRef('')
-  if (!item) return null
-  const edit = (change: Partial<typeof item>) =>
-    job.edit(step.current, (document) => changeItem(document, item.id, (old) => ({ ...old, ...change })))
-  const problem = plan?.items
-    .find((each) => each.id === item.id)
-    ?.draft.problems.find((each) => each.field === 'quantity')
+  if (id === undefined) return null
+  const edit = (change: { name: string } | { quantity: string }) =>
+    editJob(step.current, (document) => changeItem(document, id, (old) => ({ ...old, ...change })))
   return (
     <div
       className="item-line"
@@ -252,12 +295,12 @@ function ItemLine() {
     >
       <label>
         Called
-        <Input value={item.name} maxLength={80} onChange={(event) => edit({ name: event.currentTarget.value })} />
+        <Input value={name} maxLength={80} onChange={(event) => edit({ name: event.currentTarget.value })} />
       </label>
       <label>
         How many
         <Input
-          value={item.quantity}
+          value={quantity}
           inputMode="numeric"
           status={problem ? 'error' : ''}
           onChange={(event) => edit({ quantity: event.currentTarget.value })}
@@ -271,4 +314,4 @@ function ItemLine() {
       )}
     </div>
   )
-}
+})

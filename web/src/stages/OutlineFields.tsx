@@ -1,12 +1,13 @@
 import { Button, Input, Select } from 'antd'
-import { useId, useRef, useState } from 'react'
+import { memo, useId, useRef, useState } from 'react'
 import { answer, api, newId, Refused, unitWord, type Choice, type MakeUp } from '../api/client'
 import { EntryField } from '../job/EntryField'
-import { useItemField, useScene } from '../job/context'
+import { useUnit } from '../job/scene'
+import { useItemField } from '../job/useItemField'
 
 /** A choice that decides what is measured. */
-export function OutlineChoice({ choice }: { choice: Choice }) {
-  const { job } = useScene()
+export const OutlineChoice = memo(function OutlineChoice({ choice }: { choice: Choice }) {
+  const jobUnit = useUnit()
   const id = useId()
   const { field, state, write } = useItemField('choices', choice.key)
   if (choice.kind !== 'option')
@@ -17,7 +18,7 @@ export function OutlineChoice({ choice }: { choice: Choice }) {
           label={choice.name}
           state={state}
           write={write}
-          unit={choice.kind === 'length' ? unitWord(job.document.unit) : ''}
+          unit={choice.kind === 'length' ? unitWord(jobUnit) : ''}
         />
       </div>
     )
@@ -39,7 +40,7 @@ export function OutlineChoice({ choice }: { choice: Choice }) {
       )}
     </div>
   )
-}
+})
 
 /** A traced outline: points and arcs written down, or the path of an SVG drawing. */
 export function TraceField({ measure }: { measure: MakeUp['measures'][number] }) {

@@ -1,10 +1,11 @@
 import { Button } from 'antd'
+import { memo } from 'react'
 import type { Unit } from '../api/client'
 
 interface Props {
   unit: Unit
-  typed: string
-  write: (typed: string) => void
+  /** Changes what is typed. */
+  change: (how: (typed: string) => string) => void
   next: () => void
 }
 
@@ -18,40 +19,34 @@ export const withFraction = (typed: string, fraction: string) => {
 }
 
 /** Keys for a hand that holds a tape: digits, and fractions of an inch or the decimal point by one touch. */
-export function Pad({ unit, typed, write, next }: Props) {
-  const key = (label: string, typedThen: string) => (
-    <Button key={label} onClick={() => write(typedThen)}>
+export const Pad = memo(function Pad({ unit, change, next }: Props) {
+  const key = (label: string, how: (typed: string) => string) => (
+    <Button key={label} onClick={() => change(how)}>
       {label}
     </Button>
   )
-  const digit = (n: string) => key(n, typed.includes('/') ? n : typed + n)
+  const digit = (n: string) => key(n, (typed) => (typed.includes('/') ? n : typed + n))
+  const fraction = (part: string) => key(part, (typed) => withFraction(typed, part))
+  const clear = key('Clear', () => '')
   return (
     // The field keeps the focus, so that a hand can go on typing.
     <div className="pad" role="group" aria-label="Pad" onMouseDown={(event) => event.preventDefault()}>
       <div className="digits">
         {['7', '8', '9', '4', '5', '6', '1', '2', '3'].map(digit)}
-        {unit === 'cm' ? (
-          key('.', typed.includes('.') ? typed : `${typed || '0'}.`)
-        ) : (
-          <Button onClick={() => write('')}>Clear</Button>
-        )}
+        {unit === 'cm' ? key('.', (typed) => (typed.includes('.') ? typed : `${typed || '0'}.`)) : clear}
         {digit('0')}
-        <Button onClick={() => write(typed.slice(0, -1).trimEnd())}>Back</Button>
+        {key('Back', (typed) => typed.slice(0, -1).trimEnd())}
       </div>
       {unit !== 'cm' && (
         <>
-          <div className="eighths">{eighths.map((fraction) => key(fraction, withFraction(typed, fraction)))}</div>
-          {unit === 'in' && (
-            <div className="sixteenths">
-              {sixteenths.map((fraction) => key(fraction, withFraction(typed, fraction)))}
-            </div>
-          )}
+          <div className="eighths">{eighths.map(fraction)}</div>
+          {unit === 'in' && <div className="sixteenths">{sixteenths.map(fraction)}</div>}
         </>
       )}
       {unit === 'cm' && (
         <div className="eighths">
-          {['mm', 'cm'].map((word) => key(word, `${typed.replace(/\s*[a-z]+$/, '')} ${word}`))}
-          <Button onClick={() => write('')}>Clear</Button>
+          {['mm', 'cm'].map((word) => key(word, (typed) => `${typed.replace(/\s*[a-z]+$/, '')} ${word}`))}
+          {clear}
         </div>
       )}
       <Button type="primary" onClick={next}>
@@ -59,4 +54,4 @@ export function Pad({ unit, typed, write, next }: Props) {
       </Button>
     </div>
   )
-}
+})

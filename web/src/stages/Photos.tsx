@@ -1,19 +1,20 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { Button, Input } from 'antd'
-import { useState } from 'react'
+import { memo, useState } from 'react'
 import { answer, api, newId, Refused, type Photo } from '../api/client'
-import { useScene } from '../job/context'
+import { useScene } from '../job/scene'
 
 /** Photos of the item as it was found: corners and folds before anything is unpicked. */
-export function Photos() {
-  const { id, item } = useScene()
+export const Photos = memo(function Photos() {
+  const id = useScene((scene) => scene.id)
+  const item = useScene((scene) => scene.item?.id)
   const [problem, setProblem] = useState('')
   const queries = useQueryClient()
   const photos = useQuery({
     queryKey: ['photos', id],
     queryFn: () => answer(api.GET('/api/jobs/{id}/photos', { params: { path: { id } } })),
   })
-  if (!item) return null
+  if (item === undefined) return null
   // Every change is told when it did not reach the workroom.
   const send = async (call: () => Promise<void>) => {
     setProblem('')
@@ -34,7 +35,7 @@ export function Photos() {
       for (const file of files)
         await answer(
           api.PUT('/api/jobs/{id}/photos/{photo}', {
-            params: { path: { id, photo: newId() }, query: { item: item.id } },
+            params: { path: { id, photo: newId() }, query: { item } },
             body: file as unknown as string,
             bodySerializer: (body) => body,
             headers: { 'Content-Type': file.type },
@@ -74,7 +75,7 @@ export function Photos() {
       )}
       <ul>
         {photos.data
-          ?.filter((photo) => photo.item === item.id)
+          ?.filter((photo) => photo.item === item)
           .map((photo) => (
             <li key={photo.id} className={photo.away ? 'away' : ''}>
               {photo.away ? (
@@ -95,7 +96,7 @@ export function Photos() {
       </ul>
     </section>
   )
-}
+})
 
 /** What a photo shows: as typed while the hand is on it, as it is kept otherwise. */
 function Caption({ photo, write }: { photo: Photo; write: (caption: string) => Promise<boolean> }) {

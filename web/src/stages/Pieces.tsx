@@ -1,13 +1,14 @@
 import { useState } from 'react'
 import { unitWord, type Piece } from '../api/client'
 import { EntryField } from '../job/EntryField'
-import { useDraft, useItemField, useScene } from '../job/context'
 import { PieceDrawing } from './PieceDrawing'
 import { SeamTable } from './SeamTable'
+import { useDraft, useScene, useUnit } from '../job/scene'
+import { useItemField } from '../job/useItemField'
 
 /** Every piece to scale; pointing at a size shows its working. */
 export default function Pieces() {
-  const { job } = useScene()
+  const jobCloths = useScene((scene) => scene.job.document.cloths)
   const draft = useDraft()
   const [held, setHeld] = useState('')
   const [pointed, setPointed] = useState<string>()
@@ -29,7 +30,7 @@ export default function Pieces() {
   if (!piece) return null
   const source = ({ role }: Piece) => {
     const from = draft.cutFrom.find((each) => each.role === role)
-    const cloth = job.document.cloths.find((each) => each.id === from?.cloth)?.name
+    const cloth = jobCloths.find((each) => each.id === from?.cloth)?.name
     return cloth ? `from ${cloth}` : from?.filling ? 'bought by size' : 'from no cloth'
   }
   const widest = Math.max(...pattern.pieces.map((each) => each.box.width))
@@ -136,8 +137,8 @@ function Thumbnail({ piece, widest }: { piece: Piece; widest: number }) {
 }
 
 function EdgeField({ edge }: { edge: Piece['edges'][number] }) {
-  const { job } = useScene()
+  const jobUnit = useUnit()
   const { field, state, write } = useItemField('allowances', edge.allowanceKey)
   const shown = state.entry?.typed ? state : { ...state, read: edge.allowance }
-  return <EntryField name={field} label={edge.name} state={shown} write={write} unit={unitWord(job.document.unit)} />
+  return <EntryField name={field} label={edge.name} state={shown} write={write} unit={unitWord(jobUnit)} />
 }

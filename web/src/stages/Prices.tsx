@@ -1,11 +1,12 @@
 import { Button } from 'antd'
 import { newId, type Price } from '../api/client'
-import { useScene } from '../job/context'
 import { ClothEntry, type ClothGroup } from './ClothEntry'
+import { useScene, useUnit } from '../job/scene'
 
 /** The least that the shop cuts, and prices that hold from a certain length on. */
 export function Prices({ cloth, planned, edit }: ClothGroup) {
-  const { job } = useScene()
+  const jobUnit = useUnit()
+  const currency = useScene((scene) => scene.job.document.currency)
   const change = (at: number, price: Price, step?: string) =>
     edit({ prices: cloth.prices.map((each, n) => (n === at ? price : each)) }, step)
   return (
@@ -35,8 +36,8 @@ export function Prices({ cloth, planned, edit }: ClothGroup) {
             planned={planned}
             name={`prices.${at}.price`}
             label="Its price"
-            unit={job.document.currency}
-            entry={{ typed: price.price, unit: job.document.unit }}
+            unit={currency}
+            entry={{ typed: price.price, unit: jobUnit }}
             write={({ typed }, step) => change(at, { ...price, price: typed }, step)}
           />
           <Button onClick={() => edit({ prices: cloth.prices.filter((_, n) => n !== at) })}>Take away</Button>
@@ -44,7 +45,7 @@ export function Prices({ cloth, planned, edit }: ClothGroup) {
       ))}
       <Button
         onClick={() =>
-          edit({ prices: [...cloth.prices, { id: newId(), from: { typed: '', unit: job.document.unit }, price: '' }] })
+          edit({ prices: [...cloth.prices, { id: newId(), from: { typed: '', unit: jobUnit }, price: '' }] })
         }
       >
         Another price from a length on

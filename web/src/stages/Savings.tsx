@@ -2,20 +2,22 @@ import { useQuery } from '@tanstack/react-query'
 import { Button } from 'antd'
 import { useState } from 'react'
 import { answer, api, type SavingView } from '../api/client'
-import { changeItem, useScene } from '../job/context'
+import { identity } from '../job/identity'
+import { changeItem, useDocument, useEdit, useScene } from '../job/scene'
 
 // So many items are looked through unasked; more would keep the machine busy at every visit.
 const unasked = 3
 
 /** Sizes that could be a little less and what that would save, found by drafting and laying anew. */
 export function Savings() {
-  const { job } = useScene()
+  const jobItems = useScene((scene) => scene.job.document.items)
+  const jobDocument = useDocument()
   const [wanted, setWanted] = useState(false)
-  const asked = wanted || job.document.items.length <= unasked
+  const asked = wanted || jobItems.length <= unasked
   const found = useQuery({
-    queryKey: ['savings', job.document],
+    queryKey: ['savings', identity(jobDocument)],
     queryFn: async ({ signal }) => {
-      const call = api.POST('/api/savings', { body: job.document, signal })
+      const call = api.POST('/api/savings', { body: jobDocument, signal })
       return { savings: await answer(call), looked: (await call).response.headers.get('X-Looked-At') }
     },
     enabled: asked,
@@ -46,11 +48,11 @@ export function Savings() {
 
 /** Savings, each with a button that takes it. */
 export function SavingList({ savings }: { savings: SavingView[] }) {
-  const { job } = useScene()
+  const editJob = useEdit()
   const take = ({ item, field, typed }: SavingView) => {
     const [map = '', ...rest] = field.split('.')
     const key = rest.join('.')
-    job.edit('', (document) =>
+    editJob('', (document) =>
       changeItem(document, item, (old) => {
         // A second reading of the old size would contradict the new one.
         const kept = Object.entries(old[map as 'measures' | 'choices' | 'allowances']).filter(

@@ -2,12 +2,13 @@ import { useQuery } from '@tanstack/react-query'
 import { Button, Input } from 'antd'
 import { useState } from 'react'
 import { newId, answer, api, type Cloth, type Remnant } from '../api/client'
-import { useScene } from '../job/context'
 import { ClothEntry, type ClothGroup } from './ClothEntry'
+import { identity } from '../job/identity'
+import { useDocument, useScene, useUnit } from '../job/scene'
 
 /** Remnants and part rolls that are there: laid on before anything is bought. */
 export function Stock({ cloth, planned, edit }: ClothGroup) {
-  const { job } = useScene()
+  const jobUnit = useUnit()
   const change = (at: number, remnant: Remnant, step?: string) =>
     edit({ stock: cloth.stock.map((each, n) => (n === at ? remnant : each)) }, step)
   return (
@@ -47,10 +48,7 @@ export function Stock({ cloth, planned, edit }: ClothGroup) {
       <Button
         onClick={() =>
           edit({
-            stock: [
-              ...cloth.stock,
-              { id: newId(), name: '', length: { typed: '', unit: job.document.unit }, width: null },
-            ],
+            stock: [...cloth.stock, { id: newId(), name: '', length: { typed: '', unit: jobUnit }, width: null }],
           })
         }
       >
@@ -62,15 +60,16 @@ export function Stock({ cloth, planned, edit }: ClothGroup) {
 
 // What other jobs have left of cloth of this name, once it has been cut.
 function Offers({ cloth, take }: { cloth: Cloth; take: (remnant: Remnant) => void }) {
-  const { id, job } = useScene()
+  const jobDocument = useDocument()
+  const id = useScene((scene) => scene.id)
   const [asked, setAsked] = useState(false)
   const found = useQuery({
-    queryKey: ['remnants', job.document, cloth.id],
+    queryKey: ['remnants', identity(jobDocument), cloth.id],
     queryFn: ({ signal }) =>
       answer(
         api.POST('/api/remnants', {
           params: { query: { except: id } },
-          body: { job: job.document, cloth: cloth.id },
+          body: { job: jobDocument, cloth: cloth.id },
           signal,
         }),
       ),

@@ -2,24 +2,26 @@ import { useQuery } from '@tanstack/react-query'
 import { Button, Input } from 'antd'
 import { useState } from 'react'
 import { answer, api, unitWord, type Cloth, type Entry } from '../api/client'
-import { useScene } from '../job/context'
 import { useClothEdit } from './useClothEdit'
+import { identity } from '../job/identity'
+import { useDocument, useUnit } from '../job/scene'
 
 /** The cloth at every usual width, and with its panels lying either way: drafted and laid anew for each, on request. */
 export function WidthsCompared({ cloth }: { cloth: Cloth }) {
-  const { job } = useScene()
+  const jobUnit = useUnit()
+  const jobDocument = useDocument()
   const [asked, setAsked] = useState(false)
   const [other, setOther] = useState('')
   const tried = useQuery({
-    queryKey: ['widths', job.document, cloth.id],
-    queryFn: ({ signal }) => answer(api.POST('/api/widths', { body: { job: job.document, cloth: cloth.id }, signal })),
+    queryKey: ['widths', identity(jobDocument), cloth.id],
+    queryFn: ({ signal }) => answer(api.POST('/api/widths', { body: { job: jobDocument, cloth: cloth.id }, signal })),
     enabled: asked,
     gcTime: 10_000,
   })
   const edit = useClothEdit(cloth)
   const others = (otherWidths: Entry[]) => edit({ otherWidths })
   const add = () => {
-    if (other.trim()) others([...cloth.otherWidths, { typed: other.trim(), unit: job.document.unit }])
+    if (other.trim()) others([...cloth.otherWidths, { typed: other.trim(), unit: jobUnit }])
     setOther('')
   }
   if (!asked)
@@ -86,11 +88,7 @@ export function WidthsCompared({ cloth }: { cloth: Cloth }) {
       >
         <label>
           Another width
-          <Input
-            value={other}
-            suffix={unitWord(job.document.unit)}
-            onChange={(event) => setOther(event.currentTarget.value)}
-          />
+          <Input value={other} suffix={unitWord(jobUnit)} onChange={(event) => setOther(event.currentTarget.value)} />
         </label>
         <Button htmlType="submit">Compare it too</Button>
         {cloth.otherWidths.length > 0 && <Button onClick={() => others([])}>Only the usual widths</Button>}

@@ -1,15 +1,16 @@
 import { answer, api, newId } from '../api/client'
-import { useScene } from '../job/context'
+import { useDocument, useEdit } from '../job/scene'
 
 /** Adds a cloth with usual values to the job. */
 export function useAddCloth() {
-  const { job } = useScene()
+  const jobDocument = useDocument()
+  const editJob = useEdit()
   return () =>
     void (async () => {
-      const { cloths, unit } = job.document
+      const { cloths, unit } = jobDocument
       const cloth = await answer(
         api.POST('/api/cloths', { body: { id: newId(), name: `Cloth ${cloths.length + 1}`, unit } }),
       )
-      job.edit('', (document) => ({ ...document, cloths: [...document.cloths, cloth] }))
+      editJob('', (document) => ({ ...document, cloths: [...document.cloths, cloth] }))
     })()
 }

@@ -1,11 +1,11 @@
 import type { Cloth } from '../api/client'
-import { useScene } from '../job/context'
+import { useEdit } from '../job/scene'
 
 /** Changes one cloth of the job; edits of one step are undone together. */
 export function useClothEdit(cloth: Cloth) {
-  const { job } = useScene()
+  const editJob = useEdit()
   return (change: Partial<Cloth>, step = '') =>
-    job.edit(step, (document) => ({
+    editJob(step, (document) => ({
       ...document,
       cloths: document.cloths.map((each) => (each.id === cloth.id ? { ...each, ...change } : each)),
     }))
