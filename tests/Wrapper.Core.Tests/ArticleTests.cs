@@ -9,7 +9,7 @@ using Wrapper.Core.Planning;
 
 namespace Wrapper.Core.Tests;
 
-/// <summary>Ready-made articles: cloth of fixed size, its finished edges used or cut off (handbook §10).</summary>
+/// <summary>Ready-made articles: cloth of fixed size, its finished edges used or cut off (craft §10).</summary>
 public class ArticleTests
 {
     // A towel of 40 x 60, 1 in cut off all round: 38 x 58, four pieces of 19 x 29 from each.

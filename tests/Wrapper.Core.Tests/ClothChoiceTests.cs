@@ -5,7 +5,7 @@ using Wrapper.Core.Planning;
 
 namespace Wrapper.Core.Tests;
 
-/// <summary>Which width to buy, and whether what is there will do (handbook §10): a duvet cover 54 x 84, s 1/2, hem 3, each face 55 x 87 1/2.</summary>
+/// <summary>Which width to buy, and whether what is there will do (craft §10): a duvet cover 54 x 84, s 1/2, hem 3, each face 55 x 87 1/2.</summary>
 public class ClothChoiceTests
 {
     // 36: usable 35, a centre and sides of 11, three of them to a width: 4 cuts. 54: usable 53, sides of 2 share one: 3. 60 and 72: a face a width: 2. 118: both faces side by side.

@@ -3,7 +3,7 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Tests;
 
-/// <summary>Duvet covers worked by hand (handbook §8). Usual allowances: s 1/2, hem 1 1/2 + 1 1/2 in, or s 1.5, hem 4 + 4 cm; cloth with 53 in between its selvedges.</summary>
+/// <summary>Duvet covers worked by hand (craft §8). Usual allowances: s 1/2, hem 1 1/2 + 1 1/2 in, or s 1.5, hem 4 + 4 cm; cloth with 53 in between its selvedges.</summary>
 public class DuvetCases
 {
     [Theory]

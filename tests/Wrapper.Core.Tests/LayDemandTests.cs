@@ -10,7 +10,7 @@ using Wrapper.Core.Planning;
 
 namespace Wrapper.Core.Tests;
 
-/// <summary>What cloth demands of a lay: a gap, flaws left out, a repeat that drops are matched to (handbook §10). Looked at with another library's geometry.</summary>
+/// <summary>What cloth demands of a lay: a gap, flaws left out, a repeat that drops are matched to (craft §10). Looked at with another library's geometry.</summary>
 public class LayDemandTests
 {
     private static Entry In(string typed) => new(typed, JobUnit.Inch);
@@ -394,7 +394,7 @@ public class LayDemandTests
         return new Polygon(new LinearRing([new(x, y), new(x + w, y), new(x + w, y + h), new(x, y + h), new(x, y)]));
     }
 
-    // Handbook §10: n straight-match drops take (n - 1) ceil(cut / V) V + cut. Three panels of 30 x 20 on 40 in, repeat 12 1/2: 2 x 25 + 20.
+    // craft §10: n straight-match drops take (n - 1) ceil(cut / V) V + cut. Three panels of 30 x 20 on 40 in, repeat 12 1/2: 2 x 25 + 20.
     [Fact]
     public void Drops_of_a_straight_match_take_what_the_hand_sum_says()
     {

@@ -200,22 +200,23 @@ public class LaySearchTests
     public void A_search_only_ever_shortens_and_stops_when_told()
     {
         var (pieces, shortest) = Cuts(new Random(3), 60);
-        using var stop = new CancellationTokenSource();
-        List<Length> told = [];
-        var found = LaySearch.Run(
-            pieces,
-            Cloth(),
-            seed: 1,
-            lay =>
+        (ClothLay Found, List<Length> Told) Search(int stopAfter)
+        {
+            using var stop = new CancellationTokenSource();
+            List<Length> told = [];
+            void Tell(ClothLay lay)
             {
                 told.Add(lay.Best.Length);
-                if (told.Count == 2)
+                if (told.Count == stopAfter)
                     stop.Cancel();
-            },
-            stop.Token,
-            rounds: 5
-        );
-        Assert.Equal(told.OrderDescending(), told);
+            }
+            return (LaySearch.Run(pieces, Cloth(), seed: 1, Tell, stop.Token, rounds: 5), told);
+        }
+        var (_, all) = Search(stopAfter: int.MaxValue);
+        Assert.True(all.Count > 1, "a search that finds nothing better shows nothing");
+        var (found, told) = Search(stopAfter: 1);
+        Assert.Single(told);
+        Assert.Equal(all.OrderDescending().Distinct(), all);
         Assert.Equal(told[^1], found.Best.Length);
         Assert.True(found.Best.Length >= shortest && found.ShortestPossible <= shortest);
         Assert.Equal(pieces.Count, found.Best.Placements.Count);

@@ -5,7 +5,7 @@ using Wrapper.Core.Planning;
 
 namespace Wrapper.Core.Tests;
 
-/// <summary>Where prints come to lie on a cover, worked by hand (handbook §10): motifs in the middle, stripes that run on over a seam, cushions in line.</summary>
+/// <summary>Where prints come to lie on a cover, worked by hand (craft §10): motifs in the middle, stripes that run on over a seam, cushions in line.</summary>
 public class MatchTests
 {
     private static Entry In(string typed) => new(typed, JobUnit.Inch);

@@ -216,7 +216,7 @@ public class TableCases
     public void Impossible_tables_are_refused(string makeUp, string changes, string field, string reason) =>
         Cases.Refused(makeUp, changes, field, reason);
 
-    // Handbook §7.3: the ends' inward angles are clipped and their outward ones notched; on the wrap the reverse, at the same places.
+    // craft §7.3: the ends' inward angles are clipped and their outward ones notched; on the wrap the reverse, at the same places.
     [Fact]
     public void Angles_of_a_contoured_pad_are_clipped_on_one_side_and_notched_on_the_other()
     {

@@ -7,7 +7,7 @@ using Wrapper.Core.Planning;
 
 namespace Wrapper.Core.Tests;
 
-/// <summary>Pieces wider than the cloth, joined of several widths: whatever they are, round ones and flapped ones too (handbook §8.2).</summary>
+/// <summary>Pieces wider than the cloth, joined of several widths: whatever they are, round ones and flapped ones too (craft §8.2).</summary>
 public class WidthJoinTests
 {
     private static readonly string[] Joined =

@@ -3,12 +3,12 @@ using Wrapper.Core.Lengths;
 namespace Wrapper.Core.Cloth;
 
 /// <summary>
-/// What is bought of one cloth: the need, the margin, rounded up to what the shop cuts, and what is left over (handbook §10). Of ready-made
+/// What is bought of one cloth: the need, the margin, rounded up to what the shop cuts, and what is left over (craft §10). Of ready-made
 /// articles so many as the lay reaches into, and lengths are those of their usable cloth.
 /// </summary>
 public sealed record Buying(Length Needed, Length Margin, Length Bought, Length LeftOver, decimal? Cost)
 {
-    /// <summary>One repeat more, since the shop's cut may begin anywhere in it (handbook §10); zero for cloth without one.</summary>
+    /// <summary>One repeat more, since the shop's cut may begin anywhere in it (craft §10); zero for cloth without one.</summary>
     public Length ToStart { get; private init; }
 
     /// <summary>How many ready-made articles; null for cloth off the roll.</summary>

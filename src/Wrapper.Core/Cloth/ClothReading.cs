@@ -8,7 +8,7 @@ using Wrapper.Core.Lengths.Workings;
 namespace Wrapper.Core.Cloth;
 
 /// <summary>
-/// A job's cloth read: usable width <c>U</c> = width less both selvedges (handbook §10), the shop's step and the safety margin.
+/// A job's cloth read: usable width <c>U</c> = width less both selvedges (craft §10), the shop's step and the safety margin.
 /// Field keys are <c>cloths.ID.width</c> and so on.
 /// </summary>
 public sealed partial class ClothReading
@@ -62,7 +62,7 @@ public sealed partial class ClothReading
         ForLay = new LayCloth(Usable.Value, cloth.OneWay, Article?.Value)
         {
             Gap = Optional("gap", cloth.Gap, LengthLimits.Allowance),
-            // What is laid has been washed: repeats and flaws have shrunk with the cloth (handbook §10).
+            // What is laid has been washed: repeats and flaws have shrunk with the cloth (craft §10).
             Repeat = ReadRepeat(),
             Spread = cloth.Spread,
             StockLengths = [.. cloth.Stock.Select((remnant, at) => ReadRemnant(remnant, $"stock.{at}"))],
@@ -144,7 +144,7 @@ public sealed partial class ClothReading
     /// <summary>Whether washing takes something of its length.</summary>
     public bool Shrinks => along > 0;
 
-    /// <summary>The length to cut before washing for so much of washed cloth: divided by 1 - p (handbook §10).</summary>
+    /// <summary>The length to cut before washing for so much of washed cloth: divided by 1 - p (craft §10).</summary>
     public Length BeforeWashing(Length washed) => along == 0 ? washed : washed.Scaled(100 / (100 - along));
 
     /// <summary>What washing leaves of so much cloth.</summary>
@@ -159,7 +159,7 @@ public sealed partial class ClothReading
     /// <summary>How far the print is off square from selvedge to selvedge.</summary>
     public Length Skew { get; }
 
-    /// <summary>Whether that is over 1/2 in, and so to be told (handbook §10).</summary>
+    /// <summary>Whether that is over 1/2 in, and so to be told (craft §10).</summary>
     public bool IsSkewed => Skew > Length.Inches(0, 1, 2);
 
     /// <summary>How much of it lies on the table, squared; null where that was not measured.</summary>
@@ -215,7 +215,7 @@ public sealed partial class ClothReading
     [GeneratedRegex(@"^[0-9]{1,6}([.,][0-9]{1,2})?$")]
     private static partial Regex WholeAndCents();
 
-    // What is laid has been washed: repeats and flaws have shrunk with the cloth (handbook §10).
+    // What is laid has been washed: repeats and flaws have shrunk with the cloth (craft §10).
     private Repeat? ReadRepeat()
     {
         var (up, wide) = (

@@ -43,7 +43,7 @@ public sealed record Measure(
     public Entry UsualEntry() =>
         Kind == MeasureKind.Outline ? new Entry(UsualOutline, JobUnit.Inch) : Entry.Of(Usual, JobUnit.Inch);
 
-    /// <summary>Whether it must fit inside something: of two readings the smaller counts then, else the larger (handbook §1.1).</summary>
+    /// <summary>Whether it must fit inside something: of two readings the smaller counts then, else the larger (craft §1.1).</summary>
     public bool FitsInside { get; init; }
 
     /// <summary>When it is asked; always if null.</summary>

@@ -74,7 +74,7 @@ public sealed class Reading
     public Working OrZero(Measure measure) =>
         Working.Of(measure.Key, Declared(measure).Name, lengths.GetValueOrDefault(FieldOf(measure)));
 
-    /// <summary>Usable width U of the cloth that pieces of <paramref name="role"/> are cut from (handbook §10); of usual cloth while none is known.</summary>
+    /// <summary>Usable width U of the cloth that pieces of <paramref name="role"/> are cut from (craft §10); of usual cloth while none is known.</summary>
     public Working Usable(ClothRole role = ClothRole.Face) => usable(role).As("U", "usable width");
 
     /// <summary>Whether an optional measure was entered.</summary>
@@ -165,7 +165,7 @@ public sealed class Reading
         }
     }
 
-    // Read twice, write once (handbook §1.1): readings that differ by more than the tolerance are asked for again.
+    // Read twice, write once (craft §1.1): readings that differ by more than the tolerance are asked for again.
     private void ReadAgain(Measure measure)
     {
         var (first, again) = ($"measures.{measure.Key}", $"measures.{measure.Key}{SecondReading}");

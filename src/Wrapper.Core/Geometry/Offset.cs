@@ -4,7 +4,7 @@ namespace Wrapper.Core.Geometry;
 
 /// <summary>
 /// The true offset of an outline, each edge by its own allowance, with mitred corners; arcs stay arcs. A boxed corner's
-/// cut-out comes out of this as handbook §3 has it: <c>c = G − s + a</c>, since the sides of the notch move in by <c>s</c>.
+/// cut-out comes out of this as craft §3 has it: <c>c = G − s + a</c>, since the sides of the notch move in by <c>s</c>.
 /// </summary>
 internal static class Offset
 {

@@ -5,7 +5,7 @@ using Wrapper.Core.Lengths;
 namespace Wrapper.Core.Geometry;
 
 /// <summary>
-/// Reads a traced outline (handbook §1.7, §2). Two ways to write one: points <c>x, y</c> apart by <c>;</c> or line ends, x to the right and
+/// Reads a traced outline (craft §1.7, §2). Two ways to write one: points <c>x, y</c> apart by <c>;</c> or line ends, x to the right and
 /// y away from the front, each with <c>arc r</c> or <c>hollow r</c> behind it where the stretch that leads to it is an arc; or an SVG
 /// path of M, L, H, V, A and Z, y down, in the unit of the job. The outline comes back anticlockwise, its box at (0, 0), edges e1, e2, …
 /// </summary>

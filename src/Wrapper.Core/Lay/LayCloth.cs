@@ -9,7 +9,7 @@ public sealed record Patch(Length FromEnd, Length FromSelvedge, Length Along, Le
 
 /// <summary>
 /// A printed or woven repeat: <paramref name="Along"/> the roll, <paramref name="Across"/> it (zero where there is none). Origins of matched pieces
-/// differ by whole repeats, with half-drop by half of one along for each one across (handbook §10).
+/// differ by whole repeats, with half-drop by half of one along for each one across (craft §10).
 /// </summary>
 public sealed record Repeat(Length Along, Length Across, bool HalfDrop)
 {

@@ -128,7 +128,7 @@ public static class LayTable
     internal static Length Bound(IReadOnlyList<LayPiece> pieces, LayCloth cloth) =>
         cloth.WithoutGap(new Placed([], new Length(new LaySet(pieces, cloth).Bound))).Length;
 
-    /// <summary>The hand sum alone: rows of each kind (handbook §10). Pieces that the cloth cannot take are left out.</summary>
+    /// <summary>The hand sum alone: rows of each kind (craft §10). Pieces that the cloth cannot take are left out.</summary>
     public static Length ByHand(IReadOnlyList<LayPiece> pieces, LayCloth cloth) => new LaySet(pieces, cloth).HandLength;
 
     // Work grows with the square of the pieces.

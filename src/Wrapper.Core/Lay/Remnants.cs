@@ -3,7 +3,7 @@ using Wrapper.Core.Lengths;
 namespace Wrapper.Core.Lay;
 
 /// <summary>
-/// What is left of cloth that has been laid: the largest upright rectangles clear of pieces and flaws, each 6 x 6 in at least (handbook §10), the largest first; they do not overlap.
+/// What is left of cloth that has been laid: the largest upright rectangles clear of pieces and flaws, each 6 x 6 in at least (craft §10), the largest first; they do not overlap.
 /// </summary>
 public static class Remnants
 {

@@ -1,7 +1,7 @@
 namespace Wrapper.Core.Lengths;
 
 /// <summary>
-/// An exact length: an integer count of 1/3840 mm (handbook §1.11). One count holds 1/64 in (1524), 0.1 mm (384) and their
+/// An exact length: an integer count of 1/3840 mm (craft §1.11). One count holds 1/64 in (1524), 0.1 mm (384) and their
 /// halves, thirds, quarters and sixths without remainder. Range: what a <see cref="long"/> holds, far over any cloth.
 /// </summary>
 public readonly record struct Length(long Ticks) : IComparable<Length>

@@ -5,7 +5,7 @@ namespace Wrapper.Core.Lengths;
 /// <summary>A length as it is read off the tape: the mark, and what is left beside it ("a thread under"; empty when none).</summary>
 public readonly record struct TapeReading(string Text, string Residue);
 
-/// <summary>Writes lengths for people: to the tape's mark with the residue told, or exactly (handbook §1.11).</summary>
+/// <summary>Writes lengths for people: to the tape's mark with the residue told, or exactly (craft §1.11).</summary>
 public static class LengthPrinter
 {
     /// <summary>The finest mark of the tape: 1/16 in, 1/8 in or 1 mm.</summary>

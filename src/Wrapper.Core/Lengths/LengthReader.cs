@@ -9,7 +9,7 @@ public sealed record Refusal(string Given, int Position, string Reason, string E
 /// <summary>What one field takes: its limits, both included, and an example to show with a refusal.</summary>
 public sealed record LengthLimits(Length Min, Length Max, string? InchExample = null, string? MetricExample = null)
 {
-    /// <summary>The limits of an item measurement: from one count over zero to 50 ft (handbook §1.11).</summary>
+    /// <summary>The limits of an item measurement: from one count over zero to 50 ft (craft §1.11).</summary>
     public static readonly LengthLimits Item = new(new Length(1), Length.Inches(600));
 
     /// <summary>The limits of an ease or allowance: zero to 24 in.</summary>
@@ -24,7 +24,7 @@ public sealed record LengthLimits(Length Min, Length Max, string? InchExample = 
     internal string Example(JobUnit unit) => unit.IsInches() ? InchExample ?? "19 1/4" : MetricExample ?? "48.9";
 }
 
-/// <summary>Reads what people write on a tape-measure pad (handbook §1.11) and refuses the rest with a reason.</summary>
+/// <summary>Reads what people write on a tape-measure pad (craft §1.11) and refuses the rest with a reason.</summary>
 public static partial class LengthReader
 {
     private const int LongestText = 40;

@@ -2,7 +2,7 @@ using System.Text.Json.Serialization;
 
 namespace Wrapper.Core.Lengths;
 
-/// <summary>The tape in hand: what a bare number means, and the mark that sizes print to (handbook §1.11).</summary>
+/// <summary>The tape in hand: what a bare number means, and the mark that sizes print to (craft §1.11).</summary>
 [JsonConverter(typeof(ByName<JobUnit>))]
 public enum JobUnit
 {

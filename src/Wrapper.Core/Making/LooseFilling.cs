@@ -5,7 +5,7 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Making;
 
-/// <summary>Loose filling by volume and mass (handbook §4.8): outline area times depth, of a knife-edge seven tenths of it.</summary>
+/// <summary>Loose filling by volume and mass (craft §4.8): outline area times depth, of a knife-edge seven tenths of it.</summary>
 public static class LooseFilling
 {
     /// <summary>The filling of one cover; <paramref name="density"/> in kilograms a cubic metre, as the filling's maker states it.</summary>

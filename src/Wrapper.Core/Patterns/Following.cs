@@ -3,7 +3,7 @@ using Wrapper.Core.Lengths;
 
 namespace Wrapper.Core.Patterns;
 
-/// <summary>Which larger piece a piece is sewn to without being turned, read off the seams, so that its print can run on from there (handbook §10).</summary>
+/// <summary>Which larger piece a piece is sewn to without being turned, read off the seams, so that its print can run on from there (craft §10).</summary>
 internal static class Following
 {
     private const double Straight = 0.999;

@@ -6,7 +6,7 @@ namespace Wrapper.Core.Patterns;
 
 /// <summary>
 /// A piece that was joined of several widths, as a maker counts it by hand: so many whole widths of cloth, each <paramref name="Cut"/> long, whatever
-/// is left beside a side panel (handbook §8.2). <paramref name="Parts"/> are the keys of the pieces that it became.
+/// is left beside a side panel (craft §8.2). <paramref name="Parts"/> are the keys of the pieces that it became.
 /// </summary>
 public sealed record CountedWidths(IReadOnlyList<string> Parts, ClothRole Role, int Quantity, int Widths, Length Cut);
 

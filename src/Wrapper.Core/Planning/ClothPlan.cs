@@ -192,7 +192,7 @@ public sealed record ClothPlan(
         return told;
     }
 
-    // Handbook §8.2: whole widths are counted for each joined piece, as if nothing else could lie beside its sides.
+    // Craft §8.2: whole widths are counted for each joined piece, as if nothing else could lie beside its sides.
     private static Length? CountWidths(List<LayPiece> pieces, List<ItemPlan> items, JobDocument job, ClothReading cloth)
     {
         var joined = (

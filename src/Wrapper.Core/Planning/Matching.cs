@@ -10,7 +10,7 @@ namespace Wrapper.Core.Planning;
 public sealed record PieceMatch(ItemPlan Item, Piece Piece, Match Match, Piece? Leader);
 
 /// <summary>
-/// Gives every piece of a cloth with a repeat the point that is matched (handbook §10): its box's lower left, its middle, or the point where the print of the piece that it
+/// Gives every piece of a cloth with a repeat the point that is matched (craft §10): its box's lower left, its middle, or the point where the print of the piece that it
 /// is sewn to runs on. Covers in line continue each other's print at their finished width.
 /// </summary>
 internal sealed class Matching

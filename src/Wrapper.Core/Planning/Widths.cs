@@ -23,7 +23,7 @@ public sealed record WidthTried(
     string? Reason
 );
 
-/// <summary>Compares the widths that cloth is sold in: everything is drafted and laid anew for each (handbook §10).</summary>
+/// <summary>Compares the widths that cloth is sold in: everything is drafted and laid anew for each (craft §10).</summary>
 public static class Widths
 {
     /// <summary>How panels lie: as each item has it, up the roll, or a quarter turned.</summary>

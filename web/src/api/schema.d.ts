@@ -784,7 +784,7 @@ export interface components {
             mark: string;
         };
         /**
-         * @description The tape in hand: what a bare number means, and the mark that sizes print to (handbook §1.11).
+         * @description The tape in hand: what a bare number means, and the mark that sizes print to (craft §1.11).
          * @enum {unknown}
          */
         JobUnit: "in" | "in8" | "cm";

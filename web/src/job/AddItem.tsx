@@ -17,7 +17,8 @@ export function AddItem({ close }: { close: () => void }) {
   const families = [...new Map(makeUps.map((makeUp) => [makeUp.family, makeUp])).values()].sort(
     (a, b) => schools(b.family) - schools(a.family),
   )
-  const [family, setFamily] = useState(families[0]?.family ?? '')
+  const [picked, setFamily] = useState<string>()
+  const family = picked ?? families[0]?.family ?? ''
   const [name, setName] = useState('')
   const [problem, setProblem] = useState('')
   const add = async () => {

@@ -9,7 +9,7 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Beds;
 
-/// <summary>A cover for a pad whose sides stand up and whose middle lies low: two ends cut to its profile and one wrap over them (handbook §7.3).</summary>
+/// <summary>A cover for a pad whose sides stand up and whose middle lies low: two ends cut to its profile and one wrap over them (craft §7.3).</summary>
 public sealed class ContouredPad : MakeUp
 {
     internal static readonly LengthChoice Tuck = Choice.OfLength(

@@ -11,7 +11,7 @@ namespace Wrapper.Core.Covers.Chairs;
 
 /// <summary>
 /// A slip-over for a chair back: two faces that meet at mid-depth, top corners stitched off to the depth; with a lining it can be worn
-/// either way out (handbook §6.1).
+/// either way out (craft §6.1).
 /// </summary>
 public sealed class ChairBackSlipOver : MakeUp
 {

@@ -97,7 +97,7 @@ internal sealed class ChairBody
 
     public Working ArmFrontHeight { get; }
 
-    /// <summary>The width that holds the leaning arm front on the straight grain (handbook §1.4): max(B, x + A) - min(0, x).</summary>
+    /// <summary>The width that holds the leaning arm front on the straight grain (craft §1.4): max(B, x + A) - min(0, x).</summary>
     public Working Plumb { get; }
 
     /// <summary>The arm front: base, outer edge, top, inner edge, and the end of the front band. Drawn with its inner edge on the left.</summary>

@@ -155,7 +155,7 @@ internal sealed class SlipcoverPieces(Reading reading, ChairBody body)
         return piece.Measured(Extent(width, right - left), Extent(height, top - bottom));
     }
 
-    // Along the outside curve, its longest path, and an inch over on either side (handbook §1.5, §6.2).
+    // Along the outside curve, its longest path, and an inch over on either side (craft §1.5, §6.2).
     private Piece Strip()
     {
         var length = body.Outer + body.Over;

@@ -4,7 +4,7 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Chairs;
 
-/// <summary>The points of a slipcover where three pieces or more meet; some seams stop at one and go on with another piece (handbook §6.2).</summary>
+/// <summary>The points of a slipcover where three pieces or more meet; some seams stop at one and go on with another piece (craft §6.2).</summary>
 internal sealed class SlipcoverPoints(ChairBody body)
 {
     // Name, piece, edge and how far along it.

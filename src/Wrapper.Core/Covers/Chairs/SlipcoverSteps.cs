@@ -3,7 +3,7 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Chairs;
 
-/// <summary>The making order of a slipcover (handbook §6.2).</summary>
+/// <summary>The making order of a slipcover (craft §6.2).</summary>
 internal static class SlipcoverSteps
 {
     public static IReadOnlyList<Step> Of(Reading reading, ChairBody body, IReadOnlyList<Seam> seams)

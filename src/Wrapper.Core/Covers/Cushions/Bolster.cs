@@ -10,7 +10,7 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Cushions;
 
-/// <summary>A bolster: two round ends and a body, with or without a zip along it (handbook §4.5).</summary>
+/// <summary>A bolster: two round ends and a body, with or without a zip along it (craft §4.5).</summary>
 public sealed class Bolster : MakeUp
 {
     internal static readonly OptionChoice<BolsterClosing> Closing = Choice.Of(

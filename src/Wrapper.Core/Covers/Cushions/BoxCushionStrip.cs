@@ -9,7 +9,7 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Cushions;
 
-/// <summary>A box cushion with a separate boxing strip and zip strip: the tailored school (handbook §4.1).</summary>
+/// <summary>A box cushion with a separate boxing strip and zip strip: the tailored school (craft §4.1).</summary>
 public class BoxCushionStrip : BoxCushion
 {
     internal static readonly LengthChoice ZipTurn = Choice.OfLength(

@@ -3,7 +3,7 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Cushions;
 
-/// <summary>The making order of the two assembly schools (handbook §4.1, §11).</summary>
+/// <summary>The making order of the two assembly schools (craft §4.1, §11).</summary>
 internal static class BoxedSteps
 {
     public static IReadOnlyList<Step> Of(Reading reading, IReadOnlyList<Seam> seams, bool corded)

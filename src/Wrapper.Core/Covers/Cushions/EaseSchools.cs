@@ -11,7 +11,7 @@ namespace Wrapper.Core.Covers.Cushions;
 /// <summary>The finished sizes of a box cover: plan width and length, and boxing depth.</summary>
 internal sealed record FinishedBox(Working Width, Working Length, Working Depth);
 
-/// <summary>How tight a box cover sits on its inner (handbook §2).</summary>
+/// <summary>How tight a box cover sits on its inner (craft §2).</summary>
 internal static class EaseSchools
 {
     internal static readonly OptionChoice<EaseSchool> School = Choice.Of(
@@ -167,7 +167,7 @@ internal static class EaseSchools
             ? size
             : (reading.Chosen(School) is EaseSchool.Soft ? size - ease : size + ease).As(symbol, name);
 
-    /// <summary>The foam to order: the inner as measured, or larger in plan where the school says so (handbook §4.8).</summary>
+    /// <summary>The foam to order: the inner as measured, or larger in plan where the school says so (craft §4.8).</summary>
     public static IReadOnlyList<(string Name, Working Working)> Foam(Reading reading)
     {
         var seat = OutlineShapes.Of(reading);
@@ -179,7 +179,7 @@ internal static class EaseSchools
         ];
     }
 
-    /// <summary>The wadding round the foam (handbook §4.8): W x (2 L + D) round the front, L x D for each side.</summary>
+    /// <summary>The wadding round the foam (craft §4.8): W x (2 L + D) round the front, L x D for each side.</summary>
     public static IEnumerable<Piece> Wadding(Reading reading)
     {
         if (reading.Chosen(WaddingRound) is WaddingWrap.None)
@@ -197,7 +197,7 @@ internal static class EaseSchools
             yield return Usual.Sheet(ClothRole.Wadding, "wadding-side", "wadding, side", seat.Depth, depth, 2);
     }
 
-    /// <summary>The stocking over foam and wadding (handbook §4.8): L + D + 4 in.</summary>
+    /// <summary>The stocking over foam and wadding (craft §4.8): L + D + 4 in.</summary>
     public static IEnumerable<Notion> Stocking(Reading reading) =>
         reading.Chosen(WaddingRound) is WaddingWrap.None
             ? []

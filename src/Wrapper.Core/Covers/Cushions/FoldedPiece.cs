@@ -89,7 +89,7 @@ internal static class FoldedPiece
         );
     }
 
-    // The corner rule, c = G − s + a: s of the edge that is joined, a of the edge that it is measured in from (handbook §3).
+    // The corner rule, c = G − s + a: s of the edge that is joined, a of the edge that it is measured in from (craft §3).
     private static IEnumerable<Size> CutOuts(FoldedSheet sheet, Dictionary<string, Working> allowances)
     {
         Working Rule(string joined, string from) => (sheet.Drop - allowances[joined]) + allowances[from];

@@ -9,7 +9,7 @@ namespace Wrapper.Core.Covers.Cushions;
 
 /// <summary>
 /// The sheet that folds into a box: finished top <c>Width x Length</c>, and the fold-down <c>G</c> to mid-depth on every side
-/// (handbook §4.2). With square = drop the cut square is one seam larger than the corner rule's, so the top loses two.
+/// (craft §4.2). With square = drop the cut square is one seam larger than the corner rule's, so the top loses two.
 /// </summary>
 internal sealed class FoldedSheet
 {

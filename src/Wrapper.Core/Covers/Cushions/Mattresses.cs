@@ -3,7 +3,7 @@ using Wrapper.Core.Declaring;
 
 namespace Wrapper.Core.Covers.Cushions;
 
-/// <summary>A mattress or futon cover with a gusset all round: the tailored box of handbook §4.1, loose, its panels joined where the cloth is narrower (§7.1).</summary>
+/// <summary>A mattress or futon cover with a gusset all round: the tailored box of craft §4.1, loose, its panels joined where the cloth is narrower (§7.1).</summary>
 public sealed class MattressGusset : BoxCushionStrip
 {
     /// <inheritdoc/>
@@ -29,7 +29,7 @@ public sealed class MattressGusset : BoxCushionStrip
     private protected override bool JoinsPanels => true;
 }
 
-/// <summary>A mattress or futon cover of two panels, corners stitched off: handbook §4.3, loose (§7.1).</summary>
+/// <summary>A mattress or futon cover of two panels, corners stitched off: craft §4.3, loose (§7.1).</summary>
 public sealed class MattressStitchedOff : BoxCushionTwoPanels
 {
     /// <inheritdoc/>

@@ -11,7 +11,7 @@ namespace Wrapper.Core.Covers.Cushions;
 
 /// <summary>
 /// A pillowcase with a wrapped end, for sofa cushions: two panels seamed at mid-depth, one end left long and folded in like a parcel
-/// (handbook §4.4). Square corners can be boxed; T, L and curved ends are pinned at mid-depth and trimmed.
+/// (craft §4.4). Square corners can be boxed; T, L and curved ends are pinned at mid-depth and trimmed.
 /// </summary>
 public sealed class PillowcaseCushion : BoxCushion
 {

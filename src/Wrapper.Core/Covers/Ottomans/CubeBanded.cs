@@ -10,7 +10,7 @@ namespace Wrapper.Core.Covers.Ottomans;
 
 /// <summary>
 /// A soft cube with bands round its corners: darted top and bottom that wrap by <c>t</c>, four sides, and a band of half-width <c>b</c> round
-/// each upright corner (handbook §5.3).
+/// each upright corner (craft §5.3).
 /// </summary>
 public sealed class CubeBanded : Ottoman
 {

@@ -80,7 +80,7 @@ public abstract class Ottoman : MakeUp
     /// <inheritdoc/>
     public override Sketch Sketch(Reading reading) => PrismSketch.Box(reading, W, L, H);
 
-    /// <summary>How the cover is held under the body (handbook §5): the return beneath, and hook-and-loop less a gap at each leg.</summary>
+    /// <summary>How the cover is held under the body (craft §5): the return beneath, and hook-and-loop less a gap at each leg.</summary>
     private protected static IReadOnlyList<Choice> Beneath { get; } = [Turned, Fastening, Legs, LegGap];
 
     /// <summary>Refuses legs that leave nothing to fasten.</summary>

@@ -7,7 +7,7 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Ottomans;
 
-/// <summary>A boxed ottoman cover: a top and four sides, cord round the top (handbook §5.1).</summary>
+/// <summary>A boxed ottoman cover: a top and four sides, cord round the top (craft §5.1).</summary>
 public sealed class OttomanBoxed : Ottoman
 {
     /// <inheritdoc/>

@@ -11,7 +11,7 @@ namespace Wrapper.Core.Covers.Ottomans;
 
 /// <summary>
 /// A loose ottoman cover: a cap that wraps down by <c>f</c> with boxed or pleated corners, an apron of four pieces, cord on the join
-/// (handbook §5.2).
+/// (craft §5.2).
 /// </summary>
 public sealed class OttomanCap : Ottoman
 {

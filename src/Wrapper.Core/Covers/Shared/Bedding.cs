@@ -21,7 +21,7 @@ internal static class Bedding
         )
     );
 
-    /// <summary>The cautions for infants (handbook §12), and a warning of its own where something could loop.</summary>
+    /// <summary>The cautions for infants (craft §12), and a warning of its own where something could loop.</summary>
     public static IEnumerable<Remark> Cautions(bool infant, bool corded)
     {
         if (!infant)

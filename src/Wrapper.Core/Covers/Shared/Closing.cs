@@ -6,7 +6,7 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Shared;
 
-/// <summary>How a duvet cover is closed at the foot (handbook §8.4): the opening, what holds it, and the foot sewn beside it.</summary>
+/// <summary>How a duvet cover is closed at the foot (craft §8.4): the opening, what holds it, and the foot sewn beside it.</summary>
 internal sealed class Closing
 {
     internal static readonly OptionChoice<FootClosing> By = Choice.Of(

@@ -7,7 +7,7 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Shared;
 
-/// <summary>Cord along the corded seams, and the covering strips that it needs (handbook §4.1).</summary>
+/// <summary>Cord along the corded seams, and the covering strips that it needs (craft §4.1).</summary>
 internal static class Cord
 {
     internal static readonly LengthChoice CordDiameter = Choice.OfLength(

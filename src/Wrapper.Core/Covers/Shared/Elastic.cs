@@ -5,7 +5,7 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Shared;
 
-/// <summary>Elastic along a hem: in a casing or sewn straight on, all round or at the corners, by ratio or by pull (handbook §3, §7.2).</summary>
+/// <summary>Elastic along a hem: in a casing or sewn straight on, all round or at the corners, by ratio or by pull (craft §3, §7.2).</summary>
 internal static class Elastic
 {
     internal static readonly OptionChoice<ElasticRun> Run = Choice.Of(

@@ -7,7 +7,7 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Shared;
 
-/// <summary>What most make-ups have in common: allowances with their usual sizes (handbook §3), grain choices, plain pieces, cautions.</summary>
+/// <summary>What most make-ups have in common: allowances with their usual sizes (craft §3), grain choices, plain pieces, cautions.</summary>
 internal static class Usual
 {
     public static readonly AllowanceDeclaration Seam = new(
@@ -50,7 +50,7 @@ internal static class Usual
         Option.Of(Grain.Across, "Railroaded", "The strip's length runs up the roll.")
     );
 
-    /// <summary>Shears and rotary cutters, wherever cloth is cut (handbook §12).</summary>
+    /// <summary>Shears and rotary cutters, wherever cloth is cut (craft §12).</summary>
     public static readonly Remark Blades = new(
         "Shears and rotary cutters: cut away from the hand that holds the cloth, and close the blade each time it is put down.",
         Caution: true
@@ -62,7 +62,7 @@ internal static class Usual
         Caution: true
     );
 
-    /// <summary>Wherever pressing follows close (handbook §12).</summary>
+    /// <summary>Wherever pressing follows close (craft §12).</summary>
     public static readonly Remark HotIron = new(
         "Irons, steam and hot boards burn: keep hands clear of the steam, and let the board cool before its cover is changed.",
         Caution: true

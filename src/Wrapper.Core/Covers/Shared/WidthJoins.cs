@@ -8,7 +8,7 @@ using Wrapper.Core.Patterns;
 namespace Wrapper.Core.Covers.Shared;
 
 /// <summary>
-/// Pieces wider than the cloth, joined of several widths (handbook §8.2): a whole width in the centre and equal sides, never a seam down the
+/// Pieces wider than the cloth, joined of several widths (craft §8.2): a whole width in the centre and equal sides, never a seam down the
 /// middle; two equal panels on request; or one strip at the right, where the cloth is a little narrow. Works on any pattern: pieces that
 /// may be joined are cut at upright lines, and seams and uses follow.
 /// </summary>
@@ -95,8 +95,10 @@ internal static class WidthJoins
             .Take(1)
             .SelectMany(at => new[] { at - clear, at + clear })
             .OrderBy(at => (at - place.Value).Abs())
-            .Select(at => place + Working.Of("clear", "to be clear of where two curves meet", at - place.Value));
+            .Select(at => at > place.Value ? place + Clear(at - place.Value) : place - Clear(place.Value - at));
     }
+
+    private static Working Clear(Length by) => Working.Of("clear", "to be clear of where two curves meet", by);
 
     private static List<Working> Places(Working width, Reading reading, ClothRole role) =>
         (width + (2 * reading[Usual.Seam])).Value <= reading.Usable(role).Value ? [] : Parted(width, reading, role);

@@ -9,7 +9,7 @@ namespace Wrapper.Core.Covers.Tables;
 internal sealed record Obstacle(int Number, int Side, Working From, Working Width, Working Drop);
 
 /// <summary>
-/// One sheet over a rectangular board with a drop of its own on each side (handbook §9.3). Corners are sewn by the corner rule, where unequal drops
+/// One sheet over a rectangular board with a drop of its own on each side (craft §9.3). Corners are sewn by the corner rule, where unequal drops
 /// meet the longer side slopes down to the smaller, or they are rounded in one curve; over an obstacle the drop is shorter.
 /// </summary>
 internal sealed class CapSheet

@@ -9,7 +9,7 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Tables;
 
-/// <summary>A centre panel, faced and turned, that is top-stitched on to a finished cover (handbook §9.6).</summary>
+/// <summary>A centre panel, faced and turned, that is top-stitched on to a finished cover (craft §9.6).</summary>
 public sealed class CentrePanel : MakeUp
 {
     internal static readonly OptionChoice<PanelShape> Shape = Choice.Of(

@@ -8,7 +8,7 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Tables;
 
-/// <summary>The layers under a cover from the board up (handbook §9.3).</summary>
+/// <summary>The layers under a cover from the board up (craft §9.3).</summary>
 internal static class PadStack
 {
     /// <summary>Barrier, wadding and pads on a rectangular board W x L that is T thick.</summary>

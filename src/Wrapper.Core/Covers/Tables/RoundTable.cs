@@ -8,7 +8,7 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Tables;
 
-/// <summary>What covers of a round table share (handbook §9.5).</summary>
+/// <summary>What covers of a round table share (craft §9.5).</summary>
 public abstract class RoundTable : MakeUp
 {
     internal static readonly AllowanceDeclaration Hem = new AllowanceDeclaration(

@@ -8,7 +8,7 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Tables;
 
-/// <summary>What the fitted covers of a rectangular table share (handbook §9.1, §9.2): top, drop, and a double hem.</summary>
+/// <summary>What the fitted covers of a rectangular table share (craft §9.1, §9.2): top, drop, and a double hem.</summary>
 public abstract class TableCover : MakeUp
 {
     internal static readonly AllowanceDeclaration FirstFold = new AllowanceDeclaration(
@@ -81,7 +81,7 @@ public abstract class TableCover : MakeUp
     /// <inheritdoc/>
     public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } = [TableSeam, FirstFold, SecondFold];
 
-    /// <summary>Table covers have narrower seams than seats (handbook §3).</summary>
+    /// <summary>Table covers have narrower seams than seats (craft §3).</summary>
     internal static AllowanceDeclaration TableSeam { get; } =
         Usual.Seam with
         {

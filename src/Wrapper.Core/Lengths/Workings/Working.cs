@@ -1,6 +1,6 @@
 namespace Wrapper.Core.Lengths.Workings;
 
-/// <summary>What an allowance in a sum is for (handbook §3).</summary>
+/// <summary>What an allowance in a sum is for (craft §3).</summary>
 public enum AllowanceRole
 {
     /// <summary>Seam allowance.</summary>

@@ -8,12 +8,12 @@ namespace Wrapper.Core.Covers.Shared.Outlines;
 
 /// <summary>
 /// A flat sheet that turns down all round a top of straight sides: on every side a flap as deep as that side's fall, its ends square to
-/// the side, joined at the corners (the corner rule, handbook §3). Edges: <c>front</c> is a flap's outer edge, <c>front start</c> and
+/// the side, joined at the corners (the corner rule, craft §3). Edges: <c>front</c> is a flap's outer edge, <c>front start</c> and
 /// <c>front end</c> its two ends.
 /// </summary>
 internal sealed class BoxedSheet
 {
-    /// <summary>The corner schools (handbook §3).</summary>
+    /// <summary>The corner schools (craft §3).</summary>
     internal static readonly OptionChoice<CornerSchool> Corners = Choice.Of(
         "corners",
         "Corners",

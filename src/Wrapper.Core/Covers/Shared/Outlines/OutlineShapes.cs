@@ -6,7 +6,7 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Shared.Outlines;
 
-/// <summary>The outlines that a seat can have: what each measures, what makes it impossible, and how it is drawn (handbook §1, §2).</summary>
+/// <summary>The outlines that a seat can have: what each measures, what makes it impossible, and how it is drawn (craft §1, §2).</summary>
 internal static class OutlineShapes
 {
     private static readonly SeatShape[] All =
@@ -286,7 +286,7 @@ internal static class OutlineShapes
     /// <summary>Whether every second cover is mirrored.</summary>
     public static bool InPairs(Reading reading) => Chosen(reading).HasHand && reading.Chosen(Hand) is HandSide.Pairs;
 
-    /// <summary>What the check measures of a rectangle tell (handbook §1.2).</summary>
+    /// <summary>What the check measures of a rectangle tell (craft §1.2).</summary>
     public static IEnumerable<Remark> Remarks(Reading reading)
     {
         if (Chosen(reading) is not RectangleShape)

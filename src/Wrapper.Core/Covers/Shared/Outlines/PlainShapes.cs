@@ -81,7 +81,7 @@ internal sealed class RectangleShape : SeatShape
     }
 }
 
-/// <summary>Four straight sides out of square, by their lengths and one diagonal (handbook §1.2).</summary>
+/// <summary>Four straight sides out of square, by their lengths and one diagonal (craft §1.2).</summary>
 internal sealed class FourSidedShape : SeatShape
 {
     public override SeatShapeKind Kind => SeatShapeKind.FourSided;

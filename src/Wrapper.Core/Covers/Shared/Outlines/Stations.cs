@@ -3,7 +3,7 @@ using Wrapper.Core.Lengths;
 
 namespace Wrapper.Core.Covers.Shared.Outlines;
 
-/// <summary>Widths taken at stated distances from the front, or from the square end (handbook §1.7).</summary>
+/// <summary>Widths taken at stated distances from the front, or from the square end (craft §1.7).</summary>
 internal static class Stations
 {
     public const int Most = 3;

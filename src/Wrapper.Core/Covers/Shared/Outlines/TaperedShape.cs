@@ -8,7 +8,7 @@ using Wrapper.Core.Patterns;
 namespace Wrapper.Core.Covers.Shared.Outlines;
 
 /// <summary>
-/// A seat that tapers: front and back width, depth, and widths at stations between them (handbook §1.7). The sides mirror each other
+/// A seat that tapers: front and back width, depth, and widths at stations between them (craft §1.7). The sides mirror each other
 /// and run through all stations, straight or as a smooth curve of arcs.
 /// </summary>
 internal sealed class TaperedShape : SeatShape
