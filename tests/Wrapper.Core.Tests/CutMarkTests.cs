@@ -42,7 +42,7 @@ public class CutMarkTests
                     .Select(marks =>
                         (
                             True: marks,
-                            Printed: new Marks(
+                            Printed: new ChalkMarks(
                                 Mark(marks.FromEnd),
                                 Mark(marks.ToEnd),
                                 Mark(marks.FromSelvedge),
@@ -74,7 +74,7 @@ public class CutMarkTests
             iter: 60
         );
 
-    private static bool Apart(Marks a, Marks b) =>
+    private static bool Apart(ChalkMarks a, ChalkMarks b) =>
         a.ToEnd <= b.FromEnd
         || b.ToEnd <= a.FromEnd
         || a.ToSelvedge <= b.FromSelvedge

@@ -124,8 +124,8 @@ public class DeclarationTests
     [Fact]
     public void A_superseded_lay_ends_at_once()
     {
-        using var superseded = new CancellationTokenSource();
-        superseded.Cancel();
+        using var cancel = new CancellationTokenSource();
+        cancel.Cancel();
         var piece = new LayPiece(
             "a/p/1",
             "a",
@@ -135,7 +135,7 @@ public class DeclarationTests
             Grain.Along
         );
         Assert.ThrowsAny<OperationCanceledException>(() =>
-            LayTable.Of([piece], new LayCloth(Length.Inches(54), OneWay: false), superseded.Token)
+            LayTable.Of([piece], new LayCloth(Length.Inches(54), OneWay: false), cancel.Token)
         );
     }
 

@@ -25,20 +25,20 @@ public sealed record Condition(string Choice, IReadOnlyList<string> Answers)
 internal static class Conditions
 {
     /// <summary>The same choice, shown only while <paramref name="on"/> has one of these <paramref name="answers"/>.</summary>
-    public static TChoice When<TChoice, T>(this TChoice choice, OptionChoice<T> on, params T[] answers)
+    public static TChoice AskedWhen<TChoice, T>(this TChoice choice, OptionChoice<T> on, params T[] answers)
         where TChoice : Choice
         where T : struct, Enum => (TChoice)((Choice)choice with { ShownWhen = Condition.While(on, answers) });
 
     /// <summary>The same choice, shown only while <paramref name="on"/> is <paramref name="count"/> or more.</summary>
-    public static TChoice WhenAtLeast<TChoice>(this TChoice choice, CountChoice on, int count)
+    public static TChoice AskedWhenAtLeast<TChoice>(this TChoice choice, CountChoice on, int count)
         where TChoice : Choice => (TChoice)((Choice)choice with { ShownWhen = Condition.AtLeast(on, count) });
 
     /// <summary>The same measure, asked only while <paramref name="on"/> has one of these <paramref name="answers"/>.</summary>
-    public static Measure When<T>(this Measure measure, OptionChoice<T> on, params T[] answers)
+    public static Measure AskedWhen<T>(this Measure measure, OptionChoice<T> on, params T[] answers)
         where T : struct, Enum => measure with { ShownWhen = Condition.While(on, answers) };
 
     /// <summary>The same measure, asked only while <paramref name="on"/> is <paramref name="count"/> or more.</summary>
-    public static Measure WhenAtLeast(this Measure measure, CountChoice on, int count) =>
+    public static Measure AskedWhenAtLeast(this Measure measure, CountChoice on, int count) =>
         measure with
         {
             ShownWhen = Condition.AtLeast(on, count),

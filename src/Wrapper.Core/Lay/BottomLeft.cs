@@ -43,11 +43,7 @@ internal sealed class BottomLeft
     }
 
     /// <summary>Lays <paramref name="pieces"/> in the order given on <paramref name="cloth"/>; those that are pinned stay where they are.</summary>
-    public static Placed Lay(
-        IEnumerable<(LayPiece Piece, Kind Kind)> pieces,
-        LayCloth cloth,
-        CancellationToken superseded
-    )
+    public static Placed Lay(IEnumerable<(LayPiece Piece, Kind Kind)> pieces, LayCloth cloth, CancellationToken cancel)
     {
         var table = new BottomLeft(cloth);
         var placements = new List<Placement>();
@@ -55,7 +51,7 @@ internal sealed class BottomLeft
         foreach (var (piece, kind) in pieces)
             if (pinned.TryGetValue(piece.Id, out var pin))
             {
-                superseded.ThrowIfCancellationRequested();
+                cancel.ThrowIfCancellationRequested();
                 var region = Region.Of(piece.Cut, pin.Turns, cloth.Gap.Ticks);
                 if (kind.IsRectangle)
                     region = Region.Rectangle(region.Width, region.Height);
@@ -67,7 +63,7 @@ internal sealed class BottomLeft
         {
             if (pinned.ContainsKey(piece.Id))
                 continue;
-            superseded.ThrowIfCancellationRequested();
+            cancel.ThrowIfCancellationRequested();
             var spot = table.Best(kind);
             placements.Add(new Placement(piece.Id, spot.Turns, new Length(spot.X), new Length(spot.Y)));
             table.laid.Add((spot.Region, spot.X, spot.Y));

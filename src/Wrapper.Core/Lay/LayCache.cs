@@ -33,10 +33,10 @@ public sealed class LayCache(ILayShelf? shelf = null, long most = 24_000_000)
     private long bytes;
 
     /// <summary>The lay of these pieces: the best that is known, else one laid at once.</summary>
-    public ClothLay Of(IReadOnlyList<LayPiece> pieces, LayCloth cloth, CancellationToken superseded)
+    public ClothLay Of(IReadOnlyList<LayPiece> pieces, LayCloth cloth, CancellationToken cancel)
     {
         var key = Key(pieces, cloth);
-        return Known(key) ?? KeepBetter(key, OnShelf(key, pieces) ?? LayTable.Of(pieces, cloth, superseded));
+        return Known(key) ?? KeepBetter(key, OnShelf(key, pieces) ?? LayTable.Of(pieces, cloth, cancel));
     }
 
     /// <summary>Keeps <paramref name="lay"/> as the lay of these pieces if it is shorter than the one that is known.</summary>

@@ -37,14 +37,14 @@ public sealed record LayPiece(
     public Length Along(int turns) => Across(turns + 1);
 
     /// <summary>What is chalked on the cloth for it at <paramref name="at"/>.</summary>
-    public Marks MarksAt(Placement at) => new(at.Y, at.Y + Along(at.Turns), at.X, at.X + Across(at.Turns));
+    public ChalkMarks MarksAt(Placement at) => new(at.Y, at.Y + Along(at.Turns), at.X, at.X + Across(at.Turns));
 }
 
 /// <summary>Where a piece lies: quarter turns to the left, then its box's lower left at (<paramref name="X"/>, <paramref name="Y"/>), x from one selvedge, y up the roll.</summary>
 public sealed record Placement(string Id, int Turns, Length X, Length Y);
 
 /// <summary>Where the box of a laid piece begins and ends, from the squared end and from the selvedge that is measured from.</summary>
-public sealed record Marks(Length FromEnd, Length ToEnd, Length FromSelvedge, Length ToSelvedge);
+public sealed record ChalkMarks(Length FromEnd, Length ToEnd, Length FromSelvedge, Length ToSelvedge);
 
 /// <summary>
 /// A piece that the cloth cannot take: how far it reaches across and along as it would have to lie; <paramref name="Unmatched"/> where it would go on the cloth but for the repeat across.

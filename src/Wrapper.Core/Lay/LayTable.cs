@@ -37,35 +37,33 @@ public static class LayTable
 {
     /// <summary>
     /// Lays <paramref name="pieces"/> on <paramref name="cloth"/> at once; the same pieces always lie the same way. Ready-made articles lie one behind
-    /// the other, and no piece reaches over from one into the next. Nobody waits for a lay that is <paramref name="superseded"/>: it ends in an
+    /// the other, and no piece reaches over from one into the next. Nobody waits for a lay that is <paramref name="cancel"/>: it ends in an
     /// <see cref="OperationCanceledException"/>.
     /// </summary>
-    public static ClothLay Of(IReadOnlyList<LayPiece> pieces, LayCloth cloth, CancellationToken superseded = default)
+    public static ClothLay Of(IReadOnlyList<LayPiece> pieces, LayCloth cloth, CancellationToken cancel = default)
     {
         if (cloth.Spread == Spread.Torn)
-            return TornLay.Of(pieces, cloth, superseded);
+            return TornLay.Of(pieces, cloth, cancel);
         if (cloth.Spread == Spread.Folded)
-            return FoldedLay.Of(pieces, cloth, (some, on) => Of(some, on, superseded));
-        var table = new LaySet(pieces, cloth, superseded);
+            return FoldedLay.Of(pieces, cloth, (some, on) => Of(some, on, cancel));
+        var table = new LaySet(pieces, cloth, cancel);
         var ways = new List<Func<Placed?>> { () => table.Hand };
-        ways.AddRange(table.Outlined(superseded));
+        ways.AddRange(table.Outlined(cancel));
         if (cloth.IsPlain)
         {
             // In a few dozen milliseconds: many lays followed side by side, and one bettered by exchanges.
-            ways.Add(() => table.Followed(BeamWidth(table.Count), superseded));
-            ways.Add(() => TornLay.Plain(table, cloth, superseded));
-            ways.Add(() =>
-                table.Exchanged(seed: 1, rounds: 8, steps: 40_000 / Math.Max(1, 8 * table.Count), superseded)
-            );
+            ways.Add(() => table.Followed(BeamWidth(table.Count), cancel));
+            ways.Add(() => TornLay.Plain(table, cloth, cancel));
+            ways.Add(() => table.Exchanged(seed: 1, rounds: 8, steps: 40_000 / Math.Max(1, 8 * table.Count), cancel));
         }
-        var found = SideBySide.Laid(ways, superseded).ToList();
+        var found = SideBySide.Laid(ways, cancel).ToList();
         var kept = found.Where((lay, at) => at > 0 || (cloth.Flaws.Count == 0 && cloth.Pins.Count == 0)).ToList();
-        var best = kept.Count > 0 ? Simplest(kept, pieces, cloth, superseded) : table.Hand;
+        var best = kept.Count > 0 ? Simplest(kept, pieces, cloth, cancel) : table.Hand;
         return BehindStock(
-            table.Finished(cloth.IsPlain ? table.Nested(best, superseded) : best, superseded),
+            table.Finished(cloth.IsPlain ? table.Nested(best, cancel) : best, cancel),
             pieces,
             cloth,
-            superseded
+            cancel
         );
     }
 
@@ -74,7 +72,7 @@ public static class LayTable
         List<Placed> lays,
         IReadOnlyList<LayPiece> pieces,
         LayCloth cloth,
-        CancellationToken superseded
+        CancellationToken cancel
     )
     {
         var shortest = lays.Min(lay => lay.Length.Ticks);
@@ -87,7 +85,7 @@ public static class LayTable
         return ranked.Count == 1
             ? ranked[0]
             : ranked.MaxBy(lay =>
-                Remnants.Of(lay, byId, cloth, lay.Length, superseded) is [var largest, ..]
+                Remnants.Of(lay, byId, cloth, lay.Length, cancel) is [var largest, ..]
                     ? (double)largest.Along.Ticks * largest.Across.Ticks
                     : 0
             )!;
@@ -98,7 +96,7 @@ public static class LayTable
         ClothLay lay,
         IReadOnlyList<LayPiece> pieces,
         LayCloth cloth,
-        CancellationToken superseded
+        CancellationToken cancel
     )
     {
         if (cloth.StockLengths.Count == 0 || !lay.Length.IsPositive || !(cloth with { StockLengths = [] }).IsPlain)
@@ -111,7 +109,7 @@ public static class LayTable
             {
                 StockLengths = [],
             },
-            superseded
+            cancel
         ).Best;
         return rest.Length >= lay.Length
             ? lay

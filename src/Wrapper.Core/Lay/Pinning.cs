@@ -82,7 +82,7 @@ public static class Pinning
         IEnumerable<Placement> pins,
         IReadOnlyList<LayPiece> pieces,
         LayCloth cloth,
-        CancellationToken superseded = default
+        CancellationToken cancel = default
     )
     {
         var byId = pieces.ToDictionary(piece => piece.Id);
@@ -91,7 +91,7 @@ public static class Pinning
         var covered = new Covered(cloth.Gap.Ticks);
         foreach (var pin in pins)
         {
-            superseded.ThrowIfCancellationRequested();
+            cancel.ThrowIfCancellationRequested();
             if (Refusal(pin, byId, cloth, kept, covered) is { } reason)
                 refused.Add((pin, reason));
             else

@@ -19,7 +19,7 @@ public static class Remnants
         IReadOnlyDictionary<string, LayPiece> pieces,
         LayCloth cloth,
         Length length,
-        CancellationToken superseded = default
+        CancellationToken cancel = default
     )
     {
         List<Cell> taken =
@@ -33,7 +33,7 @@ public static class Remnants
         ];
         foreach (var at in lay.Placements)
         {
-            superseded.ThrowIfCancellationRequested();
+            cancel.ThrowIfCancellationRequested();
             taken.AddRange(
                 Region
                     .Of(pieces[at.Id].Cut, at.Turns)
@@ -63,7 +63,7 @@ public static class Remnants
                             cell.Top > from && cell.Bottom < end && cell.Left < usable.Ticks && cell.Right > 0
                         ),
                     ],
-                    superseded
+                    cancel
                 )
             );
             from = end;
@@ -83,7 +83,7 @@ public static class Remnants
     }
 
     // Columns between all left and right edges, rows between all lower and upper ones.
-    private static IEnumerable<Cell> Within(Cell all, List<Cell> taken, CancellationToken superseded)
+    private static IEnumerable<Cell> Within(Cell all, List<Cell> taken, CancellationToken cancel)
     {
         long[] xs =
         [
@@ -109,7 +109,7 @@ public static class Remnants
         var covered = new ulong[ys.Length - 1, (xs.Length + 62) / 64];
         void Cover(Cell cell)
         {
-            superseded.ThrowIfCancellationRequested();
+            cancel.ThrowIfCancellationRequested();
             var (left, right) = (At(xs, Math.Max(cell.Left, all.Left)), At(xs, Math.Min(cell.Right, all.Right)));
             for (var row = At(ys, Math.Max(cell.Bottom, all.Bottom)); row < At(ys, Math.Min(cell.Top, all.Top)); row++)
             for (var column = left; column < right; column++)
@@ -117,7 +117,7 @@ public static class Remnants
         }
         foreach (var cell in taken)
             Cover(cell);
-        for (var n = 0; n < Most && Largest(xs, ys, covered, superseded) is { } cell; n++)
+        for (var n = 0; n < Most && Largest(xs, ys, covered, cancel) is { } cell; n++)
         {
             yield return cell;
             Cover(cell);
@@ -125,7 +125,7 @@ public static class Remnants
     }
 
     // Under each row the free height of every column, then the largest rectangle under that skyline.
-    private static Cell? Largest(long[] xs, long[] ys, ulong[,] covered, CancellationToken superseded)
+    private static Cell? Largest(long[] xs, long[] ys, ulong[,] covered, CancellationToken cancel)
     {
         Cell? best = null;
         // Where the free cloth under a row's upper edge begins, for each column.
@@ -133,7 +133,7 @@ public static class Remnants
         Array.Fill(floor, ys[0]);
         for (var row = 0; row < ys.Length - 1; row++)
         {
-            superseded.ThrowIfCancellationRequested();
+            cancel.ThrowIfCancellationRequested();
             for (var column = 0; column < floor.Length; column++)
                 if ((covered[row, column >> 6] >> column & 1) != 0)
                     floor[column] = ys[row + 1];

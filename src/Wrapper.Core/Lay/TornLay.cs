@@ -20,24 +20,24 @@ internal static class TornLay
             Right;
     }
 
-    public static ClothLay Of(IReadOnlyList<LayPiece> pieces, LayCloth cloth, CancellationToken superseded)
+    public static ClothLay Of(IReadOnlyList<LayPiece> pieces, LayCloth cloth, CancellationToken cancel)
     {
         var whole = cloth.WithGap();
-        var set = new LaySet(pieces, cloth, superseded);
+        var set = new LaySet(pieces, cloth, cancel);
         // The rows of the hand sum are strips too, but for flaws.
         var best = cloth.Flaws.Count == 0 ? set.Hand : null;
         foreach (var order in Orders(set.Fit))
         {
-            var lay = Torn(order, whole, superseded);
+            var lay = Torn(order, whole, cancel);
             if (best is null || lay.Length < best.Length)
                 best = lay;
         }
-        return set.Finished(best!, superseded);
+        return set.Finished(best!, cancel);
     }
 
     /// <summary>The strips of the plain order, as one of several ways on cloth that is not torn: no longer than another way they are the simplest to cut.</summary>
-    public static Placed? Plain(LaySet set, LayCloth cloth, CancellationToken superseded) =>
-        set.Count is 0 or > MostOrdered ? null : Torn(Orders(set.Fit).First(), cloth.WithGap(), superseded);
+    public static Placed? Plain(LaySet set, LayCloth cloth, CancellationToken cancel) =>
+        set.Count is 0 or > MostOrdered ? null : Torn(Orders(set.Fit).First(), cloth.WithGap(), cancel);
 
     private static IEnumerable<List<(LayPiece Piece, Kind Kind)>> Orders(
         IReadOnlyList<(LayPiece Piece, Kind Kind)> pieces
@@ -54,13 +54,13 @@ internal static class TornLay
             yield return [.. pieces.OrderByDescending(pair => Height(pair) * (0.75 + (random.NextDouble() / 2)))];
     }
 
-    private static Placed Torn(List<(LayPiece Piece, Kind Kind)> order, LayCloth cloth, CancellationToken superseded)
+    private static Placed Torn(List<(LayPiece Piece, Kind Kind)> order, LayCloth cloth, CancellationToken cancel)
     {
         List<Strip> strips = [];
         var end = 0L;
         foreach (var (piece, kind) in order)
         {
-            superseded.ThrowIfCancellationRequested();
+            cancel.ThrowIfCancellationRequested();
             // Into the strip that it makes the least longer (only the last one still can be), the fullest of those; else a strip of its own.
             var choices =
                 from strip in strips

@@ -21,6 +21,10 @@ public sealed record LengthLimits(Length Min, Length Max, string? InchExample = 
     /// <summary>The limits of a cloth length: up to 500 m.</summary>
     public static readonly LengthLimits Cloth = new(Length.Zero, Most, "54", "137");
 
+    /// <summary>Limits from one count (or zero) to so many inches, with an example in each unit.</summary>
+    public static LengthLimits UpTo(int inches, string inchExample, string metricExample, bool zero = false) =>
+        new(zero ? Length.Zero : new Length(1), Length.Inches(inches), inchExample, metricExample);
+
     internal string Example(JobUnit unit) => unit.IsInches() ? InchExample ?? "19 1/4" : MetricExample ?? "48.9";
 }
 

@@ -53,7 +53,7 @@ public sealed record ClothPlan(
         JobDocument job,
         bool lay,
         LayCache? kept,
-        CancellationToken superseded
+        CancellationToken cancel
     )
     {
         var reading = new ClothReading(cloth, job.Unit);
@@ -98,7 +98,7 @@ public sealed record ClothPlan(
             cloth.Pins.Select(pin => onTable.PlaceOf(pin)),
             [.. pieces.Select(piece => cutAlready.Contains(piece.Id) ? piece with { Origin = null } : piece)],
             onTable,
-            superseded
+            cancel
         );
         var pinned = onTable with { Pins = pins };
         if (!lay)
@@ -108,7 +108,7 @@ public sealed record ClothPlan(
                 RefusedPins = refused,
                 CutOtherwise = FindCutOtherwise(cloth, pieces, job.Unit),
             };
-        var laid = kept is null ? LayTable.Of(pieces, pinned, superseded) : kept.Of(pieces, pinned, superseded);
+        var laid = kept is null ? LayTable.Of(pieces, pinned, cancel) : kept.Of(pieces, pinned, cancel);
         if (laid.Best.Length > 2 * LengthLimits.Most)
         {
             reading.Problems.Add(

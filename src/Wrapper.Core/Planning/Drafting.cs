@@ -54,7 +54,7 @@ public sealed class Drafting
         if (reading.Problems.Count > 0)
             return new Draft(null, null, reading, reading.Problems);
         var pattern = Sewn(Marks.Apply(WidthJoins.Apply(Cord.Apply(makeUp.Draft(reading), reading), reading)));
-        pattern = Filled.With(pattern, makeUp.Fillings(reading), unit);
+        pattern = Fillings.AddTo(pattern, makeUp.Fillings(reading), unit);
         if (Unsound(pattern, makeUp, reading) is { } unsound)
             return new Draft(null, null, reading, [unsound]);
         return new Draft(pattern, SeamCheck.Of(pattern, unit), reading, []);

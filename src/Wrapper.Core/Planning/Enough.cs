@@ -27,11 +27,11 @@ public sealed record Enough(
         Length have,
         Drafting drafting,
         LayCache kept,
-        CancellationToken superseded = default,
+        CancellationToken cancel = default,
         CancellationToken closing = default
     )
     {
-        var plan = Plan.Of(job, drafting, lay: true, kept, superseded);
+        var plan = Plan.Of(job, drafting, lay: true, kept, cancel);
         var one = plan.Cloths.First(each => each.Reading.Cloth.Id == cloth);
         if (one is not { Lay: { } lay, Buying: { } buying })
             return null;
@@ -53,7 +53,7 @@ public sealed record Enough(
                 one.ForLay,
                 seed: 1,
                 found => kept.Better(one.Pieces, one.ForLay, found),
-                superseded,
+                cancel,
                 rounds: 4
             );
             if (tighter.Best.Length <= room)
@@ -66,14 +66,14 @@ public sealed record Enough(
                 );
         }
         var choices = Savings
-            .Of(job, drafting, kept, superseded, closing)
+            .Of(job, drafting, kept, cancel, closing)
             .Savings.Where(saving => saving.Needs.TryGetValue(cloth, out var after) && after <= have)
             .ToList();
-        return new Enough(have, needed, false, Over(one, lay, room, superseded), choices);
+        return new Enough(have, needed, false, Over(one, lay, room, cancel), choices);
     }
 
     // What ends beyond the room, less what finds a place after all, small ones first.
-    private static List<LayPiece> Over(ClothPlan cloth, ClothLay lay, Length room, CancellationToken superseded)
+    private static List<LayPiece> Over(ClothPlan cloth, ClothLay lay, Length room, CancellationToken cancel)
     {
         var byId = cloth.Pieces.ToDictionary(piece => piece.Id);
         var ends = lay.Best.Placements.ToDictionary(at => at.Id, at => byId[at.Id].MarksAt(at).ToEnd);
@@ -84,7 +84,7 @@ public sealed record Enough(
         ];
         foreach (var piece in over.Take(MostTriedAgain).ToList())
         {
-            if (LayTable.Of([.. inside, piece], cloth.ForLay, superseded).Best.Length > room)
+            if (LayTable.Of([.. inside, piece], cloth.ForLay, cancel).Best.Length > room)
                 continue;
             inside.Add(piece);
             over.Remove(piece);

@@ -17,12 +17,12 @@ public sealed record ItemPlan(Item Item, int Number, Draft Draft, IReadOnlyDicti
     public string Label(string piece) => $"{Number}{Letters[piece]}";
 
     /// <summary>Every item of <paramref name="job"/> drafted, in order.</summary>
-    internal static List<ItemPlan> AllOf(JobDocument job, Drafting drafting, CancellationToken superseded) =>
+    internal static List<ItemPlan> AllOf(JobDocument job, Drafting drafting, CancellationToken cancel) =>
         [
             .. job.Items.Select(
                 (item, at) =>
                 {
-                    superseded.ThrowIfCancellationRequested();
+                    cancel.ThrowIfCancellationRequested();
                     return Of(item, at + 1, drafting, job);
                 }
             ),
@@ -39,7 +39,7 @@ public sealed record ItemPlan(Item Item, int Number, Draft Draft, IReadOnlyDicti
     }
 
     /// <summary>The cloth that the cover of one item takes, laid alone, all its cloths together; null when it or a cloth of it is in doubt, or a piece too wide.</summary>
-    public Length? Alone(JobDocument job, CancellationToken superseded = default)
+    public Length? Alone(JobDocument job, CancellationToken cancel = default)
     {
         if (Draft.Pattern is null || job.Cloths.Count == 0 || WithoutCloth(job).Any())
             return null;
@@ -56,8 +56,7 @@ public sealed record ItemPlan(Item Item, int Number, Draft Draft, IReadOnlyDicti
             var (pieces, _, repeat) = Matching.Apply([.. cut], cloth.ForLay);
             if (
                 !cloth.CanBeLaid
-                || LayTable.Of(pieces, cloth.ForLay with { Repeat = repeat }, superseded)
-                    is not { Misfits.Count: 0 } lay
+                || LayTable.Of(pieces, cloth.ForLay with { Repeat = repeat }, cancel) is not { Misfits.Count: 0 } lay
             )
                 return null;
             sum += lay.Length;

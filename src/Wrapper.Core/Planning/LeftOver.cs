@@ -12,7 +12,7 @@ public static class LeftOver
         string cloth,
         Drafting drafting,
         LayCache? kept = null,
-        CancellationToken superseded = default
+        CancellationToken cancel = default
     )
     {
         bool Wanted(JobCloth each) =>
@@ -21,23 +21,17 @@ public static class LeftOver
             return [];
         return
         [
-            .. Plan.Of(job, drafting, lay: true, kept, superseded)
+            .. Plan.Of(job, drafting, lay: true, kept, cancel)
                 .Cloths.Where(plan => Wanted(plan.Reading.Cloth))
-                .SelectMany(plan => Remaining(plan, superseded)),
+                .SelectMany(plan => Remaining(plan, cancel)),
         ];
     }
 
-    private static IReadOnlyList<Patch> Remaining(ClothPlan plan, CancellationToken superseded)
+    private static IReadOnlyList<Patch> Remaining(ClothPlan plan, CancellationToken cancel)
     {
         var cut = plan.Reading.Cloth.Cut.Select(each => each.Piece).ToHashSet();
         if (plan is not { Lay: { } lay, Buying: not null } || !plan.Pieces.All(piece => cut.Contains(piece.Id)))
             return [];
-        return Remnants.Of(
-            lay.Best,
-            plan.Pieces.ToDictionary(piece => piece.Id),
-            plan.ForLay,
-            plan.OnTable,
-            superseded
-        );
+        return Remnants.Of(lay.Best, plan.Pieces.ToDictionary(piece => piece.Id), plan.ForLay, plan.OnTable, cancel);
     }
 }

@@ -13,17 +13,17 @@ public sealed record Plan(
     /// <summary>The most pieces that a job may have; more is a slip of the pen, or several jobs.</summary>
     public const int MostPieces = 5000;
 
-    /// <summary>Drafts every item of <paramref name="job"/>, and lays and buys each cloth if <paramref name="lay"/>, unless it is <paramref name="superseded"/> meanwhile; lays that are <paramref name="kept"/> are not laid again.</summary>
+    /// <summary>Drafts every item of <paramref name="job"/>, and lays and buys each cloth if <paramref name="lay"/>, unless it is <paramref name="cancel"/> meanwhile; lays that are <paramref name="kept"/> are not laid again.</summary>
     public static Plan Of(
         JobDocument job,
         Drafting drafting,
         bool lay,
         LayCache? kept = null,
-        CancellationToken superseded = default
+        CancellationToken cancel = default
     )
     {
-        var items = ItemPlan.AllOf(job, drafting, superseded);
-        var cloths = job.Cloths.Select(cloth => ClothPlan.Of(cloth, items, job, lay, kept, superseded)).ToList();
+        var items = ItemPlan.AllOf(job, drafting, cancel);
+        var cloths = job.Cloths.Select(cloth => ClothPlan.Of(cloth, items, job, lay, kept, cancel)).ToList();
         return new Plan(items, cloths, [.. items.SelectMany(item => item.WithoutCloth(job))]);
     }
 }

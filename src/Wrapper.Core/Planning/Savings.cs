@@ -45,11 +45,11 @@ public static class Savings
         JobDocument job,
         Drafting drafting,
         LayCache? kept = null,
-        CancellationToken superseded = default,
+        CancellationToken cancel = default,
         CancellationToken closing = default
     )
     {
-        var plan = Plan.Of(job, drafting, lay: true, kept, superseded);
+        var plan = Plan.Of(job, drafting, lay: true, kept, cancel);
         var fields = (
             from item in plan.Items
             where item.Draft.Pattern is not null
@@ -61,7 +61,7 @@ public static class Savings
         foreach (var (item, field, name, by) in fields.TakeWhile(_ => !closing.IsCancellationRequested))
         {
             var tried = new[] { by.Over(2), by }
-                .Select(less => Try(job, drafting, plan, item, field, name, less, kept, superseded))
+                .Select(less => Try(job, drafting, plan, item, field, name, less, kept, cancel))
                 .OfType<Saving>()
                 .ToList();
             if (tried.MaxBy(saving => saving.BuysLess) is { } best)
@@ -97,10 +97,10 @@ public static class Savings
         string name,
         Length less,
         LayCache? kept,
-        CancellationToken superseded
+        CancellationToken cancel
     )
     {
-        superseded.ThrowIfCancellationRequested();
+        cancel.ThrowIfCancellationRequested();
         if (!item.Draft.Reading!.Lengths.TryGetValue(field, out var now) || now <= less)
             return null;
         var changed = ItemPlan.Of(With(item.Item, field, Entry.Of(now - less, job.Unit)), item.Number, drafting, job);
@@ -115,7 +115,7 @@ public static class Savings
         {
             if (
                 cloth.Buying is not { } before
-                || ClothPlan.Of(cloth.Reading.Cloth, items, job, lay: true, kept, superseded).Buying is not { } after
+                || ClothPlan.Of(cloth.Reading.Cloth, items, job, lay: true, kept, cancel).Buying is not { } after
             )
                 return null;
             needs[cloth.Reading.Cloth.Id] = after.Needed + after.ToStart + after.ForSkew;

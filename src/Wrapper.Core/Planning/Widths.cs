@@ -38,7 +38,7 @@ public static class Widths
         string cloth,
         Drafting drafting,
         LayCache? kept = null,
-        CancellationToken superseded = default
+        CancellationToken cancel = default
     )
     {
         var own = job.Cloths.First(each => each.Id == cloth);
@@ -50,7 +50,7 @@ public static class Widths
             .OtherWidths.Select(entry => Entry.Read(entry, job.Unit, LengthLimits.Cloth).Length)
             .OfType<Length>();
         WidthTried At(Length tried, string lying) =>
-            Try(job, own, tried, lying, tried == width && lying == Lyings[0], drafting, kept, superseded);
+            Try(job, own, tried, lying, tried == width && lying == Lyings[0], drafting, kept, cancel);
         List<WidthTried> rows =
         [
             .. sold.Concat(others)
@@ -64,7 +64,7 @@ public static class Widths
         return rows;
     }
 
-    private static readonly string PanelGrain = Usual.PanelGrain.Key;
+    private static readonly string PanelGrain = GrainChoices.Panels.Key;
 
     private static WidthTried Try(
         JobDocument job,
@@ -74,7 +74,7 @@ public static class Widths
         bool current,
         Drafting drafting,
         LayCache? kept,
-        CancellationToken superseded
+        CancellationToken cancel
     )
     {
         // Where pieces were put by hand holds for this width only.
@@ -89,8 +89,8 @@ public static class Widths
             Cloths = [.. job.Cloths.Select(each => each == own ? cloth : each)],
             Items = [.. job.Items.Select(item => Lying(item, own, lying, job))],
         };
-        var items = ItemPlan.AllOf(changed, drafting, superseded);
-        var plan = ClothPlan.Of(cloth, items, changed, lay: true, kept, superseded);
+        var items = ItemPlan.AllOf(changed, drafting, cancel);
+        var plan = ClothPlan.Of(cloth, items, changed, lay: true, kept, cancel);
         var joins = items
             .Where(item => changed.ClothOf(item.Item, ClothRole.Face) == own.Id)
             .Sum(item =>

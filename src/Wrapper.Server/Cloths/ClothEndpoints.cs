@@ -93,9 +93,9 @@ internal static class ClothEndpoints
                         queue,
                         context,
                         Refused(request.Job, request.Cloth),
-                        superseded =>
+                        cancel =>
                             Results.Ok(
-                                Offers(request, except, store, drafting, kept, json.Value.SerializerOptions, superseded)
+                                Offers(request, except, store, drafting, kept, json.Value.SerializerOptions, cancel)
                                     .ToList()
                             )
                     )
@@ -112,10 +112,10 @@ internal static class ClothEndpoints
                         queue,
                         context,
                         Refused(request.Job, request.Cloth),
-                        superseded =>
+                        cancel =>
                             Results.Ok(
                                 Widths
-                                    .Of(request.Job, request.Cloth, drafting, kept, superseded)
+                                    .Of(request.Job, request.Cloth, drafting, kept, cancel)
                                     .Select(tried => WidthView.Of(tried, request.Job))
                                     .ToList()
                             )
@@ -157,7 +157,7 @@ internal static class ClothEndpoints
                                 have!.Value,
                                 drafting,
                                 kept,
-                                turn.Superseded,
+                                turn.Cancel,
                                 turn.Closing
                             )
                                 is { } enough
@@ -193,7 +193,7 @@ internal static class ClothEndpoints
         Drafting drafting,
         LayCache kept,
         JsonSerializerOptions json,
-        CancellationToken superseded
+        CancellationToken cancel
     )
     {
         var name = request.Job.Cloths.First(cloth => cloth.Id == request.Cloth).Name;
@@ -212,7 +212,7 @@ internal static class ClothEndpoints
             .Select(remnant => remnant.Name)
             .ToHashSet();
         return from job in others
-            from left in LeftOver.Of(job, name, drafting, kept, superseded)
+            from left in LeftOver.Of(job, name, drafting, kept, cancel)
             let size = $"{LengthPrinter.Finished(left.Along, request.Job.Unit).Text} x {LengthPrinter.Finished(left.Across, request.Job.Unit).Text} {LengthPrinter.Word(request.Job.Unit)}"
             let remnant = new JobRemnant(
                 $"{job.Name}, {size}",

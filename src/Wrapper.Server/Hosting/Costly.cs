@@ -14,7 +14,7 @@ internal static class Costly
         HttpContext context,
         IEnumerable<Problem> refused,
         Func<CancellationToken, IResult> work
-    ) => Closing(queue, context, refused, turn => work(turn.Superseded));
+    ) => Closing(queue, context, refused, turn => work(turn.Cancel));
 
     /// <summary>The same for work that can tell what it has found when its time runs out.</summary>
     public static async Task<IResult> Closing(

@@ -12,8 +12,8 @@ internal sealed class TooLongException(TimeSpan longest)
 /// <summary>So many wait already that nobody would see the end.</summary>
 internal sealed class TooManyException() : Exception("too many wait already: ask again in a moment");
 
-/// <summary>The turn of one call: work ends when it is <paramref name="Superseded"/>; once it is <paramref name="Closing"/>, what can be told unfinished is told.</summary>
-internal readonly record struct Turn(CancellationToken Superseded, CancellationToken Closing);
+/// <summary>The turn of one call: work ends when it is <paramref name="Cancel"/>; once it is <paramref name="Closing"/>, what can be told unfinished is told.</summary>
+internal readonly record struct Turn(CancellationToken Cancel, CancellationToken Closing);
 
 /// <summary>
 /// Costly work on threads of its own, as many as there are cores and less urgent than those that answer; what comes beyond that waits in line, and its place can be asked for.

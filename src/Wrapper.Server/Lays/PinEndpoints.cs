@@ -26,9 +26,9 @@ internal static class PinEndpoints
                         queue,
                         context,
                         JobLimits.Check(request.Job).Concat(OffTheTable(request)),
-                        superseded =>
+                        cancel =>
                         {
-                            var cloth = Plan.Of(request.Job, drafting, lay: true, kept, superseded)
+                            var cloth = Plan.Of(request.Job, drafting, lay: true, kept, cancel)
                                 .Cloths.FirstOrDefault(each => each.Reading.Cloth.Id == request.Cloth);
                             if (cloth?.Lay is not { } lay)
                                 return Problems.Fields([

@@ -41,9 +41,9 @@ internal static class SearchEndpoints
                         queue,
                         context,
                         JobLimits.Check(request.Job),
-                        superseded =>
+                        cancel =>
                         {
-                            var cloth = Plan.Of(request.Job, drafting, lay: false, superseded: superseded)
+                            var cloth = Plan.Of(request.Job, drafting, lay: false, cancel: cancel)
                                 .Cloths.FirstOrDefault(cloth => cloth.Reading.Cloth.Id == request.Cloth);
                             if (cloth is null)
                                 return Problems.Fields([

@@ -126,16 +126,16 @@ internal static class PlanEndpoints
                         lay is "none" ? drafts : lays,
                         context,
                         refused,
-                        superseded =>
+                        cancel =>
                             Results.Ok(
                                 PlanView.Of(
-                                    Plan.Of(job, drafting, lay is not "none", kept, superseded),
+                                    Plan.Of(job, drafting, lay is not "none", kept, cancel),
                                     job,
                                     drafting,
                                     of?.Split(',').ToHashSet(),
                                     before,
                                     side is "wrong",
-                                    superseded
+                                    cancel
                                 )
                             )
                     );
@@ -157,7 +157,7 @@ internal static class PlanEndpoints
                         JobLimits.Check(job),
                         turn =>
                         {
-                            var found = Savings.Of(job, drafting, kept, turn.Superseded, turn.Closing);
+                            var found = Savings.Of(job, drafting, kept, turn.Cancel, turn.Closing);
                             // Asked again it goes on where it ended, since what was laid is kept.
                             if (!found.IsWhole)
                                 context.Response.Headers["X-Looked-At"] = $"{found.Looked} of {found.Sizes}";
@@ -179,7 +179,7 @@ internal static class PlanEndpoints
                         queue,
                         context,
                         JobLimits.Check(request.Job),
-                        superseded =>
+                        cancel =>
                         {
                             var item = request.Job.Items.FirstOrDefault(i => i.Id == request.Item);
                             if (item is null || drafting.Find(item.MakeUp) is not { } current)
@@ -198,7 +198,7 @@ internal static class PlanEndpoints
                                     .MakeUps.Where(makeUp => makeUp.Family == current.Family)
                                     .Select(makeUp =>
                                     {
-                                        superseded.ThrowIfCancellationRequested();
+                                        cancel.ThrowIfCancellationRequested();
                                         var tried =
                                             makeUp.Key == current.Key
                                                 ? item
@@ -208,7 +208,7 @@ internal static class PlanEndpoints
                                             makeUp,
                                             makeUp.Key == current.Key,
                                             plan,
-                                            plan.Alone(request.Job, superseded),
+                                            plan.Alone(request.Job, cancel),
                                             request.Job.Unit
                                         );
                                     })

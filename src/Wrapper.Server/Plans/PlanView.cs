@@ -26,7 +26,7 @@ public sealed record PlanView(
         IReadOnlySet<string>? of,
         long? before,
         bool wrongSideUp = false,
-        CancellationToken superseded = default
+        CancellationToken cancel = default
     ) =>
         new(
             [
@@ -34,11 +34,11 @@ public sealed record PlanView(
                     .Items.Where(item => of?.Contains(item.Item.Id) != false)
                     .Select(item =>
                     {
-                        superseded.ThrowIfCancellationRequested();
+                        cancel.ThrowIfCancellationRequested();
                         return new ItemView(item.Item.Id, item.Number, DraftView.Of(item, drafting, job));
                     }),
             ],
-            [.. plan.Cloths.Select(cloth => ClothView.Of(cloth, job, wrongSideUp, superseded))],
+            [.. plan.Cloths.Select(cloth => ClothView.Of(cloth, job, wrongSideUp, cancel))],
             TotalsView.Of(plan, job, before),
             plan.Problems,
             Progress.Of(plan)
@@ -64,7 +64,7 @@ public sealed record ClothView(
     BuyingView? Buying
 )
 {
-    internal static ClothView Of(ClothPlan plan, JobDocument job, bool wrongSideUp, CancellationToken superseded)
+    internal static ClothView Of(ClothPlan plan, JobDocument job, bool wrongSideUp, CancellationToken cancel)
     {
         var readable = plan.Reading.CanBeLaid;
         return new ClothView(
@@ -78,7 +78,7 @@ public sealed record ClothView(
             job.Items.Any(item => job.ClothsOf(item).Contains(plan.Reading.Cloth.Id)),
             plan.CutOtherwise,
             [.. plan.Matches.Select(match => MatchView.Of(match))],
-            plan.Lay is { } lay ? LayView.Of(lay, plan, job.Unit, wrongSideUp, superseded) : null,
+            plan.Lay is { } lay ? LayView.Of(lay, plan, job.Unit, wrongSideUp, cancel) : null,
             plan.Buying is { } buying ? BuyingView.Of(buying, plan.Reading, job) : null
         );
     }
@@ -136,13 +136,7 @@ public sealed record LayView(
     BeyondView? Beyond
 )
 {
-    internal static LayView Of(
-        ClothLay lay,
-        ClothPlan plan,
-        JobUnit unit,
-        bool wrongSideUp,
-        CancellationToken superseded
-    )
+    internal static LayView Of(ClothLay lay, ClothPlan plan, JobUnit unit, bool wrongSideUp, CancellationToken cancel)
     {
         var pieces = plan.Pieces.ToDictionary(piece => piece.Id);
         var usable = plan.Reading.Usable.Value;
@@ -180,7 +174,7 @@ public sealed record LayView(
                     .ThenBy(at => at.X)
                     .Select(at =>
                     {
-                        superseded.ThrowIfCancellationRequested();
+                        cancel.ThrowIfCancellationRequested();
                         return PlacedView.Of(pieces[at.Id], at, unit, plan);
                     }),
             ],
@@ -198,13 +192,7 @@ public sealed record LayView(
                 : null,
             [
                 .. Core
-                    .Lay.Remnants.Of(
-                        lay.Best,
-                        plan.Pieces.ToDictionary(piece => piece.Id),
-                        plan.ForLay,
-                        shown,
-                        superseded
-                    )
+                    .Lay.Remnants.Of(lay.Best, plan.Pieces.ToDictionary(piece => piece.Id), plan.ForLay, shown, cancel)
                     .Select(left => new RemnantView(
                         Box(left),
                         LengthView.Finished(left.Along, unit),

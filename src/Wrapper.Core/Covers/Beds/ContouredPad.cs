@@ -18,7 +18,7 @@ public sealed class ContouredPad : MakeUp
         "Edge",
         Length.Inches(2),
         50,
-        Usual.UpTo(12, "2", "5", zero: true)
+        LengthLimits.UpTo(12, "2", "5", zero: true)
     ) with
     {
         Adjustable = Length.Inches(0, 1, 2),
@@ -44,7 +44,7 @@ public sealed class ContouredPad : MakeUp
         "H1",
         "rim height",
         "From the table up to the top of the rim.",
-        Usual.UpTo(24, "4", "10"),
+        LengthLimits.UpTo(24, "4", "10"),
         Usual: Length.Inches(4)
     );
 
@@ -52,7 +52,7 @@ public sealed class ContouredPad : MakeUp
         "W1",
         "rim width",
         "Across the flat top of one rim; both are alike.",
-        Usual.UpTo(60, "2", "5"),
+        LengthLimits.UpTo(60, "2", "5"),
         Usual: Length.Inches(2)
     );
 
@@ -60,7 +60,7 @@ public sealed class ContouredPad : MakeUp
         "W2",
         "middle width",
         "Across the flat middle, between the slopes.",
-        Usual.UpTo(120, "6", "15"),
+        LengthLimits.UpTo(120, "6", "15"),
         Usual: Length.Inches(6)
     );
 
@@ -68,7 +68,7 @@ public sealed class ContouredPad : MakeUp
         "H2",
         "middle height",
         "From the table up to the middle where it is flat.",
-        Usual.UpTo(24, "1 1/2", "4"),
+        LengthLimits.UpTo(24, "1 1/2", "4"),
         Usual: Length.Inches(1, 1, 2)
     );
 
@@ -95,12 +95,12 @@ public sealed class ContouredPad : MakeUp
         Tuck,
         Elastic.Edge,
         .. Elastic.AllRound,
-        Usual.PanelGrain,
+        GrainChoices.Panels,
         WidthJoins.School.StartingWith(WidthSchool.Strip),
     ];
 
     /// <inheritdoc/>
-    public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } = [Usual.Seam, Elastic.Casing];
+    public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } = [EdgeAllowances.Seam, Elastic.Casing];
 
     /// <inheritdoc/>
     public override Sketch Sketch(Reading reading)
@@ -131,7 +131,7 @@ public sealed class ContouredPad : MakeUp
     {
         foreach (var problem in PadProfile.Check(reading))
             yield return problem;
-        var s = reading[Usual.Seam].Value;
+        var s = reading[EdgeAllowances.Seam].Value;
         if (reading[L].Value <= 4 * s)
             yield return reading.Refuse(
                 L,
@@ -162,13 +162,13 @@ public sealed class ContouredPad : MakeUp
                     edge =>
                         edge == PadProfile.Foot
                             ? Elastic.Allowance(reading, "end", edge)
-                            : reading.EdgeAllowance(Usual.Seam, "end", edge)
+                            : reading.EdgeAllowance(EdgeAllowances.Seam, "end", edge)
                 ),
             // Where the profile turns inward its allowance is clipped, where it turns outward notched; on the wrap it is the reverse.
             Notches = [.. Turns(profile).Select(turn => new Notch(turn.Edge, Length.Zero, Clip: turn.Inward))],
             Note = "Clip the inward angles, notch the outward ones.",
         }.Measured(profile.Base, profile.Height, "width", "height");
-        var wrap = Usual.Rectangle(
+        var wrap = Plain.Rectangle(
             "wrap",
             "wrap",
             1,
@@ -177,10 +177,10 @@ public sealed class ContouredPad : MakeUp
             edge =>
                 edge is "left" or "right"
                     ? Elastic.Allowance(reading, "wrap", edge)
-                    : reading.EdgeAllowance(Usual.Seam, "wrap", edge)
+                    : reading.EdgeAllowance(EdgeAllowances.Seam, "wrap", edge)
         ) with
         {
-            Grain = reading.Chosen(Usual.PanelGrain),
+            Grain = reading.Chosen(GrainChoices.Panels),
             MayBeJoined = true,
             Note = "At the marks, notch where the profile turns inward and clip where it turns outward.",
         };
@@ -205,11 +205,11 @@ public sealed class ContouredPad : MakeUp
             Seams = seams,
             Uses =
             [
-                .. Usual
-                    .Left(Elastic.Use(reading), "end", 2, PadProfile.Foot)
+                .. Plain
+                    .Unsewn(Elastic.Use(reading), "end", 2, PadProfile.Foot)
                     .Select(use => use with { Run = use.Run with { Drafted = w.Value } }),
-                .. Usual
-                    .Left(Elastic.Use(reading), "wrap", 1, "left", "right")
+                .. Plain
+                    .Unsewn(Elastic.Use(reading), "wrap", 1, "left", "right")
                     .Select(use => use with { Run = use.Run with { Drafted = l.Value } }),
             ],
             Finished =
@@ -234,7 +234,7 @@ public sealed class ContouredPad : MakeUp
             [
                 .. Bedding.Cautions(reading.Chosen(Bedding.UsedFor) is BedUse.Cot, corded: false),
                 .. Elastic.Remarks(reading),
-                Usual.Blades,
+                Cautions.Blades,
             ],
         };
     }

@@ -17,7 +17,7 @@ public sealed class FittedSheet : MakeUp
         "Edge",
         Length.Inches(3),
         75,
-        Usual.UpTo(12, "3", "7.5", zero: true)
+        LengthLimits.UpTo(12, "3", "7.5", zero: true)
     ) with
     {
         Adjustable = Length.Inches(0, 1, 2),
@@ -75,12 +75,12 @@ public sealed class FittedSheet : MakeUp
         Elastic.Edge,
         .. Elastic.Choices,
         BoxedSheet.Corners.StartingWith(CornerSchool.SquareDrop),
-        Usual.PanelGrain,
+        GrainChoices.Panels,
         WidthJoins.School.StartingWith(WidthSchool.Strip),
     ];
 
     /// <inheritdoc/>
-    public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } = [Usual.Seam, Elastic.Casing];
+    public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } = [EdgeAllowances.Seam, Elastic.Casing];
 
     /// <inheritdoc/>
     public override Sketch Sketch(Reading reading) => PrismSketch.Box(reading, W, L, T);
@@ -88,7 +88,7 @@ public sealed class FittedSheet : MakeUp
     /// <inheritdoc/>
     public override IEnumerable<Problem> Check(Reading reading)
     {
-        var s = reading[Usual.Seam].Value;
+        var s = reading[EdgeAllowances.Seam].Value;
         foreach (var side in new[] { W, L })
             if (reading[side].Value <= 4 * s)
                 yield return reading.Refuse(
@@ -111,7 +111,7 @@ public sealed class FittedSheet : MakeUp
         var sheet = BoxedSheet.BySchool(reading, top, Fall(reading), "sheet");
         var piece = sheet.Piece("sheet", "sheet", 1, side => Elastic.Allowance(reading, "sheet", side)) with
         {
-            Grain = reading.Chosen(Usual.PanelGrain),
+            Grain = reading.Chosen(GrainChoices.Panels),
             MayBeJoined = true,
         };
         List<Seam> seams = [.. sheet.CornerSeams("sheet", 1, "")];
@@ -147,7 +147,7 @@ public sealed class FittedSheet : MakeUp
                 .. Bedding.Cautions(reading.Chosen(Bedding.UsedFor) is BedUse.Cot, corded: false),
                 .. sheet.Remarks(reading),
                 .. Elastic.Remarks(reading),
-                Usual.Blades,
+                Cautions.Blades,
             ],
         };
     }

@@ -46,7 +46,7 @@ public sealed class ChairBackSlipOver : MakeUp
         "Ease",
         Length.Inches(1),
         25,
-        Usual.UpTo(6, "1", "2.5", zero: true)
+        LengthLimits.UpTo(6, "1", "2.5", zero: true)
     );
 
     internal static readonly LengthChoice HeightEase = Choice.OfLength(
@@ -55,7 +55,7 @@ public sealed class ChairBackSlipOver : MakeUp
         "Ease",
         Length.Zero,
         0,
-        Usual.UpTo(6, "0", "0", zero: true)
+        LengthLimits.UpTo(6, "0", "0", zero: true)
     );
 
     internal static readonly OptionChoice<FinialPlaces> Finials = Choice
@@ -67,11 +67,11 @@ public sealed class ChairBackSlipOver : MakeUp
             Option.Of(FinialPlaces.Middle, "One in the middle", "A gap in the middle of the top seam."),
             Option.Of(FinialPlaces.Ends, "One at each end", "A gap at both ends of the top seam.")
         )
-        .When(Back, BackShape.Straight, BackShape.Tapered, BackShape.Arched);
+        .AskedWhen(Back, BackShape.Straight, BackShape.Tapered, BackShape.Arched);
 
     internal static readonly LengthChoice FinialGap = Choice
-        .OfLength("finialGap", "Gap for a finial", "Top", Length.Inches(2), 50, Usual.UpTo(24, "2", "5"))
-        .When(Finials, FinialPlaces.Middle, FinialPlaces.Ends);
+        .OfLength("finialGap", "Gap for a finial", "Top", Length.Inches(2), 50, LengthLimits.UpTo(24, "2", "5"))
+        .AskedWhen(Finials, FinialPlaces.Middle, FinialPlaces.Ends);
 
     internal static readonly AllowanceDeclaration Hem = new AllowanceDeclaration(
         "h",
@@ -87,7 +87,7 @@ public sealed class ChairBackSlipOver : MakeUp
         "Across the back at its top, outside to outside.",
         LengthLimits.Item,
         Usual: Length.Inches(17)
-    ).When(Back, BackShape.Straight, BackShape.Tapered, BackShape.Arched);
+    ).AskedWhen(Back, BackShape.Straight, BackShape.Tapered, BackShape.Arched);
 
     internal static readonly Measure B = new Measure(
         "B",
@@ -95,15 +95,15 @@ public sealed class ChairBackSlipOver : MakeUp
         "Across the back just above the seat.",
         LengthLimits.Item,
         Usual: Length.Inches(16)
-    ).When(Back, BackShape.Tapered, BackShape.Arched);
+    ).AskedWhen(Back, BackShape.Tapered, BackShape.Arched);
 
     internal static readonly Measure H = new Measure(
         "H",
         "height",
         "From the seat to the top rail, at the side.",
-        Usual.UpTo(120, "22", "56"),
+        LengthLimits.UpTo(120, "22", "56"),
         Usual: Length.Inches(20)
-    ).When(Back, BackShape.Straight, BackShape.Tapered, BackShape.Arched);
+    ).AskedWhen(Back, BackShape.Straight, BackShape.Tapered, BackShape.Arched);
 
     internal static readonly Measure RiseOfTheArch = new Measure(
         "b",
@@ -111,7 +111,7 @@ public sealed class ChairBackSlipOver : MakeUp
         "How far the middle of the top rail stands above its ends.",
         LengthLimits.Item,
         Usual: Length.Inches(3)
-    ).When(Back, BackShape.Arched);
+    ).AskedWhen(Back, BackShape.Arched);
 
     internal static readonly Measure O = new Measure(
         "O",
@@ -128,7 +128,7 @@ public sealed class ChairBackSlipOver : MakeUp
         "D",
         "depth",
         "How thick the back is at its thickest.",
-        Usual.UpTo(24, "2", "5"),
+        LengthLimits.UpTo(24, "2", "5"),
         Usual: Length.Inches(2)
     );
 
@@ -152,7 +152,7 @@ public sealed class ChairBackSlipOver : MakeUp
     public override IReadOnlyList<Choice> Choices { get; } = [Back, Lining, WidthEase, HeightEase, Finials, FinialGap];
 
     /// <inheritdoc/>
-    public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } = [Usual.Seam, Hem];
+    public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } = [EdgeAllowances.Seam, Hem];
 
     /// <inheritdoc/>
     public override Sketch Sketch(Reading reading)
@@ -228,7 +228,7 @@ public sealed class ChairBackSlipOver : MakeUp
         var gap = (foot / 2).As("gap", "turning gap, a quarter of the lower edge");
         if (lined)
         {
-            seams.Add(Usual.Join("lower edge, front", ("face", 1, face.Lower), ("lining", 1, face.Lower), foot));
+            seams.Add(Plain.Join("lower edge, front", ("face", 1, face.Lower), ("lining", 1, face.Lower), foot));
             var beside = (foot - gap) / 2;
             foreach (
                 var (name, from, to, drafted, kind) in new[]
@@ -256,8 +256,8 @@ public sealed class ChairBackSlipOver : MakeUp
         }
         else
             uses.AddRange(
-                Usual
-                    .Left(EdgeUse.Hem, "face", 2, face.Lower)
+                Plain
+                    .Unsewn(EdgeUse.Hem, "face", 2, face.Lower)
                     .Select(use => use with { Run = use.Run with { Drafted = foot.Value } })
             );
         string[] Named(string part) =>
@@ -310,7 +310,7 @@ public sealed class ChairBackSlipOver : MakeUp
                         ? "The two cloths must not show through each other; light to middle weight."
                         : "Light to middle weight cloth goes over the corners best."
                 ),
-                Usual.Blades,
+                Cautions.Blades,
             ],
         };
     }

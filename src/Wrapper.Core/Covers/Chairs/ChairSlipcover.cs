@@ -37,8 +37,8 @@ public sealed class ChairSlipcover : MakeUp
     };
 
     internal static readonly LengthChoice Roll = Choice
-        .OfLength("roll", "Rise of the roll", "Arms", Length.Inches(1, 1, 2), 40, Usual.UpTo(24, "1 1/2", "4"))
-        .When(ArmTop, ArmShape.Rolled) with
+        .OfLength("roll", "Rise of the roll", "Arms", Length.Inches(1, 1, 2), 40, LengthLimits.UpTo(24, "1 1/2", "4"))
+        .AskedWhen(ArmTop, ArmShape.Rolled) with
     {
         OnMeasure = true,
         Note = "How far the middle of the roll stands above its ends.",
@@ -69,7 +69,7 @@ public sealed class ChairSlipcover : MakeUp
         "Ease",
         Length.Inches(2, 1, 2),
         65,
-        Usual.UpTo(12, "2 1/2", "6.5", zero: true)
+        LengthLimits.UpTo(12, "2 1/2", "6.5", zero: true)
     ) with
     {
         Note = "Half of it on every edge; trimmed to three seam allowances, then to one.",
@@ -89,7 +89,7 @@ public sealed class ChairSlipcover : MakeUp
         "Zip",
         Length.Inches(2),
         50,
-        Usual.UpTo(60, "2", "5", zero: true)
+        LengthLimits.UpTo(60, "2", "5", zero: true)
     );
 
     internal static readonly OptionChoice<SkirtSchool> Skirt = Choice.Of(
@@ -105,12 +105,19 @@ public sealed class ChairSlipcover : MakeUp
     );
 
     internal static readonly LengthChoice SkirtDrop = Choice
-        .OfLength("skirtDrop", "Skirt, finished", "Skirt", Length.Inches(7), 180, Usual.UpTo(40, "7", "18"))
-        .When(Skirt, SkirtSchool.Flaps);
+        .OfLength("skirtDrop", "Skirt, finished", "Skirt", Length.Inches(7), 180, LengthLimits.UpTo(40, "7", "18"))
+        .AskedWhen(Skirt, SkirtSchool.Flaps);
 
     internal static readonly LengthChoice FlapWidth = Choice
-        .OfLength("flap", "Flap, each way from the corner", "Skirt", Length.Inches(6), 150, Usual.UpTo(24, "6", "15"))
-        .When(Skirt, SkirtSchool.Flaps) with
+        .OfLength(
+            "flap",
+            "Flap, each way from the corner",
+            "Skirt",
+            Length.Inches(6),
+            150,
+            LengthLimits.UpTo(24, "6", "15")
+        )
+        .AskedWhen(Skirt, SkirtSchool.Flaps) with
     {
         Adjustable = Length.Inches(1),
     };
@@ -177,7 +184,7 @@ public sealed class ChairSlipcover : MakeUp
         "Hang a plumb line from the arm's inner top edge: how far its foot lies beside it at the seat.",
         LengthLimits.Item,
         Usual: Length.Inches(1)
-    ).When(Lean, ArmLean.Out, ArmLean.In);
+    ).AskedWhen(Lean, ArmLean.Out, ArmLean.In);
 
     internal static readonly Measure H = new Measure(
         "H",
@@ -201,13 +208,13 @@ public sealed class ChairSlipcover : MakeUp
         "How far the wing stands forward of the back.",
         LengthLimits.Item,
         Usual: Length.Inches(5)
-    ).When(Wings, YesNo.Yes);
+    ).AskedWhen(Wings, YesNo.Yes);
 
     internal static readonly Measure C = new Measure(
         "C",
         "crevice",
         "How deep a hand goes down between seat and back.",
-        Usual.UpTo(24, "5", "12"),
+        LengthLimits.UpTo(24, "5", "12"),
         Usual: Length.Inches(5)
     ) with
     {
@@ -218,7 +225,7 @@ public sealed class ChairSlipcover : MakeUp
         "t",
         "tuck-in used",
         "Only to use another depth than three fifths of the crevice, at most 3 in (7.5 cm).",
-        Usual.UpTo(24, "3", "7.5"),
+        LengthLimits.UpTo(24, "3", "7.5"),
         Optional: true,
         Usual: Length.Inches(3)
     );
@@ -264,11 +271,11 @@ public sealed class ChairSlipcover : MakeUp
                 Option.Of(Cording.None, "No cord", "Plain seams.")
             )
         ),
-        Usual.PanelGrain,
+        GrainChoices.Panels,
     ];
 
     /// <inheritdoc/>
-    public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } = [Usual.Seam, Hem];
+    public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } = [EdgeAllowances.Seam, Hem];
 
     /// <inheritdoc/>
     public override Sketch Sketch(Reading reading)
@@ -309,7 +316,7 @@ public sealed class ChairSlipcover : MakeUp
         var body = new ChairBody(reading);
         foreach (var problem in TuckIn.Check(reading))
             yield return problem;
-        if (body.Above.Value <= 2 * reading[Usual.Seam].Value)
+        if (body.Above.Value <= 2 * reading[EdgeAllowances.Seam].Value)
             yield return reading.Refuse(
                 H,
                 $"no higher than arm and top rail together ({reading.Say(body.Arm.Value + body.Thick.Value)}): nothing is left of the back above the arms",
@@ -378,7 +385,7 @@ public sealed class ChairSlipcover : MakeUp
                 ("round the foot", (2 * body.Foot) + (2 * (body.Seat + body.Thick))),
             ],
             Steps = SlipcoverSteps.Of(reading, body, seams),
-            Remarks = [.. new SlipcoverPoints(body).Remarks(), Usual.Blades, Usual.OldFurniture],
+            Remarks = [.. new SlipcoverPoints(body).Remarks(), Cautions.Blades, Cautions.OldFurniture],
         };
     }
 }

@@ -82,7 +82,11 @@ internal sealed class SlipOverFace
                 .ToDictionary(
                     edge => edge,
                     edge =>
-                        reading.EdgeAllowance(edge == Lower && !lined ? ChairBackSlipOver.Hem : Usual.Seam, key, edge)
+                        reading.EdgeAllowance(
+                            edge == Lower && !lined ? ChairBackSlipOver.Hem : EdgeAllowances.Seam,
+                            key,
+                            edge
+                        )
                 ),
             UncutShape = IsTraced ? null : Uncut,
             TurnedOver = true,
@@ -102,11 +106,11 @@ internal sealed class SlipOverFace
         if (IsTraced)
         {
             foreach (var edge in piece.Stitch.Edges.Select(edge => edge.Name).Where(edge => edge != Lower))
-                yield return Usual.Join($"side {edge}{of}", (piece.Key, 1, edge), (piece.Key, 2, edge), Drawn(edge));
+                yield return Plain.Join($"side {edge}{of}", (piece.Key, 1, edge), (piece.Key, 2, edge), Drawn(edge));
             yield break;
         }
         foreach (var side in (string[])["right side", "left side"])
-            yield return Usual.Join($"{side}{of}", (piece.Key, 1, side), (piece.Key, 2, side), Drawn(side));
+            yield return Plain.Join($"{side}{of}", (piece.Key, 1, side), (piece.Key, 2, side), Drawn(side));
         foreach (var seam in Top(piece.Key, Drawn("top"), of))
             yield return seam;
         foreach (

@@ -16,7 +16,7 @@ internal sealed class SlipcoverPieces(Reading reading, ChairBody body)
 
     private readonly Working tuck = TuckIn.Of(reading);
     private readonly Working ease = new Allowance("e", AllowanceRole.Ease, reading[ChairSlipcover.PinEase]) / 2;
-    private readonly Grain grain = reading.Chosen(Usual.PanelGrain);
+    private readonly Grain grain = reading.Chosen(GrainChoices.Panels);
 
     /// <summary>Every piece, with the points where three or more of them meet.</summary>
     public IEnumerable<Piece> All() =>
@@ -53,8 +53,8 @@ internal sealed class SlipcoverPieces(Reading reading, ChairBody body)
             "",
             ""
         );
-        yield return Plain("inside-arm", "inside arm", 2, body.Seat, body.Inner + body.Over, ["lower"], Crevice);
-        yield return Plain("outside-arm", "outside arm", 2, body.Seat + body.Thick, body.Outer, [], "");
+        yield return PlainPiece("inside-arm", "inside arm", 2, body.Seat, body.Inner + body.Over, ["lower"], Crevice);
+        yield return PlainPiece("outside-arm", "outside arm", 2, body.Seat + body.Thick, body.Outer, [], "");
         if (reading.Chosen(ChairSlipcover.ArmFront) is ArmFrontSchool.Panel)
             yield return Shaped(
                 "arm-front",
@@ -77,8 +77,8 @@ internal sealed class SlipcoverPieces(Reading reading, ChairBody body)
         else
             yield return Strip();
         if (body.HasWings)
-            yield return Plain("inside-wing", "inside wing", 2, body.Wing, body.Above, [], "");
-        yield return Plain(
+            yield return PlainPiece("inside-wing", "inside wing", 2, body.Wing, body.Above, [], "");
+        yield return PlainPiece(
             "corner",
             body.HasWings ? "outside wing and back corner" : "back corner",
             2,
@@ -87,7 +87,7 @@ internal sealed class SlipcoverPieces(Reading reading, ChairBody body)
             [],
             ""
         );
-        yield return Plain(
+        yield return PlainPiece(
             "deck",
             "deck",
             1,
@@ -96,18 +96,18 @@ internal sealed class SlipcoverPieces(Reading reading, ChairBody body)
             ["right", "upper", "left"],
             $"{Crevice} Its corners are mitred."
         );
-        yield return Plain("front-band", "front band", 1, body.Width, body.Front, [], "");
+        yield return PlainPiece("front-band", "front band", 1, body.Width, body.Front, [], "");
         foreach (var skirt in Skirt())
             yield return skirt;
     }
 
     // What is cut out round the arm is cut close: it is opened further on the chair.
     private Working Edge(string piece, string edge, bool tucked) =>
-        edge.EndsWith("step", StringComparison.Ordinal) ? reading.EdgeAllowance(Usual.Seam, piece, edge)
-        : tucked ? reading.EdgeAllowance(Usual.Seam, piece, edge) + ease + tuck
-        : reading.EdgeAllowance(Usual.Seam, piece, edge) + ease;
+        edge.EndsWith("step", StringComparison.Ordinal) ? reading.EdgeAllowance(EdgeAllowances.Seam, piece, edge)
+        : tucked ? reading.EdgeAllowance(EdgeAllowances.Seam, piece, edge) + ease + tuck
+        : reading.EdgeAllowance(EdgeAllowances.Seam, piece, edge) + ease;
 
-    private Piece Plain(
+    private Piece PlainPiece(
         string key,
         string name,
         int quantity,
@@ -116,7 +116,7 @@ internal sealed class SlipcoverPieces(Reading reading, ChairBody body)
         string[] tucked,
         string note
     ) =>
-        Usual.Rectangle(key, name, quantity, width, height, edge => Edge(key, edge, tucked.Contains(edge))) with
+        Plain.Rectangle(key, name, quantity, width, height, edge => Edge(key, edge, tucked.Contains(edge))) with
         {
             Grain = grain,
             TurnedOver = quantity == 2,
@@ -163,7 +163,7 @@ internal sealed class SlipcoverPieces(Reading reading, ChairBody body)
             edge is "lower" or "upper"
                 ? new Allowance("over", AllowanceRole.Ease, Length.Inches(1))
                 : Edge("arm-front", edge, tucked: false);
-        return Usual.Rectangle("arm-front", "arm front strip", 2, length, body.ArmBase, Over, "length", "width") with
+        return Plain.Rectangle("arm-front", "arm front strip", 2, length, body.ArmBase, Over, "length", "width") with
         {
             Grain = grain,
             TurnedOver = true,
@@ -186,13 +186,13 @@ internal sealed class SlipcoverPieces(Reading reading, ChairBody body)
             }
         )
             // The skirt is cut to size: it is not pinned on the chair.
-            yield return Usual.Rectangle(
+            yield return Plain.Rectangle(
                 key,
                 name,
                 quantity,
                 width,
                 drop,
-                edge => reading.EdgeAllowance(edge == "upper" ? Usual.Seam : ChairSlipcover.Hem, key, edge),
+                edge => reading.EdgeAllowance(edge == "upper" ? EdgeAllowances.Seam : ChairSlipcover.Hem, key, edge),
                 "width",
                 "height"
             ) with

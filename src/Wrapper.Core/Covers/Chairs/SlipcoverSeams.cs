@@ -13,12 +13,12 @@ internal sealed class SlipcoverSeams(Reading reading, ChairBody body)
 {
     public IEnumerable<Seam> All()
     {
-        yield return Usual.Join("deck to inside back", ("deck", 1, "upper"), ("inside-back", 1, "crevice"), body.Width);
-        yield return Usual.Join("deck to front band", ("deck", 1, "lower"), ("front-band", 1, "upper"), body.Width) with
+        yield return Plain.Join("deck to inside back", ("deck", 1, "upper"), ("inside-back", 1, "crevice"), body.Width);
+        yield return Plain.Join("deck to front band", ("deck", 1, "lower"), ("front-band", 1, "upper"), body.Width) with
         {
             CordLine = "front edge of the seat",
         };
-        yield return Usual.Join(
+        yield return Plain.Join(
             "inside back to outside back, top",
             ("inside-back", 1, "top"),
             ("outside-back", 1, "top"),
@@ -42,12 +42,12 @@ internal sealed class SlipcoverSeams(Reading reading, ChairBody body)
         {
             CordLine = "skirt line",
         };
-        yield return Usual.Join("skirt, back", ("skirt-front", 2, "upper"), ("outside-back", 1, "foot"), body.Foot) with
+        yield return Plain.Join("skirt, back", ("skirt-front", 2, "upper"), ("outside-back", 1, "foot"), body.Foot) with
         {
             CordLine = "skirt line",
         };
         foreach (var (side, at) in new[] { ("right", 1), ("left", 2) })
-            yield return Usual.Join(
+            yield return Plain.Join(
                 $"skirt, {side} side",
                 ("skirt-side", at, "upper"),
                 ("outside-arm", at, "lower"),
@@ -64,7 +64,7 @@ internal sealed class SlipcoverSeams(Reading reading, ChairBody body)
 
     private IEnumerable<Seam> Arm(string side, int at)
     {
-        yield return Usual.Join(
+        yield return Plain.Join(
             $"deck to inside arm, {side}",
             ("deck", 1, side),
             ("inside-arm", at, "lower"),
@@ -129,7 +129,7 @@ internal sealed class SlipcoverSeams(Reading reading, ChairBody body)
         {
             CordLine = $"arm, {side}",
         };
-        yield return Usual.Join(
+        yield return Plain.Join(
             $"arm front to outside arm, {side}",
             ("arm-front", at, "outer"),
             ("outside-arm", at, "right"),
@@ -138,7 +138,7 @@ internal sealed class SlipcoverSeams(Reading reading, ChairBody body)
         {
             CordLine = $"arm, {side}",
         };
-        yield return Usual.Join(
+        yield return Plain.Join(
             $"arm front to front band, {side}",
             ("arm-front", at, "band"),
             ("front-band", 1, side),
@@ -195,7 +195,7 @@ internal sealed class SlipcoverSeams(Reading reading, ChairBody body)
                 [new Run("inside-wing", at, "left")],
                 body.Above
             );
-            yield return Usual.Join(
+            yield return Plain.Join(
                 $"inside wing to outside wing, {side}",
                 ("inside-wing", at, "right"),
                 ("corner", at, "right"),
@@ -243,13 +243,13 @@ internal sealed class SlipcoverSeams(Reading reading, ChairBody body)
 
     private IEnumerable<Seam> Sewn(string side, int at, string outer)
     {
-        yield return Usual.Join(
+        yield return Plain.Join(
             $"outside back to outside arm, {side}",
             ("outside-back", 1, $"{side} lower"),
             ("outside-arm", at, "left"),
             body.Outer
         );
-        yield return Usual.Join(
+        yield return Plain.Join(
             $"outside back to {outer}, {side}",
             ("outside-back", 1, $"{side} upper"),
             ("corner", at, "left"),
@@ -298,22 +298,22 @@ internal sealed class SlipcoverSeams(Reading reading, ChairBody body)
     public static IEnumerable<Use> Hems(Reading reading, IReadOnlyList<Piece> pieces)
     {
         var strip = reading.Chosen(ChairSlipcover.ArmFront) is ArmFrontSchool.Strip;
-        IEnumerable<Use> uses = strip ? Usual.Left(EdgeUse.Caught, "arm-front", 2, "right") : [];
+        IEnumerable<Use> uses = strip ? Plain.Unsewn(EdgeUse.Caught, "arm-front", 2, "right") : [];
         if (reading.Chosen(ChairSlipcover.Skirt) is not SkirtSchool.Flaps)
             uses =
             [
                 .. uses,
-                .. Usual.Left(EdgeUse.Hem, "front-band", 1, "lower"),
-                .. Usual.Left(EdgeUse.Hem, "outside-back", 1, "foot"),
-                .. Usual.Left(EdgeUse.Hem, "outside-arm", 2, "lower"),
-                .. Usual.Left(EdgeUse.Hem, "arm-front", 2, strip ? "left" : "base"),
+                .. Plain.Unsewn(EdgeUse.Hem, "front-band", 1, "lower"),
+                .. Plain.Unsewn(EdgeUse.Hem, "outside-back", 1, "foot"),
+                .. Plain.Unsewn(EdgeUse.Hem, "outside-arm", 2, "lower"),
+                .. Plain.Unsewn(EdgeUse.Hem, "arm-front", 2, strip ? "left" : "base"),
             ];
         foreach (var skirt in pieces.Where(piece => piece.Key.StartsWith("skirt", StringComparison.Ordinal)))
             uses =
             [
                 .. uses,
-                .. Usual.Left(EdgeUse.Hem, skirt.Key, skirt.Quantity, "lower", "right", "left"),
-                .. skirt.Key == "skirt-flap" ? Usual.Left(EdgeUse.Caught, skirt.Key, skirt.Quantity, "upper") : [],
+                .. Plain.Unsewn(EdgeUse.Hem, skirt.Key, skirt.Quantity, "lower", "right", "left"),
+                .. skirt.Key == "skirt-flap" ? Plain.Unsewn(EdgeUse.Caught, skirt.Key, skirt.Quantity, "upper") : [],
             ];
         // None of these has another side: each keeps the length that it is drawn with.
         return uses.Select(use =>

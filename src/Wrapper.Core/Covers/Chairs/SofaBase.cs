@@ -16,7 +16,7 @@ public sealed class SofaBase : MakeUp
         "Arms",
         Length.Inches(4),
         100,
-        Usual.UpTo(24, "4", "10", zero: true)
+        LengthLimits.UpTo(24, "4", "10", zero: true)
     ) with
     {
         Note = "What each arm sheet has over its length to go round both ends.",
@@ -74,7 +74,7 @@ public sealed class SofaBase : MakeUp
         "C",
         "crevice",
         "How deep a hand goes down between seat and arm.",
-        Usual.UpTo(24, "5", "12"),
+        LengthLimits.UpTo(24, "5", "12"),
         Usual: Length.Inches(5)
     ) with
     {
@@ -85,7 +85,7 @@ public sealed class SofaBase : MakeUp
         "t",
         "tuck-in used",
         "Only to use another depth than three fifths of the crevice, at most 3 in (7.5 cm).",
-        Usual.UpTo(24, "3", "7.5"),
+        LengthLimits.UpTo(24, "3", "7.5"),
         Optional: true,
         Usual: Length.Inches(3)
     );
@@ -107,7 +107,7 @@ public sealed class SofaBase : MakeUp
     public override IReadOnlyList<Measure> Measures { get; } = [W, S, F, A, M, C, TuckInUsed];
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Choice> Choices { get; } = [Round, Usual.PanelGrain];
+    public override IReadOnlyList<Choice> Choices { get; } = [Round, GrainChoices.Panels];
 
     /// <inheritdoc/>
     public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } = [Hem];
@@ -146,9 +146,9 @@ public sealed class SofaBase : MakeUp
         var tuck = TuckIn.Of(reading);
         Working HemOf(string piece, string edge) => reading.EdgeAllowance(Hem, piece, edge);
         var round = new Allowance("round", AllowanceRole.Ease, reading[Round]);
-        var grain = reading.Chosen(Usual.PanelGrain);
+        var grain = reading.Chosen(GrainChoices.Panels);
         // Tuck-ins lie only along crevices: the seat's back and sides, and the lower edge of the arms.
-        var seat = Usual.Rectangle(
+        var seat = Plain.Rectangle(
             "seat",
             "seat and front sheet",
             1,
@@ -156,7 +156,7 @@ public sealed class SofaBase : MakeUp
             reading[S] + reading[F],
             edge => edge == "lower" ? HemOf("seat", edge) : tuck + HemOf("seat", edge)
         );
-        var arm = Usual.Rectangle(
+        var arm = Plain.Rectangle(
             "arm",
             "arm sheet",
             2,
@@ -187,8 +187,8 @@ public sealed class SofaBase : MakeUp
             Uses =
             [
                 .. pieces.SelectMany(piece =>
-                    Usual
-                        .Left(EdgeUse.Hem, piece.Key, piece.Quantity, Usual.Sides)
+                    Plain
+                        .Unsewn(EdgeUse.Hem, piece.Key, piece.Quantity, Plain.Sides)
                         .Select(use =>
                             use with
                             {
@@ -208,7 +208,7 @@ public sealed class SofaBase : MakeUp
                 new("Lay the seat sheet over seat and front and tuck it in at the back and both sides.", []),
                 new("Put the cushions back: left and right are mirrored.", []),
             ],
-            Remarks = [Usual.Blades, Usual.OldFurniture],
+            Remarks = [Cautions.Blades, Cautions.OldFurniture],
         };
     }
 }

@@ -25,7 +25,7 @@ public sealed class Bolster : MakeUp
         "d",
         "diameter",
         "Across the end of the dressed inner, between two blocks.",
-        Usual.UpTo(60, "7", "18"),
+        LengthLimits.UpTo(60, "7", "18"),
         Usual: Length.Inches(7)
     );
 
@@ -68,14 +68,14 @@ public sealed class Bolster : MakeUp
                 Option.Of(Cording.None, "No cord", "The plain seam.")
             )
         ),
-        Usual.StripGrain with
+        GrainChoices.Strips with
         {
             Name = "Body lies",
         },
     ];
 
     /// <inheritdoc/>
-    public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } = [Usual.Seam, Usual.Zip];
+    public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } = [EdgeAllowances.Seam, EdgeAllowances.Zip];
 
     /// <inheritdoc/>
     public override Sketch Sketch(Reading reading)
@@ -113,10 +113,10 @@ public sealed class Bolster : MakeUp
                 $"the body is too short for a zip: {reading.Say(2 * EndMargin(reading).Value)} of seam is left at its ends; choose sewn shut",
                 reading.Example("30", "75")
             );
-        if (reading[Diameter].Value <= 2 * reading[Usual.Seam].Value)
+        if (reading[Diameter].Value <= 2 * reading[EdgeAllowances.Seam].Value)
             yield return reading.Refuse(
                 Diameter,
-                $"not over two seam allowances ({reading.Say(2 * reading[Usual.Seam].Value)})",
+                $"not over two seam allowances ({reading.Say(2 * reading[EdgeAllowances.Seam].Value)})",
                 reading.Example("7", "18")
             );
     }
@@ -125,7 +125,7 @@ public sealed class Bolster : MakeUp
     public override Pattern Draft(Reading reading)
     {
         var (d, l) = (reading[Diameter], reading[L]);
-        var s = reading[Usual.Seam];
+        var s = reading[EdgeAllowances.Seam];
         var zipped = reading.Chosen(Closing) is BolsterClosing.Zip;
         var round = d.TimesPi().As("R", "round the stitch line of the end");
         var radius = d.Value.Over(2);
@@ -139,19 +139,27 @@ public sealed class Bolster : MakeUp
         {
             Allowances = RoundShape
                 .Circle(d.Value)
-                .Edges.ToDictionary(edge => edge.Name, edge => reading.EdgeAllowance(Usual.Seam, "end", edge.Name)),
+                .Edges.ToDictionary(
+                    edge => edge.Name,
+                    edge => reading.EdgeAllowance(EdgeAllowances.Seam, "end", edge.Name)
+                ),
             Grain = Grain.Either,
         }.Measured(d, d);
-        var body = Usual.Rectangle(
+        var body = Plain.Rectangle(
             "body",
             "body",
             1,
             round,
             l,
-            edge => reading.EdgeAllowance(zipped && edge is "left" or "right" ? Usual.Zip : Usual.Seam, "body", edge)
+            edge =>
+                reading.EdgeAllowance(
+                    zipped && edge is "left" or "right" ? EdgeAllowances.Zip : EdgeAllowances.Seam,
+                    "body",
+                    edge
+                )
         ) with
         {
-            Grain = reading.Chosen(Usual.StripGrain),
+            Grain = reading.Chosen(GrainChoices.Strips),
             Note = $"Clip both ends every {reading.Say(Clips.Spacing(radius))}, to just short of the stitch line.",
         };
         var corded = Cord.IsChosen(reading);
@@ -201,7 +209,7 @@ public sealed class Bolster : MakeUp
                 new(
                     $"Check the line that the tape goes round: the stitch line is {reading.Say(round.Value)}. Wrapped round the cut disc it reads {reading.Say(slip.Value)}; cut to that without a seam, the body is {reading.Say(slip.Value - round.Value - (2 * s.Value))} too wide and must be eased in."
                 ),
-                Usual.Blades,
+                Cautions.Blades,
             ],
         };
     }
@@ -226,7 +234,7 @@ public sealed class Bolster : MakeUp
     {
         if (!zipped)
         {
-            yield return Usual.Join("body seam", ("body", 1, "left"), ("body", 1, "right"), l);
+            yield return Plain.Join("body seam", ("body", 1, "left"), ("body", 1, "right"), l);
             yield break;
         }
         var (margin, opening) = (EndMargin(reading), ZipOpening(reading));

@@ -32,7 +32,7 @@ public abstract class BoxCushion : MakeUp
     ];
 
     /// <inheritdoc/>
-    public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } = [Usual.Seam, Usual.Zip];
+    public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } = [EdgeAllowances.Seam, EdgeAllowances.Zip];
 
     /// <inheritdoc/>
     public override Sketch Sketch(Reading reading) => OutlineShapes.Sketch(reading, T);
@@ -44,7 +44,7 @@ public abstract class BoxCushion : MakeUp
         if (problems.Count > 0)
             return problems;
         var seat = Seat(reading);
-        var s = reading[Usual.Seam].Value;
+        var s = reading[EdgeAllowances.Seam].Value;
         var main =
             reading.Chosen(OutlineShapes.Shape) is SeatShapeKind.Round
                 ? (OutlineShapes.Diameter, OutlineShapes.Diameter)
@@ -117,7 +117,7 @@ public abstract class BoxCushion : MakeUp
                 )
             )
                 yield return caution;
-        yield return Usual.Blades;
+        yield return Cautions.Blades;
     }
 
     /// <inheritdoc/>

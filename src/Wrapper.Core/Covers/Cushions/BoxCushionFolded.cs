@@ -65,7 +65,7 @@ public sealed class BoxCushionFolded : BoxCushion
 
     /// <inheritdoc/>
     public override IReadOnlyList<Choice> Choices { get; } =
-    [.. OutlineShapes.Choices, .. EaseSchools.Choices, BoxedSheet.Corners, Zip, ZipTurn, ZipClear, Usual.PanelGrain];
+    [.. OutlineShapes.Choices, .. EaseSchools.Choices, BoxedSheet.Corners, Zip, ZipTurn, ZipClear, GrainChoices.Panels];
 
     /// <inheritdoc/>
     public override IEnumerable<Problem> Check(Reading reading)
@@ -126,7 +126,7 @@ public sealed class BoxCushionFolded : BoxCushion
         var seams = sheet.Seams().ToList();
         return new Pattern
         {
-            Pieces = [FoldedPiece.Of(reading, sheet) with { Grain = reading.Chosen(Usual.PanelGrain) }],
+            Pieces = [FoldedPiece.Of(reading, sheet) with { Grain = reading.Chosen(GrainChoices.Panels) }],
             Seams = seams,
             Finished =
             [

@@ -113,8 +113,8 @@ public class BoxCushionStrip : BoxCushion
         Lap,
         Lengths,
         Joins,
-        Usual.PanelGrain,
-        Usual.StripGrain,
+        GrainChoices.Panels,
+        GrainChoices.Strips,
         .. Cord.Choices,
     ];
 
@@ -143,7 +143,7 @@ public class BoxCushionStrip : BoxCushion
     {
         var plan = new BoxedPlan(reading);
         var panel = Panel(reading, plan) with { MayBeJoined = JoinsPanels };
-        var boxing = new BoxingStrip(reading, plan, reading.Chosen(Usual.StripGrain));
+        var boxing = new BoxingStrip(reading, plan, reading.Chosen(GrainChoices.Strips));
         var zipStrip = ZipStrip(reading, plan);
         var corded = Cord.IsChosen(reading);
         List<Seam> seams =
@@ -176,7 +176,7 @@ public class BoxCushionStrip : BoxCushion
             select seam,
             new("zip", SeamKind.Zip, [new Run("zip-strip", 1, "zip")], [new Run("zip-strip", 2, "zip")], plan.ZipRun)
             {
-                Zip = Zip.Chain(plan.ZipRun + (2 * reading[Usual.Seam])),
+                Zip = Zip.Chain(plan.ZipRun + (2 * reading[EdgeAllowances.Seam])),
             },
             new(
                 "boxing to zip strip, first end",
@@ -218,12 +218,12 @@ public class BoxCushionStrip : BoxCushion
 
     private static Piece Panel(Reading reading, BoxedPlan plan)
     {
-        Working Own(string edge) => reading.EdgeAllowance(Usual.Seam, "panel", edge);
+        Working Own(string edge) => reading.EdgeAllowance(EdgeAllowances.Seam, "panel", edge);
         var outline = plan.Seat.Outline;
         return new Piece("panel", "panel", 2, plan.Seat.Dimensions, plan.Seat.Shape)
         {
             Allowances = outline.Edges.ToDictionary(edge => edge.Name, edge => Own(edge.Name)),
-            Grain = reading.Chosen(Usual.PanelGrain),
+            Grain = reading.Chosen(GrainChoices.Panels),
             TurnedOver = true,
             Note = "One top, and one bottom that is turned over.",
         }.Measured(plan.Seat.Width, plan.Seat.Depth, more: plan.Seat.Diagonals(outline));
@@ -231,7 +231,8 @@ public class BoxCushionStrip : BoxCushion
 
     private static Piece ZipStrip(Reading reading, BoxedPlan plan)
     {
-        Working Edge(string edge) => reading.EdgeAllowance(edge == "zip" ? Usual.Zip : Usual.Seam, "zip-strip", edge);
+        Working Edge(string edge) =>
+            reading.EdgeAllowance(edge == "zip" ? EdgeAllowances.Zip : EdgeAllowances.Seam, "zip-strip", edge);
         var half = plan.Depth / 2;
         return new Piece(
             "zip-strip",
@@ -242,7 +243,7 @@ public class BoxCushionStrip : BoxCushion
         )
         {
             Allowances = new[] { "zip", "right end", "outer", "left end" }.ToDictionary(edge => edge, Edge),
-            Grain = reading.Chosen(Usual.StripGrain),
+            Grain = reading.Chosen(GrainChoices.Strips),
         }.Measured(plan.ZipRun, half, "length", "height");
     }
 }

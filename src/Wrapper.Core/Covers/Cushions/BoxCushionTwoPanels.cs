@@ -25,7 +25,7 @@ public class BoxCushionTwoPanels : BoxCushion
 
     /// <summary>The choices of this school.</summary>
     private protected static IReadOnlyList<Choice> PanelChoices { get; } =
-    [.. OutlineShapes.Choices, .. EaseSchools.Choices, BoxedSheet.Corners, Usual.PanelGrain];
+    [.. OutlineShapes.Choices, .. EaseSchools.Choices, BoxedSheet.Corners, GrainChoices.Panels];
 
     /// <inheritdoc/>
     public override IEnumerable<Problem> Check(Reading reading)
@@ -59,10 +59,10 @@ public class BoxCushionTwoPanels : BoxCushion
             "panel",
             "panel",
             2,
-            side => reading.EdgeAllowance(side == back ? Usual.Zip : Usual.Seam, "panel", side)
+            side => reading.EdgeAllowance(side == back ? EdgeAllowances.Zip : EdgeAllowances.Seam, "panel", side)
         ) with
         {
-            Grain = reading.Chosen(Usual.PanelGrain),
+            Grain = reading.Chosen(GrainChoices.Panels),
             TurnedOver = true,
             MayBeJoined = JoinsPanels,
             Notches = [.. sheet.Sides.Select(side => new Notch(side, sheet.Top.Outline.LengthOf(side).Over(2)))],
@@ -72,7 +72,7 @@ public class BoxCushionTwoPanels : BoxCushion
             .. sheet.CornerSeams("panel", 1, ", top"),
             .. sheet.CornerSeams("panel", 2, ", bottom"),
             .. sheet.Sides.Select(side =>
-                Usual.Join(
+                Plain.Join(
                     side == back ? "zip" : $"{side}, at mid-depth",
                     ("panel", 1, side),
                     ("panel", 2, side),
@@ -80,7 +80,7 @@ public class BoxCushionTwoPanels : BoxCushion
                     side == back ? SeamKind.Zip : SeamKind.Join
                 ) with
                 {
-                    Zip = side == back ? Zip.Chain(sheet.Top.Lengths[back] + (2 * reading[Usual.Seam])) : null,
+                    Zip = side == back ? Zip.Chain(sheet.Top.Lengths[back] + (2 * reading[EdgeAllowances.Seam])) : null,
                 }
             ),
         ];

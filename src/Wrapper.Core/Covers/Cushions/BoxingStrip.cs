@@ -129,7 +129,7 @@ internal sealed class BoxingStrip
     private Piece PieceAt(Reading reading, int at)
     {
         var key = KeyOf(at);
-        Working Edge(string edge) => reading.EdgeAllowance(Usual.Seam, key, edge);
+        Working Edge(string edge) => reading.EdgeAllowance(EdgeAllowances.Seam, key, edge);
         Working o = new Allowance("o", AllowanceRole.Lap, lap);
         var tucks = (TuckedBefore(at).IsPositive ? 2 : 0) + (TuckedAfter(at).IsPositive ? 2 : 0);
         var run =

@@ -185,7 +185,7 @@ internal static class EaseSchools
         if (reading.Chosen(WaddingRound) is WaddingWrap.None)
             yield break;
         var (seat, depth) = (OutlineShapes.Of(reading), reading[BoxCushion.T]);
-        yield return Usual.Sheet(
+        yield return Plain.Sheet(
             ClothRole.Wadding,
             "wadding",
             "wadding, round the front",
@@ -194,7 +194,7 @@ internal static class EaseSchools
             note: "Over the top, round the front and under."
         );
         if (reading.Chosen(WaddingRound) is WaddingWrap.Sides)
-            yield return Usual.Sheet(ClothRole.Wadding, "wadding-side", "wadding, side", seat.Depth, depth, 2);
+            yield return Plain.Sheet(ClothRole.Wadding, "wadding-side", "wadding, side", seat.Depth, depth, 2);
     }
 
     /// <summary>The stocking over foam and wadding (craft §4.8): L + D + 4 in.</summary>

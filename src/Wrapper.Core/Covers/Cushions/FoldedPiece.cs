@@ -47,7 +47,7 @@ internal static class FoldedPiece
         var zip =
             edge.StartsWith("zip", StringComparison.Ordinal)
             && reading.Chosen(BoxCushionFolded.Zip) is not FoldedZip.Round;
-        return reading.EdgeAllowance(zip ? Usual.Zip : Usual.Seam, "cover", edge);
+        return reading.EdgeAllowance(zip ? EdgeAllowances.Zip : EdgeAllowances.Seam, "cover", edge);
     }
 
     private static Working Wider(Working a, Working b) => a.Value >= b.Value ? a : b;

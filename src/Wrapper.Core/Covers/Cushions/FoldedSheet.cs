@@ -19,7 +19,7 @@ internal sealed class FoldedSheet
     {
         this.reading = reading;
         Box = EaseSchools.Finished(reading);
-        Seam = reading[Usual.Seam];
+        Seam = reading[EdgeAllowances.Seam];
         var half = Box.Depth / 2;
         var whole = reading.Chosen(BoxedSheet.Corners) is CornerSchool.SquareDrop;
         Width = whole ? (Box.Width - (2 * Seam)).As("top W", "finished top width") : Box.Width;

@@ -25,12 +25,19 @@ public sealed class KnifeEdgePad : BoxCushion
     );
 
     internal static readonly LengthChoice HandOpening = Choice
-        .OfLength("handOpening", "Opening", "Filling", Length.Inches(4, 1, 2), 115, Usual.UpTo(60, "4 1/2", "11.5"))
-        .When(Filling, PadFilling.Loose);
+        .OfLength(
+            "handOpening",
+            "Opening",
+            "Filling",
+            Length.Inches(4, 1, 2),
+            115,
+            LengthLimits.UpTo(60, "4 1/2", "11.5")
+        )
+        .AskedWhen(Filling, PadFilling.Loose);
 
     internal static readonly CountChoice Density = Choice
         .OfCount("density", "Filling, kilograms in a cubic metre", "Filling", 18, 1, 300)
-        .When(Filling, PadFilling.Loose) with
+        .AskedWhen(Filling, PadFilling.Loose) with
     {
         Note = "As the maker of the filling states it.",
     };
@@ -46,7 +53,7 @@ public sealed class KnifeEdgePad : BoxCushion
         "Ties",
         Length.Inches(14),
         350,
-        Usual.UpTo(60, "14", "35")
+        LengthLimits.UpTo(60, "14", "35")
     );
 
     internal static readonly OptionChoice<Cording> EdgeCord = Cord.Asked(
@@ -75,7 +82,7 @@ public sealed class KnifeEdgePad : BoxCushion
         Ties,
         TieLength,
         .. Cord.ChoicesFor(EdgeCord),
-        Usual.PanelGrain,
+        GrainChoices.Panels,
     ];
 
     private protected override bool IsBoxed => false;
@@ -119,9 +126,9 @@ public sealed class KnifeEdgePad : BoxCushion
         {
             Allowances = outline.Edges.ToDictionary(
                 edge => edge.Name,
-                edge => reading.EdgeAllowance(Usual.Seam, "panel", edge.Name)
+                edge => reading.EdgeAllowance(EdgeAllowances.Seam, "panel", edge.Name)
             ),
-            Grain = reading.Chosen(Usual.PanelGrain),
+            Grain = reading.Chosen(GrainChoices.Panels),
             TurnedOver = true,
             Note = "One turned over, or both cut on the double away from the fold.",
         }.Measured(seat.Width, seat.Depth, more: seat.Diagonals(outline));
@@ -131,7 +138,7 @@ public sealed class KnifeEdgePad : BoxCushion
             .. outline
                 .Edges.Select(edge => edge.Name)
                 .Where(edge => edge != seat.Back)
-                .Select(edge => Usual.Join($"{edge} seam", ("panel", 1, edge), ("panel", 2, edge), seat.Lengths[edge])),
+                .Select(edge => Plain.Join($"{edge} seam", ("panel", 1, edge), ("panel", 2, edge), seat.Lengths[edge])),
             .. Back(seat, opening, IsFoam(reading)),
         ];
         seams = [.. seams.Select(seam => seam with { CordLine = corded ? "edge" : null })];
@@ -182,7 +189,7 @@ public sealed class KnifeEdgePad : BoxCushion
                     [.. seams.Where(seam => seam.Kind == SeamKind.Opening).Select(seam => seam.Name)]
                 ),
             ],
-            Remarks = [.. OutlineShapes.Remarks(reading), Usual.Blades],
+            Remarks = [.. OutlineShapes.Remarks(reading), Cautions.Blades],
             InPairs = OutlineShapes.InPairs(reading),
         };
     }
@@ -209,7 +216,7 @@ public sealed class KnifeEdgePad : BoxCushion
     {
         if (whole)
         {
-            yield return Usual.Join(
+            yield return Plain.Join(
                 "opening",
                 ("panel", 1, seat.Back),
                 ("panel", 2, seat.Back),

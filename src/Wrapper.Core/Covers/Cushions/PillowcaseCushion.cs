@@ -37,7 +37,7 @@ public sealed class PillowcaseCushion : BoxCushion
         "Wrapped end",
         Length.Inches(3),
         75,
-        Usual.UpTo(24, "3", "7.5", zero: true)
+        LengthLimits.UpTo(24, "3", "7.5", zero: true)
     ) with
     {
         Adjustable = Length.Inches(1),
@@ -65,7 +65,7 @@ public sealed class PillowcaseCushion : BoxCushion
 
     /// <inheritdoc/>
     public override IReadOnlyList<Choice> Choices { get; } =
-    [.. OutlineShapes.Choices, .. EaseSchools.Choices, PillowCorners, WrapOver, HeldBy, Usual.PanelGrain];
+    [.. OutlineShapes.Choices, .. EaseSchools.Choices, PillowCorners, WrapOver, HeldBy, GrainChoices.Panels];
 
     private protected override bool IsBoxed => false;
 
@@ -84,7 +84,7 @@ public sealed class PillowcaseCushion : BoxCushion
                     "the sides run into the open end in a curve, so it cannot be folded in; choose a separate boxing strip"
                 )
             );
-        else if (half <= reading[Usual.Seam].Value)
+        else if (half <= reading[EdgeAllowances.Seam].Value)
             problems.Add(
                 reading.Refuse(
                     BoxCushion.T,
@@ -121,13 +121,18 @@ public sealed class PillowcaseCushion : BoxCushion
             .Edges.Where(edge => edge.Name != end || zipped)
             .ToDictionary(
                 edge => edge.Name,
-                edge => reading.EdgeAllowance(edge.Name == end ? Usual.Zip : Usual.Seam, "panel", edge.Name)
+                edge =>
+                    reading.EdgeAllowance(
+                        edge.Name == end ? EdgeAllowances.Zip : EdgeAllowances.Seam,
+                        "panel",
+                        edge.Name
+                    )
             );
         var sideways = end is "left" or "right";
         var piece = new Piece("panel", "panel", 2, dimensions, Shape)
         {
             Allowances = allowances,
-            Grain = reading.Chosen(Usual.PanelGrain),
+            Grain = reading.Chosen(GrainChoices.Panels),
             TurnedOver = true,
             Note = boxed
                 ? ""
@@ -143,7 +148,7 @@ public sealed class PillowcaseCushion : BoxCushion
         [
             .. from edge in drawn.Edges.Select(edge => edge.Name)
             where edge != end && !corners.Any(corner => corner.Item1 == edge || corner.Item2 == edge)
-            select Usual.Join(
+            select Plain.Join(
                 $"{edge}, at mid-depth",
                 ("panel", 1, edge),
                 ("panel", 2, edge),
@@ -162,9 +167,9 @@ public sealed class PillowcaseCushion : BoxCushion
         var across = Working.Of("end", "open end as drawn", drawn.LengthOf(end));
         if (zipped)
             seams.Add(
-                Usual.Join("zip", ("panel", 1, end), ("panel", 2, end), across, SeamKind.Zip) with
+                Plain.Join("zip", ("panel", 1, end), ("panel", 2, end), across, SeamKind.Zip) with
                 {
-                    Zip = Zip.Chain(across + (2 * reading[Usual.Seam])),
+                    Zip = Zip.Chain(across + (2 * reading[EdgeAllowances.Seam])),
                 }
             );
         return new Pattern
@@ -175,8 +180,8 @@ public sealed class PillowcaseCushion : BoxCushion
                 ? []
                 :
                 [
-                    .. Usual
-                        .Left(EdgeUse.Opening, "panel", 2, end)
+                    .. Plain
+                        .Unsewn(EdgeUse.Opening, "panel", 2, end)
                         .Select(use => use with { Run = use.Run with { Drafted = across.Value } }),
                 ],
             Finished = [.. FinishedSizes(seat.Width, seat.Depth, depth), ("wrapped end", wrap)],

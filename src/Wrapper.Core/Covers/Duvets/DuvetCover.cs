@@ -74,7 +74,7 @@ public sealed class DuvetCover : MakeUp
     )
     {
         Adjustable = Length.Inches(2),
-    }.When(Back, DuvetBack.Cloth);
+    }.AskedWhen(Back, DuvetBack.Cloth);
 
     internal static readonly Measure L = new Measure(
         "L",
@@ -93,7 +93,7 @@ public sealed class DuvetCover : MakeUp
         "Of the ready-made sheet, washed and pressed, from edge to edge.",
         LengthLimits.Item,
         Usual: Length.Inches(80)
-    ).When(Back, DuvetBack.Sheet);
+    ).AskedWhen(Back, DuvetBack.Sheet);
 
     /// <inheritdoc/>
     public override string Key => "duvet-cover";
@@ -115,7 +115,8 @@ public sealed class DuvetCover : MakeUp
     public override IReadOnlyList<Choice> Choices { get; } = [Back, .. Closing.Choices, Ties, Slots, WidthJoins.School];
 
     /// <inheritdoc/>
-    public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } = [Usual.Seam, FirstFold, SecondFold];
+    public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } =
+    [EdgeAllowances.Seam, FirstFold, SecondFold];
 
     /// <inheritdoc/>
     public override Sketch Sketch(Reading reading)
@@ -136,7 +137,7 @@ public sealed class DuvetCover : MakeUp
     /// <inheritdoc/>
     public override IEnumerable<Problem> Check(Reading reading)
     {
-        var s = reading[Usual.Seam].Value;
+        var s = reading[EdgeAllowances.Seam].Value;
         var width = Width(reading).Value;
         if (width <= 4 * s)
             yield return reading.Refuse(
@@ -163,14 +164,14 @@ public sealed class DuvetCover : MakeUp
         var beyond = closing.Flap is { } flap ? length + flap : length;
         Working Side(string piece, string edge) =>
             sheet && piece == "front"
-                ? reading.Own(piece, edge, reading[Usual.Seam] + hem)
-                : reading.EdgeAllowance(Usual.Seam, piece, edge);
+                ? reading.Own(piece, edge, reading[EdgeAllowances.Seam] + hem)
+                : reading.EdgeAllowance(EdgeAllowances.Seam, piece, edge);
         Working Edge(string piece, string edge) =>
             edge == "lower" ? reading.Own(piece, edge, hem)
-            : edge == "upper" ? reading.EdgeAllowance(Usual.Seam, piece, edge)
+            : edge == "upper" ? reading.EdgeAllowance(EdgeAllowances.Seam, piece, edge)
             : Side(piece, edge);
         Piece Face(string key, Working high) =>
-            Usual.Rectangle(key, key, 1, width, high, edge => Edge(key, edge)) with
+            Plain.Rectangle(key, key, 1, width, high, edge => Edge(key, edge)) with
             {
                 MayBeJoined = true,
             };
@@ -189,7 +190,7 @@ public sealed class DuvetCover : MakeUp
         ];
         List<Seam> seams =
         [
-            Usual.Join("top", ("front", 1, "upper"), ("back", 1, "upper"), width),
+            Plain.Join("top", ("front", 1, "upper"), ("back", 1, "upper"), width),
             .. SideSeams(reading, length, closing),
             .. closing.Seams(width),
         ];
@@ -234,7 +235,7 @@ public sealed class DuvetCover : MakeUp
                     ]
                     : (Remark[])[],
                 .. closing.Remarks,
-                Usual.Blades,
+                Cautions.Blades,
             ],
         };
     }
@@ -242,7 +243,7 @@ public sealed class DuvetCover : MakeUp
     // Behind a sheet the cover is as wide as the sheet less the seams that join it.
     private static Working Width(Reading reading) =>
         reading.Chosen(Back) is DuvetBack.Sheet
-            ? (reading[Y] - (2 * reading[Usual.Seam])).As("cover W", "sheet less both seams")
+            ? (reading[Y] - (2 * reading[EdgeAllowances.Seam])).As("cover W", "sheet less both seams")
             : reading[W];
 
     private static bool HasSlots(Reading reading) => reading.Chosen(Slots) is HandSlots.Both;

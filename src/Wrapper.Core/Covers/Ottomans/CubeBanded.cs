@@ -20,7 +20,7 @@ public sealed class CubeBanded : Ottoman
         "Cube",
         Length.Inches(2),
         50,
-        Usual.UpTo(60, "2", "5")
+        LengthLimits.UpTo(60, "2", "5")
     );
 
     internal static readonly LengthChoice Band = Choice.OfLength(
@@ -29,7 +29,7 @@ public sealed class CubeBanded : Ottoman
         "Cube",
         Length.Inches(1, 3, 4),
         45,
-        Usual.UpTo(60, "1 3/4", "4.5")
+        LengthLimits.UpTo(60, "1 3/4", "4.5")
     );
 
     internal static readonly CountChoice Density = Choice.OfCount(
@@ -58,7 +58,7 @@ public sealed class CubeBanded : Ottoman
         "A stuffed cube to sit on: bands round the upright corners take the wear, and can be of another cloth.";
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Choice> Choices { get; } = [Wrap, Band, Density, Usual.PanelGrain];
+    public override IReadOnlyList<Choice> Choices { get; } = [Wrap, Band, Density, GrainChoices.Panels];
 
     /// <inheritdoc/>
     public override IEnumerable<Problem> Check(Reading reading)
@@ -93,17 +93,27 @@ public sealed class CubeBanded : Ottoman
         var seat = RectangleShape.Of(w, l, Sum.Of());
         var sides = seat.Outline.Edges.Select(edge => edge.Name).ToList();
         // The dart is stitched t + s from both raw edges and trimmed: nothing is cut first.
-        var sheet = new BoxedSheet(seat, t, edge => reading.EdgeAllowance(Usual.Seam, "top", edge), stitchOff: true);
-        var top = sheet.Piece("top", "top and bottom", 2, side => reading.EdgeAllowance(Usual.Seam, "top", side)) with
+        var sheet = new BoxedSheet(
+            seat,
+            t,
+            edge => reading.EdgeAllowance(EdgeAllowances.Seam, "top", edge),
+            stitchOff: true
+        );
+        var top = sheet.Piece(
+            "top",
+            "top and bottom",
+            2,
+            side => reading.EdgeAllowance(EdgeAllowances.Seam, "top", side)
+        ) with
         {
-            Grain = reading.Chosen(Usual.PanelGrain),
+            Grain = reading.Chosen(GrainChoices.Panels),
             Note =
-                $"Dart each corner where it measures {reading.Say(t.Value + reading[Usual.Seam].Value)} from both raw edges, then trim.",
+                $"Dart each corner where it measures {reading.Say(t.Value + reading[EdgeAllowances.Seam].Value)} from both raw edges, then trim.",
         };
         var high = h - (2 * t);
-        Working S(string key, string edge) => reading.EdgeAllowance(Usual.Seam, key, edge);
+        Working S(string key, string edge) => reading.EdgeAllowance(EdgeAllowances.Seam, key, edge);
         Piece Side(string key, string name, int quantity, Working width) =>
-            Usual.Rectangle(key, name, quantity, width, high, edge => S(key, edge), "width", "height");
+            Plain.Rectangle(key, name, quantity, width, high, edge => S(key, edge), "width", "height");
         Piece[] pieces =
         [
             top,
@@ -167,7 +177,7 @@ public sealed class CubeBanded : Ottoman
                     ["gap for filling"]
                 ),
             ],
-            Remarks = [Usual.Blades],
+            Remarks = [Cautions.Blades],
         };
     }
 
@@ -177,13 +187,13 @@ public sealed class CubeBanded : Ottoman
         foreach (var (side, at) in new[] { "front", "right", "back", "left" }.Select((side, at) => (side, at)))
         {
             var (piece, instance) = Under(side);
-            yield return Usual.Join(
+            yield return Plain.Join(
                 $"{side} side to the band after it",
                 (piece, instance, "right"),
                 ("band", at + 1, "left"),
                 high
             );
-            yield return Usual.Join(
+            yield return Plain.Join(
                 $"{side} side to the band before it",
                 ("band", at == 0 ? 4 : at, "right"),
                 (piece, instance, "left"),

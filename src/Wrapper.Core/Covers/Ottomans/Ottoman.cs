@@ -17,7 +17,7 @@ public abstract class Ottoman : MakeUp
         "Beneath",
         Length.Inches(3),
         75,
-        Usual.UpTo(12, "3", "7.5", zero: true)
+        LengthLimits.UpTo(12, "3", "7.5", zero: true)
     ) with
     {
         Adjustable = Length.Inches(1),
@@ -38,11 +38,18 @@ public abstract class Ottoman : MakeUp
 
     internal static readonly CountChoice Legs = Choice
         .OfCount("legs", "Legs", "Beneath", 4, 0, 12)
-        .When(Fastening, OttomanFastening.HookAndLoop);
+        .AskedWhen(Fastening, OttomanFastening.HookAndLoop);
 
     internal static readonly LengthChoice LegGap = Choice
-        .OfLength("legGap", "Gap at each leg", "Beneath", Length.Inches(3), 75, Usual.UpTo(24, "3", "7.5", zero: true))
-        .When(Fastening, OttomanFastening.HookAndLoop);
+        .OfLength(
+            "legGap",
+            "Gap at each leg",
+            "Beneath",
+            Length.Inches(3),
+            75,
+            LengthLimits.UpTo(24, "3", "7.5", zero: true)
+        )
+        .AskedWhen(Fastening, OttomanFastening.HookAndLoop);
 
     internal static readonly Measure W = new Measure(
         "W",
@@ -64,7 +71,7 @@ public abstract class Ottoman : MakeUp
         "H",
         "height",
         "From the edge of the top to the lower edge of the body, legs left out.",
-        Usual.UpTo(120, "18", "45"),
+        LengthLimits.UpTo(120, "18", "45"),
         Usual: Length.Inches(17)
     );
 
@@ -75,7 +82,7 @@ public abstract class Ottoman : MakeUp
     public override IReadOnlyList<Measure> Measures { get; } = [W, L, H];
 
     /// <inheritdoc/>
-    public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } = [Usual.Seam];
+    public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } = [EdgeAllowances.Seam];
 
     /// <inheritdoc/>
     public override Sketch Sketch(Reading reading) => PrismSketch.Box(reading, W, L, H);
@@ -117,13 +124,13 @@ public abstract class Ottoman : MakeUp
     {
         var under = new Allowance("under", AllowanceRole.Hem, reading[Turned]);
         foreach (var (key, side) in new[] { ("front", W), ("side", L) })
-            yield return Usual.Rectangle(
+            yield return Plain.Rectangle(
                 key,
                 key == "front" ? $"{name}, front and back" : $"{name}, left and right",
                 2,
                 reading[side],
                 height,
-                edge => edge == "lower" ? under : reading.EdgeAllowance(Usual.Seam, key, edge),
+                edge => edge == "lower" ? under : reading.EdgeAllowance(EdgeAllowances.Seam, key, edge),
                 "width",
                 "height"
             ) with
@@ -137,15 +144,15 @@ public abstract class Ottoman : MakeUp
     /// <summary>The four corner seams of those panels, in order round from the front right; <paramref name="height"/> long.</summary>
     private protected static IEnumerable<Seam> Corners(Working height) =>
         [
-            Usual.Join("front right corner", ("front", 1, "right"), ("side", 1, "left"), height),
-            Usual.Join("back right corner", ("side", 1, "right"), ("front", 2, "left"), height),
-            Usual.Join("back left corner", ("front", 2, "right"), ("side", 2, "left"), height),
-            Usual.Join("front left corner", ("side", 2, "right"), ("front", 1, "left"), height),
+            Plain.Join("front right corner", ("front", 1, "right"), ("side", 1, "left"), height),
+            Plain.Join("back right corner", ("side", 1, "right"), ("front", 2, "left"), height),
+            Plain.Join("back left corner", ("front", 2, "right"), ("side", 2, "left"), height),
+            Plain.Join("front left corner", ("side", 2, "right"), ("front", 1, "left"), height),
         ];
 
     /// <summary>Their turned-under edges.</summary>
     private protected static IEnumerable<Use> Hems() =>
-        [.. Usual.Left(EdgeUse.Hem, "front", 2, "lower"), .. Usual.Left(EdgeUse.Hem, "side", 2, "lower")];
+        [.. Plain.Unsewn(EdgeUse.Hem, "front", 2, "lower"), .. Plain.Unsewn(EdgeUse.Hem, "side", 2, "lower")];
 
     /// <summary>Which panel hangs under each side of the top.</summary>
     private protected static (string Piece, int Instance) Under(string side) =>

@@ -30,7 +30,7 @@ public sealed class OttomanBoxed : Ottoman
                 Option.Of(Cording.None, "No cord", "The plain seam.")
             )
         ),
-        Usual.PanelGrain,
+        GrainChoices.Panels,
     ];
 
     /// <inheritdoc/>
@@ -45,9 +45,9 @@ public sealed class OttomanBoxed : Ottoman
         {
             Allowances = seat.Outline.Edges.ToDictionary(
                 edge => edge.Name,
-                edge => reading.EdgeAllowance(Usual.Seam, "top", edge.Name)
+                edge => reading.EdgeAllowance(EdgeAllowances.Seam, "top", edge.Name)
             ),
-            Grain = reading.Chosen(Usual.PanelGrain),
+            Grain = reading.Chosen(GrainChoices.Panels),
             Notches =
             [
                 .. seat.Outline.Edges.Select(edge => new Notch(edge.Name, seat.Outline.LengthOf(edge.Name).Over(2))),
@@ -57,7 +57,7 @@ public sealed class OttomanBoxed : Ottoman
         List<Seam> seams =
         [
             .. seat.Outline.Edges.Select(edge =>
-                Usual.Join(
+                Plain.Join(
                     $"top to {edge.Name}",
                     ("top", 1, edge.Name),
                     (Under(edge.Name).Piece, Under(edge.Name).Instance, "upper"),
@@ -104,7 +104,7 @@ public sealed class OttomanBoxed : Ottoman
                 ),
                 new("Try on, right side out. Turn the lower edge under and fasten it.", []),
             ],
-            Remarks = [Usual.Blades, Usual.OldFurniture],
+            Remarks = [Cautions.Blades, Cautions.OldFurniture],
         };
     }
 }

@@ -21,7 +21,7 @@ public sealed class OttomanCap : Ottoman
         "Cap",
         Length.Inches(4),
         100,
-        Usual.UpTo(60, "4", "10")
+        LengthLimits.UpTo(60, "4", "10")
     );
 
     internal static readonly OptionChoice<CapCornerSchool> CapCorners = Choice.Of(
@@ -85,7 +85,7 @@ public sealed class OttomanCap : Ottoman
                 Option.Of(Cording.None, "No cord", "The plain seam.")
             )
         ),
-        Usual.PanelGrain,
+        GrainChoices.Panels,
     ];
 
     /// <inheritdoc/>
@@ -98,7 +98,7 @@ public sealed class OttomanCap : Ottoman
                 $"the cap would fall deeper than the ottoman is high ({reading.Say(reading[Ottoman.H].Value)})",
                 reading.Example("4", "10")
             );
-        if (f <= reading[Usual.Seam].Value)
+        if (f <= reading[EdgeAllowances.Seam].Value)
             yield return reading.Refuse(
                 Fall,
                 "no more than a seam allowance: take the boxed make-up",
@@ -126,7 +126,7 @@ public sealed class OttomanCap : Ottoman
         [
             cap with
             {
-                Grain = reading.Chosen(Usual.PanelGrain),
+                Grain = reading.Chosen(GrainChoices.Panels),
             },
             .. Panels(reading, apron, "apron"),
         ];
@@ -188,7 +188,7 @@ public sealed class OttomanCap : Ottoman
                     []
                 ),
             ],
-            Remarks = [Usual.Blades, Usual.OldFurniture],
+            Remarks = [Cautions.Blades, Cautions.OldFurniture],
         };
     }
 
@@ -200,16 +200,16 @@ public sealed class OttomanCap : Ottoman
     {
         var seat = RectangleShape.Of(w, l, Sum.Of());
         var sides = seat.Outline.Edges.Select(edge => edge.Name).ToList();
-        var sheet = new BoxedSheet(seat, f, edge => reading.EdgeAllowance(Usual.Seam, "cap", edge));
+        var sheet = new BoxedSheet(seat, f, edge => reading.EdgeAllowance(EdgeAllowances.Seam, "cap", edge));
         return (
-            sheet.Piece("cap", "cap", 1, side => reading.EdgeAllowance(Usual.Seam, "cap", side)) with
+            sheet.Piece("cap", "cap", 1, side => reading.EdgeAllowance(EdgeAllowances.Seam, "cap", side)) with
             {
                 Notches = [.. sides.Select(side => new Notch(side, seat.Outline.LengthOf(side).Over(2)))],
             },
             [
                 .. sheet.CornerSeams("cap", 1, " of the cap"),
                 .. sides.Select(side =>
-                    Usual.Join(
+                    Plain.Join(
                         $"cap to apron, {side}",
                         ("cap", 1, side),
                         (Under(side).Piece, Under(side).Instance, "upper"),
@@ -241,7 +241,7 @@ public sealed class OttomanCap : Ottoman
         {
             Allowances = piece.Stitch.Edges.ToDictionary(
                 edge => edge.Name,
-                edge => reading.EdgeAllowance(Usual.Seam, "cap", edge.Name)
+                edge => reading.EdgeAllowance(EdgeAllowances.Seam, "cap", edge.Name)
             ),
             Notches =
             [
@@ -251,7 +251,7 @@ public sealed class OttomanCap : Ottoman
                 )),
             ],
         };
-        var cutLeg = leg + ((2 * reading[Usual.Seam]) - reading[Usual.Seam].TimesRoot2());
+        var cutLeg = leg + ((2 * reading[EdgeAllowances.Seam]) - reading[EdgeAllowances.Seam].TimesRoot2());
         var (lowest, rightmost) = (piece.Cut.Bounds().Bottom, piece.Cut.Bounds().Right);
         Size[] more =
         [

@@ -30,12 +30,12 @@ internal sealed class Closing
     );
 
     internal static readonly LengthChoice Button = Choice
-        .OfLength("button", "Button, across", Group, Length.Inches(0, 5, 8), 15, Usual.UpTo(3, "5/8", "1.5"))
-        .When(By, FootClosing.Holes, FootClosing.Loops);
+        .OfLength("button", "Button, across", Group, Length.Inches(0, 5, 8), 15, LengthLimits.UpTo(3, "5/8", "1.5"))
+        .AskedWhen(By, FootClosing.Holes, FootClosing.Loops);
 
     internal static readonly LengthChoice FlapLength = Choice
-        .OfLength("flap", "Flap", Group, Length.Inches(10), 250, Usual.UpTo(40, "10", "25"))
-        .When(By, FootClosing.Flap) with
+        .OfLength("flap", "Flap", Group, Length.Inches(10), 250, LengthLimits.UpTo(40, "10", "25"))
+        .AskedWhen(By, FootClosing.Flap) with
     {
         Adjustable = Length.Inches(2),
     };

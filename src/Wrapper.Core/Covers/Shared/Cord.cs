@@ -89,11 +89,11 @@ internal static class Cord
     public static IReadOnlyList<Choice> ChoicesFor(OptionChoice<Cording> asked) =>
         [
             asked,
-            CordDiameter.When(asked, Cording.Both),
-            CordJoin.When(asked, Cording.Both),
-            CutOfStrips.When(asked, Cording.Both),
-            BlockWidth.When(asked, Cording.Both),
-            StripJoin.When(asked, Cording.Both),
+            CordDiameter.AskedWhen(asked, Cording.Both),
+            CordJoin.AskedWhen(asked, Cording.Both),
+            CutOfStrips.AskedWhen(asked, Cording.Both),
+            BlockWidth.AskedWhen(asked, Cording.Both),
+            StripJoin.AskedWhen(asked, Cording.Both),
         ];
 
     /// <summary>Whether cord is chosen.</summary>
@@ -124,7 +124,7 @@ internal static class Cord
     private static Piece Covering(Reading reading, Working cord)
     {
         var diameter = Working.Of("cord diameter", "cord diameter", reading[CordDiameter]);
-        var strip = (diameter.TimesPi() + (2 * reading[Usual.Seam]))
+        var strip = (diameter.TimesPi() + (2 * reading[EdgeAllowances.Seam]))
             .UpTo(Length.Inches(0, 1, 8))
             .As("strip width", "width of the covering strip");
         var across = Working.Of("a", "width cut across", reading[BlockWidth]);

@@ -23,7 +23,7 @@ internal static class Elastic
 
     internal static readonly CountChoice Ratio = Choice
         .OfCount("ratio", "Elastic, per cent of the edge", Group, 75, 40, 100)
-        .When(Run, ElasticRun.Whole, ElasticRun.Corners);
+        .AskedWhen(Run, ElasticRun.Whole, ElasticRun.Corners);
 
     private const string Group = "Elastic";
 
@@ -53,7 +53,8 @@ internal static class Elastic
     public static IReadOnlyList<Choice> Choices { get; } = [Run, Ratio];
 
     /// <summary>The same where there are no corners to hold.</summary>
-    public static IEnumerable<Choice> AllRound => [Run.Without(ElasticRun.Corners), Ratio.When(Run, ElasticRun.Whole)];
+    public static IEnumerable<Choice> AllRound =>
+        [Run.Without(ElasticRun.Corners), Ratio.AskedWhen(Run, ElasticRun.Whole)];
 
     /// <summary>The allowance below the hem line: the casing, or nothing where elastic is sewn on.</summary>
     public static Working Allowance(Reading reading, string piece, string edge) =>

@@ -67,25 +67,26 @@ internal static class WidthJoins
         if (fits)
             return [];
         var (stitchLeft, _, stitchRight, _) = piece.Stitch.Bounds();
-        var over = Length.Max(stitchLeft - left, right - stitchRight) - reading[Usual.Seam].Value;
+        var over = Length.Max(stitchLeft - left, right - stitchRight) - reading[EdgeAllowances.Seam].Value;
         var width = Finished(piece, "width", 2);
         var places = Parted(width, reading, piece.Role, over);
-        var room = usable - (2 * reading[Usual.Seam].Value);
+        var room = usable - (2 * reading[EdgeAllowances.Seam].Value);
         for (var at = 0; at < places.Count; at++)
         {
             var (first, last) = (at == 0, at == places.Count - 1);
             bool Fits(Working place) =>
                 (place - (first ? Sum.Of() : places[at - 1])).Value <= (first ? room - over : room)
                 && ((last ? width : places[at + 1]) - place).Value <= (last ? room - over : room);
-            places[at] = ClearOfArcs(piece, places[at]).FirstOrDefault(Fits) ?? places[at];
+            places[at] = ClearOfArcs(piece, places[at], at + 1).FirstOrDefault(Fits) ?? places[at];
         }
         return places;
     }
 
     // A bit of arc between a join and the point where it meets the next one would lie within the allowance of the join: such a join moves to one side of that point, to the
     // nearer one first.
-    private static IEnumerable<Working> ClearOfArcs(Piece piece, Working place)
+    private static IEnumerable<Working> ClearOfArcs(Piece piece, Working place, int join)
     {
+        Working Clear(Length by) => Working.Of($"clear {join}", "to be clear of where two curves meet", by);
         var left = piece.Stitch.Bounds().Left;
         var clear = piece.Allowances.Values.Max(allowance => allowance.Value) + Length.Inches(0, 1, 4);
         return piece
@@ -98,15 +99,15 @@ internal static class WidthJoins
             .Select(at => at > place.Value ? place + Clear(at - place.Value) : place - Clear(place.Value - at));
     }
 
-    private static Working Clear(Length by) => Working.Of("clear", "to be clear of where two curves meet", by);
-
     private static List<Working> Places(Working width, Reading reading, ClothRole role) =>
-        (width + (2 * reading[Usual.Seam])).Value <= reading.Usable(role).Value ? [] : Parted(width, reading, role);
+        (width + (2 * reading[EdgeAllowances.Seam])).Value <= reading.Usable(role).Value
+            ? []
+            : Parted(width, reading, role);
 
     // The outer edges may have allowances larger than a seam's, by over: so much less of a width is left there.
     private static List<Working> Parted(Working width, Reading reading, ClothRole role, Length over = default)
     {
-        var (usable, s) = (reading.Usable(role), reading[Usual.Seam]);
+        var (usable, s) = (reading.Usable(role), reading[EdgeAllowances.Seam]);
         var whole = (usable - (2 * s)).As("c", "a whole width, finished");
         var outer = over.IsPositive ? whole - Working.Of("over", "outer allowance over a seam's", over) : whole;
         if (!outer.Value.IsPositive || width.Value.Ticks / outer.Value.Ticks >= MostWidths)
@@ -203,7 +204,7 @@ internal static class WidthJoins
         var joins =
             from instance in Enumerable.Range(1, piece.Quantity)
             from at in Enumerable.Range(0, places.Count)
-            let height = Height(piece, parts[at].Stitch.LengthOf("right join"))
+            let height = Height(piece, parts[at].Stitch.LengthOf("right join"), $"{piece.Key} join {at + 1}")
             select new Seam(
                 $"{names[at]} to {names[at + 1]}, {piece.Name} {instance}",
                 SeamKind.Join,
@@ -258,10 +259,10 @@ internal static class WidthJoins
     }
 
     // Across a straight piece a join is as long as the piece; else as it is drawn.
-    private static Working Height(Piece piece, Length drawn) =>
+    private static Working Height(Piece piece, Length drawn, string symbol) =>
         Finished(piece, "length", 3) is var whole && (whole.Value - drawn).Abs().Ticks <= 4
             ? whole
-            : Working.Of("join", "join as drawn", drawn);
+            : Working.Of(symbol, $"{symbol} as drawn", drawn);
 
     private static Piece Part(
         Piece piece,
@@ -290,7 +291,7 @@ internal static class WidthJoins
         foreach (var (edge, usual) in piece.Allowances)
             allowances.TryAdd(edge, usual);
         foreach (var join in (string[])["left join", "right join"])
-            allowances[join] = reading.EdgeAllowance(Usual.Seam, key, join);
+            allowances[join] = reading.EdgeAllowance(EdgeAllowances.Seam, key, join);
         var width =
             slab == 0 ? places[0]
             : slab == places.Count ? Finished(piece, "width", 2) - places[^1]
@@ -322,7 +323,7 @@ internal static class WidthJoins
         var (_, low, _, high) = part.Stitch.Bounds();
         return part.Measured(
             width,
-            Height(piece, high - low),
+            Height(piece, high - low, $"{key} height"),
             up: piece.Sizes[1].Name == "cut height" ? "height" : "length"
         );
     }

@@ -29,7 +29,7 @@ public sealed class CentrePanel : MakeUp
         "Finished, across the middle.",
         LengthLimits.Item,
         Usual: Length.Inches(20)
-    ).When(Shape, PanelShape.Round);
+    ).AskedWhen(Shape, PanelShape.Round);
 
     internal static readonly Measure W = new Measure(
         "W",
@@ -37,7 +37,7 @@ public sealed class CentrePanel : MakeUp
         "Finished, edge to edge.",
         LengthLimits.Item,
         Usual: Length.Inches(20)
-    ).When(Shape, PanelShape.Square);
+    ).AskedWhen(Shape, PanelShape.Square);
 
     /// <inheritdoc/>
     public override string Key => "centre-panel";
@@ -77,7 +77,7 @@ public sealed class CentrePanel : MakeUp
     /// <inheritdoc/>
     public override IEnumerable<Problem> Check(Reading reading)
     {
-        var (size, s) = (Size(reading), reading[Usual.Seam].Value);
+        var (size, s) = (Size(reading), reading[EdgeAllowances.Seam].Value);
         if (reading[size].Value <= 8 * s)
             yield return reading.Refuse(
                 size,
@@ -93,8 +93,15 @@ public sealed class CentrePanel : MakeUp
         var slit = (size / 8).As("slit", "slit to turn it through");
         Piece Layer(string key, string name) =>
             IsRound(reading)
-                ? RoundTable.Disc(key, name, 1, size, edge => reading.EdgeAllowance(Usual.Seam, key, edge))
-                : Usual.Rectangle(key, name, 1, size, size, edge => reading.EdgeAllowance(Usual.Seam, key, edge));
+                ? RoundTable.Disc(key, name, 1, size, edge => reading.EdgeAllowance(EdgeAllowances.Seam, key, edge))
+                : Plain.Rectangle(
+                    key,
+                    name,
+                    1,
+                    size,
+                    size,
+                    edge => reading.EdgeAllowance(EdgeAllowances.Seam, key, edge)
+                );
         var (panel, facing) = (Layer("panel", "panel"), Layer("facing", "facing"));
         var (middle, half) = (size.Value.Over(2), slit.Value.Over(2));
         var (from, to) = (new Point(middle - half, middle), new Point(middle + half, middle));
@@ -110,7 +117,7 @@ public sealed class CentrePanel : MakeUp
         List<Seam> seams =
         [
             .. panel.Stitch.Edges.Select(each =>
-                Usual.Join($"{each.Name} edge", ("panel", 1, each.Name), ("facing", 1, each.Name), edge)
+                Plain.Join($"{each.Name} edge", ("panel", 1, each.Name), ("facing", 1, each.Name), edge)
             ),
         ];
         return new Pattern
@@ -141,7 +148,7 @@ public sealed class CentrePanel : MakeUp
                 ),
                 new("Top-stitch all round, close to the edge.", []),
             ],
-            Remarks = [Usual.HotIron, Usual.Blades],
+            Remarks = [Cautions.HotIron, Cautions.Blades],
         };
     }
 

@@ -48,8 +48,8 @@ public sealed class ElasticCap : MakeUp
     };
 
     internal static readonly LengthChoice Wadding = Choice
-        .OfLength("wadding", "Wadding, thickness", "Pad", Length.Inches(0, 1, 4), 6, Usual.UpTo(3, "1/4", "0.6"))
-        .WhenAtLeast(Turns, 1);
+        .OfLength("wadding", "Wadding, thickness", "Pad", Length.Inches(0, 1, 4), 6, LengthLimits.UpTo(3, "1/4", "0.6"))
+        .AskedWhenAtLeast(Turns, 1);
 
     internal static readonly OptionChoice<BarrierPlace> Barrier = Choice.Of(
         "barrier",
@@ -91,7 +91,7 @@ public sealed class ElasticCap : MakeUp
         "T",
         "board",
         "Thickness of the bare board at its edge.",
-        Usual.UpTo(24, "3/4", "2"),
+        LengthLimits.UpTo(24, "3/4", "2"),
         Usual: Length.Inches(1)
     );
 
@@ -108,7 +108,7 @@ public sealed class ElasticCap : MakeUp
                 "Overhang",
                 Length.Inches(3, 1, 2),
                 90,
-                Usual.UpTo(24, "3 1/2", "9")
+                LengthLimits.UpTo(24, "3 1/2", "9")
             ) with
             {
                 Adjustable = Length.Inches(0, 1, 2),
@@ -130,7 +130,7 @@ public sealed class ElasticCap : MakeUp
                     Option.Of(BoardSide.Back, "Back", "Under the back edge."),
                     Option.Of(BoardSide.Left, "Left", "Under the left edge.")
                 )
-                .WhenAtLeast(Obstacles, n) with
+                .AskedWhenAtLeast(Obstacles, n) with
             {
                 OnMeasure = true,
             }
@@ -146,9 +146,9 @@ public sealed class ElasticCap : MakeUp
                     "Obstacles",
                     Length.Inches(1),
                     25,
-                    Usual.UpTo(24, "1", "2.5", zero: true)
+                    LengthLimits.UpTo(24, "1", "2.5", zero: true)
                 )
-                .WhenAtLeast(Obstacles, n)
+                .AskedWhenAtLeast(Obstacles, n)
     );
 
     private static readonly LengthChoice[] PadLayer = Numbered(
@@ -161,9 +161,9 @@ public sealed class ElasticCap : MakeUp
                     "Pad",
                     Length.Inches(0, 1, 2),
                     12,
-                    Usual.UpTo(6, "1/2", "1.2")
+                    LengthLimits.UpTo(6, "1/2", "1.2")
                 )
-                .WhenAtLeast(Pads, n)
+                .AskedWhenAtLeast(Pads, n)
     );
 
     private static readonly Measure[] ToObstacle = Numbered(
@@ -173,9 +173,9 @@ public sealed class ElasticCap : MakeUp
                 $"x{n}",
                 $"to obstacle {n}",
                 "Facing that side: from its left end to where the obstacle begins.",
-                Usual.UpTo(600, "12", "30", zero: true),
+                LengthLimits.UpTo(600, "12", "30", zero: true),
                 Usual: Length.Inches((14 * n) - 8)
-            ).WhenAtLeast(Obstacles, n)
+            ).AskedWhenAtLeast(Obstacles, n)
     );
 
     private static readonly Measure[] ObstacleWidth = Numbered(
@@ -185,9 +185,9 @@ public sealed class ElasticCap : MakeUp
                 $"y{n}",
                 $"obstacle {n}, width",
                 "Along the edge, with room for a hand.",
-                Usual.UpTo(600, "6", "15"),
+                LengthLimits.UpTo(600, "6", "15"),
                 Usual: Length.Inches(4)
-            ).WhenAtLeast(Obstacles, n)
+            ).AskedWhenAtLeast(Obstacles, n)
     );
 
     /// <inheritdoc/>
@@ -220,14 +220,14 @@ public sealed class ElasticCap : MakeUp
         Wadding,
         Barrier,
         Hold,
-        Elastic.Edge.When(Hold, HoldSchool.Elastic),
-        Elastic.Run.When(Hold, HoldSchool.Elastic),
+        Elastic.Edge.AskedWhen(Hold, HoldSchool.Elastic),
+        Elastic.Run.AskedWhen(Hold, HoldSchool.Elastic),
         Elastic.Ratio,
-        Usual.PanelGrain,
+        GrainChoices.Panels,
     ];
 
     /// <inheritdoc/>
-    public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } = [Usual.Seam, Elastic.Casing];
+    public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } = [EdgeAllowances.Seam, Elastic.Casing];
 
     /// <inheritdoc/>
     public override Sketch Sketch(Reading reading)
@@ -319,9 +319,11 @@ public sealed class ElasticCap : MakeUp
             Allowances = piece.Stitch.Edges.ToDictionary(
                 edge => edge.Name,
                 edge =>
-                    CapSheet.IsSeam(edge.Name) ? reading.EdgeAllowance(Usual.Seam, "sheet", edge.Name) : Hem(edge.Name)
+                    CapSheet.IsSeam(edge.Name)
+                        ? reading.EdgeAllowance(EdgeAllowances.Seam, "sheet", edge.Name)
+                        : Hem(edge.Name)
             ),
-            Grain = reading.Chosen(Usual.PanelGrain),
+            Grain = reading.Chosen(GrainChoices.Panels),
             Note =
                 ObstaclesOf(reading).Count > 0
                     ? "Snip into the inside corners over each obstacle before the edge is turned."
@@ -379,8 +381,8 @@ public sealed class ElasticCap : MakeUp
             Remarks =
             [
                 .. reading.Chosen(Hold) is HoldSchool.Elastic ? Elastic.Remarks(reading) : [],
-                Usual.HotIron,
-                Usual.Blades,
+                Cautions.HotIron,
+                Cautions.Blades,
             ],
         };
     }

@@ -16,7 +16,7 @@ internal static class PadStack
     {
         var (w, l) = (reading[ElasticCap.W], reading[ElasticCap.L]);
         if (reading.Chosen(ElasticCap.Barrier) is BarrierPlace.Under)
-            yield return Usual.Sheet(
+            yield return Plain.Sheet(
                 ClothRole.MoistureBarrier,
                 "barrier",
                 "moisture barrier",
@@ -45,7 +45,7 @@ internal static class PadStack
         var strip = (
             (2 * turns * once) + (4 * turns * (turns + 1) * Working.Of("t", "wadding", reading[ElasticCap.Wadding]))
         ).As("S", "round the board, all turns");
-        return Usual.Sheet(
+        return Plain.Sheet(
             ClothRole.Wadding,
             "wadding",
             "wadding, wrapped",

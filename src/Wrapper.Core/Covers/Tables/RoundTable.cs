@@ -82,7 +82,7 @@ public abstract class RoundTable : MakeUp
                 $"the hem takes the whole drop ({reading.Say(reading[H].Value)})",
                 reading.Example("1/2", "1.2")
             );
-        if (reading[Diameter].Value <= 4 * reading[Usual.Seam].Value)
+        if (reading[Diameter].Value <= 4 * reading[EdgeAllowances.Seam].Value)
             yield return reading.Refuse(Diameter, "no more than four seam allowances", reading.Example("36", "90"));
     }
 
@@ -155,7 +155,7 @@ public sealed class RoundTableDraped : RoundTable
                 new("Cut the circle from a quarter fold; mark the middle.", []),
                 new("Ease the hem under and sew it; on curves a narrow hem lies flattest.", []),
             ],
-            Remarks = [Usual.Blades],
+            Remarks = [Cautions.Blades],
         };
     }
 }
@@ -183,7 +183,7 @@ public sealed class RoundTableSkirted : RoundTable
     {
         foreach (var problem in base.Check(reading))
             yield return problem;
-        var whole = (reading.Usable() - (2 * reading[Usual.Seam])).Value;
+        var whole = (reading.Usable() - (2 * reading[EdgeAllowances.Seam])).Value;
         if (Widths(new Percentage(reading[Fullness], reading[Diameter].TimesPi()).Value, whole) > WidthJoins.MostWidths)
             yield return reading.Refuse(
                 Diameter,
@@ -203,20 +203,20 @@ public sealed class RoundTableSkirted : RoundTable
         var round = 4 * quarter;
         var full = new Percentage(reading[Fullness], round).As("skirt", "skirt, ungathered");
         // As many equal widths as the cloth asks for, never one that would have to be joined to itself.
-        var whole = (reading.Usable() - (2 * reading[Usual.Seam])).Value;
+        var whole = (reading.Usable() - (2 * reading[EdgeAllowances.Seam])).Value;
         var widths = (int)Widths(full.Value, whole);
-        var top = Disc("top", "top", 1, d, edge => reading.EdgeAllowance(Usual.Seam, "top", edge)) with
+        var top = Disc("top", "top", 1, d, edge => reading.EdgeAllowance(EdgeAllowances.Seam, "top", edge)) with
         {
             MayBeJoined = true,
             Grain = Grain.Either,
         };
-        var skirt = Usual.Rectangle(
+        var skirt = Plain.Rectangle(
             "skirt",
             "skirt width",
             widths,
             full / widths,
             reading[H],
-            edge => reading.EdgeAllowance(edge == "lower" ? Hem : Usual.Seam, "skirt", edge),
+            edge => reading.EdgeAllowance(edge == "lower" ? Hem : EdgeAllowances.Seam, "skirt", edge),
             "width",
             "height"
         );
@@ -224,7 +224,7 @@ public sealed class RoundTableSkirted : RoundTable
         List<Seam> seams =
         [
             .. instances.Select(n =>
-                Usual.Join($"skirt join {n}", ("skirt", n, "right"), ("skirt", (n % widths) + 1, "left"), reading[H])
+                Plain.Join($"skirt join {n}", ("skirt", n, "right"), ("skirt", (n % widths) + 1, "left"), reading[H])
             ),
             new(
                 "top to skirt",
@@ -244,8 +244,8 @@ public sealed class RoundTableSkirted : RoundTable
             Seams = seams,
             Uses =
             [
-                .. Usual
-                    .Left(EdgeUse.Hem, "skirt", widths, "lower")
+                .. Plain
+                    .Unsewn(EdgeUse.Hem, "skirt", widths, "lower")
                     .Select(use => use with { Run = use.Run with { Drafted = (full / widths).Value } }),
             ],
             Finished = [("finished diameter", d), ("round the top", round), ("skirt, ungathered", full)],
@@ -259,7 +259,7 @@ public sealed class RoundTableSkirted : RoundTable
                 new("Gather the skirt's upper edge to the top, quarter on quarter, and sew it.", ["top to skirt"]),
                 new("Try it on; turn the hem and sew it.", []),
             ],
-            Remarks = [Usual.Blades],
+            Remarks = [Cautions.Blades],
         };
     }
 }

@@ -62,7 +62,7 @@ public sealed class Runner : MakeUp
     public override IReadOnlyList<Measure> Measures { get; } = [L, W];
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Choice> Choices { get; } = [Ends, Usual.PanelGrain];
+    public override IReadOnlyList<Choice> Choices { get; } = [Ends, GrainChoices.Panels];
 
     /// <inheritdoc/>
     public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } = [Hem];
@@ -86,7 +86,7 @@ public sealed class Runner : MakeUp
     {
         var (l, w) = (reading[L], reading[W]);
         bool IsRaw(string edge) => edge is "left" or "right" && reading.Chosen(Ends) is RunnerEnds.Raw;
-        var runner = Usual.Rectangle(
+        var runner = Plain.Rectangle(
             "runner",
             "runner",
             1,
@@ -97,7 +97,7 @@ public sealed class Runner : MakeUp
             "width"
         ) with
         {
-            Grain = reading.Chosen(Usual.PanelGrain),
+            Grain = reading.Chosen(GrainChoices.Panels),
         };
         return new Pattern
         {
@@ -105,14 +105,14 @@ public sealed class Runner : MakeUp
             Seams = [],
             Uses =
             [
-                .. Usual.Sides.Select(edge => new Use(
+                .. Plain.Sides.Select(edge => new Use(
                     IsRaw(edge) ? EdgeUse.Raw : EdgeUse.Hem,
                     new Run("runner", 1, edge) { Drafted = (edge is "left" or "right" ? w : l).Value }
                 )),
             ],
             Finished = [("finished length", l), ("finished width", w)],
             Steps = [new("Cut the runner.", []), new("Turn the hems twice, press and sew them.", [])],
-            Remarks = [Usual.HotIron, Usual.Blades],
+            Remarks = [Cautions.HotIron, Cautions.Blades],
         };
     }
 }

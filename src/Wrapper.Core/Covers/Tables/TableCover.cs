@@ -83,7 +83,7 @@ public abstract class TableCover : MakeUp
 
     /// <summary>Table covers have narrower seams than seats (craft §3).</summary>
     internal static AllowanceDeclaration TableSeam { get; } =
-        Usual.Seam with
+        EdgeAllowances.Seam with
         {
             InchDefault = Length.Inches(0, 3, 8),
             MetricDefault = Length.Millimetres(10),
@@ -108,7 +108,7 @@ public abstract class TableCover : MakeUp
     /// <inheritdoc/>
     public override IEnumerable<Problem> Check(Reading reading)
     {
-        var (drop, s) = (reading[H].Value, reading[Usual.Seam].Value);
+        var (drop, s) = (reading[H].Value, reading[EdgeAllowances.Seam].Value);
         if (reading.Known(F) is { } floor && drop > floor)
             yield return reading.Refuse(
                 H,
@@ -141,6 +141,6 @@ public abstract class TableCover : MakeUp
                 $"The hem hangs less than {reading.Say(Length.Inches(0, 1, 2))} above the floor: measure again at every corner, floors are seldom level.",
                 Caution: true
             );
-        yield return Usual.Blades;
+        yield return Cautions.Blades;
     }
 }

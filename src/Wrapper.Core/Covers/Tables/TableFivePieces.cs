@@ -28,9 +28,9 @@ public sealed class TableFivePieces : TableCover
             "Corners",
             Length.Inches(12),
             300,
-            Usual.UpTo(48, "12", "30")
+            LengthLimits.UpTo(48, "12", "30")
         )
-        .When(Corners, TableCornerSchool.Pleat);
+        .AskedWhen(Corners, TableCornerSchool.Pleat);
 
     /// <inheritdoc/>
     public override string Key => "table-five-pieces";
@@ -46,25 +46,27 @@ public sealed class TableFivePieces : TableCover
         "The tailored school: a seam along every edge, corners sewn down or opening over a pleat. Fits narrower cloth.";
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Choice> Choices { get; } = [Corners, Insert, Usual.PanelGrain, WidthJoins.School];
+    public override IReadOnlyList<Choice> Choices { get; } = [Corners, Insert, GrainChoices.Panels, WidthJoins.School];
 
     /// <inheritdoc/>
     public override Pattern Draft(Reading reading)
     {
         var (w, l, drop) = (reading[TableCover.W], reading[TableCover.L], reading[TableCover.H]);
         var open = reading.Chosen(Corners) is TableCornerSchool.Pleat;
-        var grain = reading.Chosen(Usual.PanelGrain);
+        var grain = reading.Chosen(GrainChoices.Panels);
         Working Edge(string piece, string edge) =>
-            edge == "lower" ? reading.Own(piece, edge, Hem(reading)) : reading.EdgeAllowance(Usual.Seam, piece, edge);
+            edge == "lower"
+                ? reading.Own(piece, edge, Hem(reading))
+                : reading.EdgeAllowance(EdgeAllowances.Seam, piece, edge);
         Piece Panel(string key, string name, int quantity, Working width, Working high) =>
-            Usual.Rectangle(key, name, quantity, width, high, edge => Edge(key, edge), "width", "height") with
+            Plain.Rectangle(key, name, quantity, width, high, edge => Edge(key, edge), "width", "height") with
             {
                 MayBeJoined = true,
                 Grain = grain,
             };
         List<Piece> pieces =
         [
-            Usual.Rectangle("top", "top", 1, w, l, edge => reading.EdgeAllowance(Usual.Seam, "top", edge)) with
+            Plain.Rectangle("top", "top", 1, w, l, edge => reading.EdgeAllowance(EdgeAllowances.Seam, "top", edge)) with
             {
                 MayBeJoined = true,
                 Grain = grain,
@@ -81,10 +83,10 @@ public sealed class TableFivePieces : TableCover
         (string Piece, int At)[] round = [("front", 1), ("side", 1), ("front", 2), ("side", 2)];
         List<Seam> seams =
         [
-            .. Usual.Sides.Zip(
+            .. Plain.Sides.Zip(
                 round,
                 (edge, under) =>
-                    Usual.Join(
+                    Plain.Join(
                         $"top to {edge switch { "lower" => "front", "upper" => "back", _ => edge }}",
                         ("top", 1, edge),
                         (under.Piece, under.At, "upper"),
@@ -94,8 +96,8 @@ public sealed class TableFivePieces : TableCover
         ];
         List<Use> uses =
         [
-            .. Usual.Left(EdgeUse.Hem, "front", 2, "lower").Select(use => Of(use, w)),
-            .. Usual.Left(EdgeUse.Hem, "side", 2, "lower").Select(use => Of(use, l)),
+            .. Plain.Unsewn(EdgeUse.Hem, "front", 2, "lower").Select(use => Of(use, w)),
+            .. Plain.Unsewn(EdgeUse.Hem, "side", 2, "lower").Select(use => Of(use, l)),
         ];
         if (open)
         {
@@ -108,9 +110,9 @@ public sealed class TableFivePieces : TableCover
                 }
             );
             uses.AddRange(
-                Usual
-                    .Left(EdgeUse.Hem, "insert", 4, "lower")
-                    .Concat(Usual.Left(EdgeUse.Caught, "insert", 4, "upper"))
+                Plain
+                    .Unsewn(EdgeUse.Hem, "insert", 4, "lower")
+                    .Concat(Plain.Unsewn(EdgeUse.Caught, "insert", 4, "upper"))
                     .Select(use => Of(use, insert))
             );
         }
@@ -118,11 +120,11 @@ public sealed class TableFivePieces : TableCover
         {
             var ((piece, instance), (next, nextAt)) = (round[at], round[(at + 1) % 4]);
             if (!open)
-                seams.Add(Usual.Join($"corner {at + 1}", (piece, instance, "right"), (next, nextAt, "left"), drop));
+                seams.Add(Plain.Join($"corner {at + 1}", (piece, instance, "right"), (next, nextAt, "left"), drop));
             else
             {
                 seams.Add(
-                    Usual.Join(
+                    Plain.Join(
                         $"corner {at + 1}, to the insert",
                         (piece, instance, "right"),
                         ("insert", at + 1, "left"),
@@ -130,7 +132,7 @@ public sealed class TableFivePieces : TableCover
                     )
                 );
                 seams.Add(
-                    Usual.Join(
+                    Plain.Join(
                         $"corner {at + 1}, from the insert",
                         ("insert", at + 1, "right"),
                         (next, nextAt, "left"),

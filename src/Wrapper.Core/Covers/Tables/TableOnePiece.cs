@@ -23,7 +23,8 @@ public sealed class TableOnePiece : TableCover
         "One sheet, four corner seams: quick, and the pattern runs over the edge unbroken. Takes wide cloth.";
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Choice> Choices { get; } = [BoxedSheet.Corners, Usual.PanelGrain, WidthJoins.School];
+    public override IReadOnlyList<Choice> Choices { get; } =
+    [BoxedSheet.Corners, GrainChoices.Panels, WidthJoins.School];
 
     /// <inheritdoc/>
     public override Pattern Draft(Reading reading)
@@ -36,7 +37,7 @@ public sealed class TableOnePiece : TableCover
         );
         var piece = sheet.Piece("sheet", "sheet", 1, side => reading.Own("sheet", side, Hem(reading))) with
         {
-            Grain = reading.Chosen(Usual.PanelGrain),
+            Grain = reading.Chosen(GrainChoices.Panels),
             MayBeJoined = true,
         };
         List<Seam> seams = [.. sheet.CornerSeams("sheet", 1, "")];

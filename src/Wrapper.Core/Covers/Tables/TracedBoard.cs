@@ -29,7 +29,7 @@ public sealed class TracedBoard : MakeUp
         "Edge",
         Length.Inches(1, 1, 4),
         30,
-        Usual.UpTo(12, "1 1/4", "3")
+        LengthLimits.UpTo(12, "1 1/4", "3")
     ) with
     {
         Adjustable = Length.Inches(0, 1, 4),
@@ -42,7 +42,7 @@ public sealed class TracedBoard : MakeUp
         "Pad",
         Length.Zero,
         0,
-        Usual.UpTo(6, "1/2", "1.2", zero: true)
+        LengthLimits.UpTo(6, "1/2", "1.2", zero: true)
     );
 
     internal static readonly OptionChoice<CordEdge> Edge = Choice.Of(
@@ -94,7 +94,7 @@ public sealed class TracedBoard : MakeUp
         "T",
         "board",
         "Thickness of the board at its edge, without its pad.",
-        Usual.UpTo(12, "1", "2.5"),
+        LengthLimits.UpTo(12, "1", "2.5"),
         Usual: Length.Inches(1)
     );
 
@@ -140,7 +140,7 @@ public sealed class TracedBoard : MakeUp
 
     /// <inheritdoc/>
     public override IReadOnlyList<Choice> Choices { get; } =
-    [Stations.Count, Sides, Beyond, Pad, Edge, Usual.PanelGrain];
+    [Stations.Count, Sides, Beyond, Pad, Edge, GrainChoices.Panels];
 
     /// <inheritdoc/>
     public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } = [Elastic.Casing];
@@ -191,7 +191,7 @@ public sealed class TracedBoard : MakeUp
         var piece = new Piece("cover", "cover", 1, outline.Dimensions, outline.Shape)
         {
             Allowances = outline.Outline.Edges.ToDictionary(edge => edge.Name, edge => Hem(edge.Name)),
-            Grain = reading.Chosen(Usual.PanelGrain),
+            Grain = reading.Chosen(GrainChoices.Panels),
             Note = "The cord starts and ends at the square end, 1 in (2.5 cm) apart.",
         }.Measured(outline.Width, outline.Depth);
         var round = Working.Of("P", "round the edge as drawn", outline.Outline.Perimeter());
@@ -232,7 +232,7 @@ public sealed class TracedBoard : MakeUp
                     []
                 ),
             ],
-            Remarks = [Usual.HotIron, Usual.Blades],
+            Remarks = [Cautions.HotIron, Cautions.Blades],
         };
     }
 

@@ -53,12 +53,12 @@ internal sealed class BoxedSheet
     /// <summary>The same by the corner school that is chosen; square = drop moves a seam allowance from the top to the sides.</summary>
     public static BoxedSheet BySchool(Reading reading, SeatOutline seat, Working fall, string piece)
     {
-        var s = reading[Usual.Seam];
+        var s = reading[EdgeAllowances.Seam];
         var whole = reading.Chosen(Corners) is CornerSchool.SquareDrop;
         return new(
             whole ? seat.Grown(s, inward: true) : seat,
             whole ? fall + s : fall,
-            end => reading.EdgeAllowance(Usual.Seam, piece, end),
+            end => reading.EdgeAllowance(EdgeAllowances.Seam, piece, end),
             reading.Chosen(Corners) is CornerSchool.StitchOff
         );
     }
@@ -128,7 +128,7 @@ internal sealed class BoxedSheet
     /// <summary>What the chosen school does to the finished size.</summary>
     public IEnumerable<Remark> Remarks(Reading reading)
     {
-        var s = reading[Usual.Seam].Value;
+        var s = reading[EdgeAllowances.Seam].Value;
         if (reading.Chosen(Corners) is CornerSchool.SquareDrop)
             yield return new Remark(
                 $"Top finishes {reading.Say(2 * s)} smaller each way, the sides {reading.Say(s)} deeper: snug. Right for a soft inner, wrong for a rigid top."

@@ -44,7 +44,7 @@ internal static class OutlineShapes
                 "A smooth curve through all stations; needs one station at least."
             )
         )
-        .When(Shape, SeatShapeKind.Tapered) with
+        .AskedWhen(Shape, SeatShapeKind.Tapered) with
     {
         OnMeasure = true,
     };
@@ -61,7 +61,7 @@ internal static class OutlineShapes
                 "A taper or a lean shows before cloth is cut."
             )
         )
-        .When(Shape, SeatShapeKind.Rectangle) with
+        .AskedWhen(Shape, SeatShapeKind.Rectangle) with
     {
         OnMeasure = true,
     };
@@ -75,14 +75,20 @@ internal static class OutlineShapes
             Option.Of(HandSide.Left, "Left", "On the left, seen from the front."),
             Option.Of(HandSide.Pairs, "In pairs", "Every second cover is the mirror image of the first.")
         )
-        .When(Shape, SeatShapeKind.Ell, SeatShapeKind.CurvedEnd, SeatShapeKind.FourSided, SeatShapeKind.Traced) with
+        .AskedWhen(
+            Shape,
+            SeatShapeKind.Ell,
+            SeatShapeKind.CurvedEnd,
+            SeatShapeKind.FourSided,
+            SeatShapeKind.Traced
+        ) with
     {
         OnMeasure = true,
     };
 
     internal static readonly CountChoice BackEdge = Choice
         .OfCount("backEdge", "Back is edge number", "Outline", 0, 0, 60)
-        .When(Shape, SeatShapeKind.Traced) with
+        .AskedWhen(Shape, SeatShapeKind.Traced) with
     {
         OnMeasure = true,
         Note = "0 takes the edge that lies furthest back.",
@@ -94,7 +100,7 @@ internal static class OutlineShapes
         "Side to side, along the front edge of the inner or of the space it sits in.",
         LengthLimits.Item,
         Usual: Length.Inches(22)
-    ).When(
+    ).AskedWhen(
         Shape,
         SeatShapeKind.Rectangle,
         SeatShapeKind.FourSided,
@@ -111,7 +117,7 @@ internal static class OutlineShapes
         "Front to back, at the side; with a bow front, at the corner.",
         LengthLimits.Item,
         Usual: Length.Inches(20)
-    ).When(
+    ).AskedWhen(
         Shape,
         SeatShapeKind.Rectangle,
         SeatShapeKind.FourSided,
@@ -128,7 +134,7 @@ internal static class OutlineShapes
         "Right across the middle; turn the tape and read twice.",
         LengthLimits.Item,
         Usual: Length.Inches(18)
-    ).When(Shape, SeatShapeKind.Round);
+    ).AskedWhen(Shape, SeatShapeKind.Round);
 
     internal static readonly Measure B = new Measure(
         "B",
@@ -136,7 +142,7 @@ internal static class OutlineShapes
         "Along the back edge.",
         LengthLimits.Item,
         Usual: Length.Inches(18)
-    ).When(Shape, SeatShapeKind.FourSided, SeatShapeKind.Tapered);
+    ).AskedWhen(Shape, SeatShapeKind.FourSided, SeatShapeKind.Tapered);
 
     internal static readonly Measure R = new Measure(
         "R",
@@ -144,7 +150,7 @@ internal static class OutlineShapes
         "From the front right corner to the back right one.",
         LengthLimits.Item,
         Usual: Length.Inches(20)
-    ).When(Shape, SeatShapeKind.FourSided);
+    ).AskedWhen(Shape, SeatShapeKind.FourSided);
 
     internal static readonly Measure X = new Measure(
         "X",
@@ -152,7 +158,7 @@ internal static class OutlineShapes
         "From the front left corner to the back right one.",
         LengthLimits.Item,
         Usual: Length.Inches(29)
-    ).When(Shape, SeatShapeKind.FourSided);
+    ).AskedWhen(Shape, SeatShapeKind.FourSided);
 
     internal static readonly Measure N = new Measure(
         "N",
@@ -160,7 +166,7 @@ internal static class OutlineShapes
         "Across the body, behind the ears.",
         LengthLimits.Item,
         Usual: Length.Inches(16)
-    ).When(Shape, SeatShapeKind.Tee, SeatShapeKind.Ell);
+    ).AskedWhen(Shape, SeatShapeKind.Tee, SeatShapeKind.Ell);
 
     internal static readonly Measure E = new Measure(
         "E",
@@ -168,7 +174,7 @@ internal static class OutlineShapes
         "Front to back of the part that stands out.",
         LengthLimits.Item,
         Usual: Length.Inches(5)
-    ).When(Shape, SeatShapeKind.Tee, SeatShapeKind.Ell);
+    ).AskedWhen(Shape, SeatShapeKind.Tee, SeatShapeKind.Ell);
 
     internal static readonly Measure Bow = new Measure(
         "b",
@@ -176,7 +182,7 @@ internal static class OutlineShapes
         "How far the middle of the curve stands out beyond its corners.",
         LengthLimits.Item,
         Usual: Length.Inches(2)
-    ).When(Shape, SeatShapeKind.Bow, SeatShapeKind.CurvedEnd);
+    ).AskedWhen(Shape, SeatShapeKind.Bow, SeatShapeKind.CurvedEnd);
 
     internal static readonly Measure O = new Measure(
         "O",
@@ -196,7 +202,7 @@ internal static class OutlineShapes
         new LengthLimits(Length.Zero, Length.Inches(120), "3", "8"),
         Optional: true,
         Usual: Length.Inches(3)
-    ).When(Shape, SeatShapeKind.Rectangle);
+    ).AskedWhen(Shape, SeatShapeKind.Rectangle);
 
     internal static readonly Measure V = new Measure(
         "V",
@@ -205,7 +211,7 @@ internal static class OutlineShapes
         LengthLimits.Item,
         Optional: true,
         Usual: Length.Inches(22)
-    ).When(Square, YesNo.Yes);
+    ).AskedWhen(Square, YesNo.Yes);
 
     internal static readonly Measure M = new Measure(
         "M",
@@ -214,7 +220,7 @@ internal static class OutlineShapes
         LengthLimits.Item,
         Optional: true,
         Usual: Length.Inches(20)
-    ).When(Square, YesNo.Yes);
+    ).AskedWhen(Square, YesNo.Yes);
 
     internal static readonly Measure X1 = new Measure(
         "X1",
@@ -223,7 +229,7 @@ internal static class OutlineShapes
         LengthLimits.Item,
         Optional: true,
         Usual: Length.Inches(29, 3, 4)
-    ).When(Square, YesNo.Yes);
+    ).AskedWhen(Square, YesNo.Yes);
 
     internal static readonly Measure X2 = new Measure(
         "X2",
@@ -232,7 +238,7 @@ internal static class OutlineShapes
         LengthLimits.Item,
         Optional: true,
         Usual: Length.Inches(29, 3, 4)
-    ).When(Square, YesNo.Yes);
+    ).AskedWhen(Square, YesNo.Yes);
 
     /// <summary>What the outlines need to be told beside their measures.</summary>
     public static readonly IReadOnlyList<Choice> Choices =
@@ -240,7 +246,7 @@ internal static class OutlineShapes
         Shape,
         Sides,
         Square,
-        Stations.Count.When(Shape, SeatShapeKind.Tapered),
+        Stations.Count.AskedWhen(Shape, SeatShapeKind.Tapered),
         Hand,
         BackEdge,
     ];

@@ -38,7 +38,7 @@ internal static class Stations
             "How far behind the front edge the width is taken.",
             LengthLimits.Item,
             Usual: Length.Inches(5 * n)
-        ).WhenAtLeast(Count, n);
+        ).AskedWhenAtLeast(Count, n);
 
     private static Measure Width(int n) =>
         new Measure(
@@ -47,5 +47,5 @@ internal static class Stations
             "Side to side at that distance from the front.",
             LengthLimits.Item,
             Usual: Length.Inches(22 - n)
-        ).WhenAtLeast(Count, n);
+        ).AskedWhenAtLeast(Count, n);
 }

@@ -6,10 +6,10 @@ using Wrapper.Core.Patterns;
 namespace Wrapper.Core.Covers.Shared;
 
 /// <summary>What lies under a cover, as pieces: each is listed with its size and area too, for whoever buys it so (craft §4.8, §9.3).</summary>
-internal static class Filled
+internal static class Fillings
 {
     /// <summary>The pattern with these fillings: none is sewn, so every edge of theirs is raw.</summary>
-    public static Pattern With(Pattern pattern, IEnumerable<Piece> fillings, JobUnit unit)
+    public static Pattern AddTo(Pattern pattern, IEnumerable<Piece> fillings, JobUnit unit)
     {
         List<Piece> pieces = [.. fillings];
         return pieces.Count == 0
@@ -21,7 +21,12 @@ internal static class Filled
                 [
                     .. pattern.Uses,
                     .. pieces.SelectMany(piece =>
-                        Usual.Left(EdgeUse.Raw, piece.Key, piece.Quantity, piece.Stitch.Edges.Select(edge => edge.Name))
+                        Plain.Unsewn(
+                            EdgeUse.Raw,
+                            piece.Key,
+                            piece.Quantity,
+                            piece.Stitch.Edges.Select(edge => edge.Name)
+                        )
                     ),
                 ],
                 Notions = [.. pattern.Notions, .. pieces.Select(piece => Listed(piece, unit))],
