@@ -1,4 +1,3 @@
-
 namespace Wrapper.Bench.Reliability;
 
 /// <summary>What docs/reliability.md tells: faults looked for, and what was found. <c>./wrapper bench --reliability [part]</c>.</summary>
