@@ -8,7 +8,7 @@ public class RunnerCases
     [Theory]
     [InlineData("L=72 | W=14", "runner/cut length=74; runner/cut width=16; finished length=72")]
     [InlineData("L=72 | W=14 | ends=raw", "runner/cut length=72; runner/cut width=16")]
-    [InlineData("L=72 | W=14 | runner/lower=1 1/2", "runner/cut width=16.5")] // one hem has a size of its own
+    [InlineData("L=72 | W=14 | runner/left=1 1/2", "runner/cut width=16.5")] // one hem has a size of its own
     public void Worked_by_hand(string changes, string expected) => Cases.Check("runner", changes, expected);
 
     // 2 (72 + 14) = 172 in of hem, or 144 along the sides alone; three times that and a tenth.

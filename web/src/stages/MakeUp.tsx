@@ -117,7 +117,7 @@ const School = memo(function School({ school }: { school: Comparison }) {
       <table>
         <tbody>
           {row('Cloth, laid alone', school.cloth?.text)}
-          {row('Seam to stitch', school.seamLength?.text)}
+          {row('Stitching', school.seamLength?.text)}
           {row('Zip', school.zip?.text)}
           {row('Pieces', school.pieces)}
           {row('Minutes', school.minutes)}

@@ -85,16 +85,16 @@ public sealed class Runner : MakeUp
     public override Pattern Draft(Reading reading)
     {
         var (l, w) = (reading[L], reading[W]);
-        bool IsRaw(string edge) => edge is "left" or "right" && reading.Chosen(Ends) is RunnerEnds.Raw;
+        // Upright it lies along the roll: its ends are its lower and its upper edge.
+        bool IsEnd(string edge) => edge is "lower" or "upper";
+        bool IsRaw(string edge) => IsEnd(edge) && reading.Chosen(Ends) is RunnerEnds.Raw;
         var runner = Plain.Rectangle(
             "runner",
             "runner",
             1,
-            l,
             w,
-            edge => IsRaw(edge) ? Sum.Of() : reading.EdgeAllowance(Hem, "runner", edge),
-            "length",
-            "width"
+            l,
+            edge => IsRaw(edge) ? Sum.Of() : reading.EdgeAllowance(Hem, "runner", edge)
         ) with
         {
             Grain = reading.Chosen(GrainChoices.Panels),
@@ -107,7 +107,7 @@ public sealed class Runner : MakeUp
             [
                 .. Plain.Sides.Select(edge => new Use(
                     IsRaw(edge) ? EdgeUse.Raw : EdgeUse.Hem,
-                    new Run("runner", 1, edge) { Drafted = (edge is "left" or "right" ? w : l).Value }
+                    new Run("runner", 1, edge) { Drafted = (IsEnd(edge) ? w : l).Value }
                 )),
             ],
             Finished = [("finished length", l), ("finished width", w)],
