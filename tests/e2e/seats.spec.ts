@@ -86,11 +86,14 @@ test('the demo seats are drafted without a doubt, curves laid as curves', async 
     await page.goto(`/jobs/${job}/lay`)
     await expect(page.getByTestId('to-buy')).toBeVisible()
     await expect(page.getByRole('navigation', { name: 'Stages' })).not.toContainText('in doubt')
-    expect(
-      await page
-        .locator('.laid path.cut')
-        .evaluateAll((paths) => paths.some((path) => path.getAttribute('d')?.includes('A'))),
-    ).toBe(true)
+    // A lay is drawn when there is time for it, after the figure along the foot.
+    await expect
+      .poll(() =>
+        page
+          .locator('.laid path.cut')
+          .evaluateAll((paths) => paths.some((path) => path.getAttribute('d')?.includes('A'))),
+      )
+      .toBe(true)
   }
 })
 
