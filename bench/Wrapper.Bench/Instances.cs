@@ -5,12 +5,18 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Bench;
 
-/// <summary>Sets of rectangles cut from a full cloth by random straight cuts, so that the shortest lay is known: all of it, with nothing left over.</summary>
+/// <summary>
+/// Sets of rectangles cut from a full cloth by random straight cuts, so that the shortest lay is known: all of it, with
+/// nothing left over.
+/// </summary>
 internal static class Instances
 {
     public static readonly Length Usable = Length.Inches(53);
 
-    /// <summary>So many pieces, each cut from end to end of what it was cut from (guillotine cuts), at whole eighths of an inch; never turned.</summary>
+    /// <summary>
+    /// So many pieces, each cut from end to end of what it was cut from (guillotine cuts), at whole eighths of an inch;
+    /// never turned.
+    /// </summary>
     public static (IReadOnlyList<LayPiece> Pieces, Length Shortest) Guillotine(int count, int seed, double waste = 0)
     {
         var random = new Random(seed);
@@ -56,7 +62,10 @@ internal static class Instances
         );
     }
 
-    /// <summary>A full cloth cut into pinwheels, the largest piece again and again into four round a fifth: no cut goes from end to end, and the shortest lay is all of it.</summary>
+    /// <summary>
+    /// A full cloth cut into pinwheels, the largest piece again and again into four round a fifth: no cut goes from end
+    /// to end, and the shortest lay is all of it.
+    /// </summary>
     public static (IReadOnlyList<LayPiece> Pieces, Length Shortest) Pinwheels(int count, int seed)
     {
         var random = new Random(seed);

@@ -8,7 +8,8 @@ using Wrapper.Core.Planning;
 if (args.Contains("--reliability"))
     return await Wrapper.Bench.Reliability.ReliabilityBench.Run(args);
 
-// Measures against the budgets and prints a table. Median of many runs after a warm-up, so that one hiccup tells nothing.
+// Measures against the budgets and prints a table. Median of many runs after a warm-up, so that one hiccup tells
+// nothing.
 var drafting = Drafting.Standard();
 Console.WriteLine("| what | median | budget |");
 Console.WriteLine("|---|---|---|");
@@ -76,7 +77,8 @@ static JobDocument Job(int cushions)
     };
 }
 
-// Every make-up in turn, its measures near what its drawing starts with; outlines change from item to item where there is a choice.
+// Every make-up in turn, its measures near what its drawing starts with; outlines change from item to item where there
+// is a choice.
 JobDocument Seats(int count)
 {
     return JobDocument.Empty("bench", JobUnit.Inch) with

@@ -3,7 +3,8 @@ using System.Globalization;
 namespace Wrapper.Store;
 
 /// <summary>
-/// Copies of the database in the folder <c>backups</c> beside it: on demand, which stay until somebody removes them, and one a day, of which the last 14 stay and
+/// Copies of the database in the folder <c>backups</c> beside it: on demand, which stay until somebody removes them,
+/// and one a day, of which the last 14 stay and
 /// the first of each month for a year.
 /// </summary>
 public sealed class Backups(Database database)
@@ -17,7 +18,9 @@ public sealed class Backups(Database database)
     public string Make(DateTimeOffset at) =>
         Make("wrapper-" + at.UtcDateTime.ToString("yyyyMMdd-HHmmss-fff", CultureInfo.InvariantCulture));
 
-    /// <summary>Makes today's copy unless there is one, and removes those that are no longer kept; returns where, or null.</summary>
+    /// <summary>
+    /// Makes today's copy unless there is one, and removes those that are no longer kept; returns where, or null.
+    /// </summary>
     public string? MakeDaily(DateTimeOffset now)
     {
         var name = Daily + now.UtcDateTime.ToString("yyyyMMdd", CultureInfo.InvariantCulture);

@@ -4,7 +4,8 @@ using System.Text;
 namespace Wrapper.Store;
 
 /// <summary>
-/// Packs documents: whole ones compressed, and one that differs little from another as what lies between their common beginning and common end.
+/// Packs documents: whole ones compressed, and one that differs little from another as what lies between their common
+/// beginning and common end.
 /// The first byte says which: 1 whole, 2 a difference, anything else text as it stands.
 /// </summary>
 internal static class Contents
@@ -35,7 +36,9 @@ internal static class Contents
         return packed.ToArray();
     }
 
-    /// <summary>The document of <paramref name="packed"/>; <paramref name="onto"/> is what it was packed onto.</summary>
+    /// <summary>
+    /// The document of <paramref name="packed"/>; <paramref name="onto"/> is what it was packed onto.
+    /// </summary>
     /// <exception cref="InvalidDataException">The bytes are not what was packed.</exception>
     public static string Unpack(byte[] packed, string? onto)
     {

@@ -1,6 +1,8 @@
 namespace Wrapper.Store;
 
-/// <summary>Held by the one server that works on a data folder; the system lets go of it when the server ends, however it ends.</summary>
+/// <summary>
+/// Held by the one server that works on a data folder; the system lets go of it when the server ends, however it ends.
+/// </summary>
 public sealed class DataLock : IDisposable
 {
     private readonly FileStream held;

@@ -8,7 +8,8 @@ namespace Wrapper.Store;
 public sealed class DatabaseRefusedException(string message) : Exception(message);
 
 /// <summary>
-/// The workroom's one SQLite file: write-ahead log, every commit synced to disk, forward-only numbered migrations. A damaged file
+/// The workroom's one SQLite file: write-ahead log, every commit synced to disk, forward-only numbered migrations. A
+/// damaged file
 /// or one written by a newer program is refused before anything touches it.
 /// </summary>
 public sealed class Database
@@ -36,10 +37,12 @@ public sealed class Database
     public int DroppedCommits { get; private init; }
 
     /// <summary>
-    /// Opens or makes the database in <paramref name="folder"/> and brings it up to date. What is new is for its owner alone (0600, in a folder 0700).
+    /// Opens or makes the database in <paramref name="folder"/> and brings it up to date. What is new is for its owner
+    /// alone (0600, in a folder 0700).
     /// Only the beginning is looked at; <see cref="Damage"/> reads all of it.
     /// </summary>
-    /// <exception cref="DatabaseRefusedException">The file is damaged, newer than this program, locked, or cannot be written.</exception>
+    /// <exception cref="DatabaseRefusedException">The file is damaged, newer than this program, locked, or cannot be
+    /// written.</exception>
     public static Database Open(string folder)
     {
         var path = System.IO.Path.Combine(folder, "wrapper.db");
@@ -55,7 +58,8 @@ public sealed class Database
             database.Migrate();
             using var connection = database.Connect();
             Sql.Execute(connection, null, "PRAGMA journal_mode = WAL");
-            // Asks for the lock that every save needs, so that a read-only or locked file is told now and not at the first save.
+            // Asks for the lock that every save needs, so that a read-only or locked file is told now and not at the
+            // first save.
             Sql.Execute(connection, null, "BEGIN IMMEDIATE; ROLLBACK");
             return database;
         }
@@ -85,7 +89,10 @@ public sealed class Database
         return connection;
     }
 
-    /// <summary>Copies the live database, consistent as of one moment, to <paramref name="target"/>: under another name until it is whole and on the disk.</summary>
+    /// <summary>
+    /// Copies the live database, consistent as of one moment, to <paramref name="target"/>: under another name until it
+    /// is whole and on the disk.
+    /// </summary>
     /// <exception cref="IOException">There is no room for it, or a file of that name is there.</exception>
     public void CopyTo(string target)
     {
@@ -115,7 +122,10 @@ public sealed class Database
         }
     }
 
-    /// <summary>Reads all of it and says what is damaged; null where nothing is. Takes long on a large file; others go on meanwhile.</summary>
+    /// <summary>
+    /// Reads all of it and says what is damaged; null where nothing is. Takes long on a large file; others go on
+    /// meanwhile.
+    /// </summary>
     public string? Damage()
     {
         try

@@ -3,7 +3,10 @@ using static Wrapper.Store.Sql;
 
 namespace Wrapper.Store;
 
-/// <summary>Lays found by a longer search, as text under their key, so that they outlive the server; the newest <paramref name="most"/> are kept.</summary>
+/// <summary>
+/// Lays found by a longer search, as text under their key, so that they outlive the server; the newest
+/// <paramref name="most"/> are kept.
+/// </summary>
 public sealed class FoundLays(Database database, TimeProvider clock, int most = 500)
 {
     /// <summary>The lay of this key, or null.</summary>

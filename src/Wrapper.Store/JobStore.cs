@@ -10,13 +10,21 @@ namespace Wrapper.Store;
 /// <summary>A job in a list; <paramref name="Mark"/> is what the next page of the list is asked for with.</summary>
 public sealed record JobSummary(string Id, string Name, string Customer, DateTimeOffset ChangedAt, string Mark);
 
-/// <summary>A job's document at one revision, as JSON text, and whether there is anything to undo or redo from it.</summary>
+/// <summary>
+/// A job's document at one revision, as JSON text, and whether there is anything to undo or redo from it.
+/// </summary>
 public sealed record StoredJob(string Id, long Revision, string Document, bool CanUndo, bool CanRedo);
 
-/// <summary>What came of a save: the job as it is now, and whether the save was refused because another one came first or its change id was used for another change.</summary>
+/// <summary>
+/// What came of a save: the job as it is now, and whether the save was refused because another one came first or its
+/// change id was used for another change.
+/// </summary>
 public sealed record SaveResult(StoredJob Job, bool Conflict);
 
-/// <summary>What goes into one save: the document with the columns to find it by, the client's change id, and the undo step it belongs to.</summary>
+/// <summary>
+/// What goes into one save: the document with the columns to find it by, the client's change id, and the undo step it
+/// belongs to.
+/// </summary>
 public sealed record Change(string ChangeId, string Document, string Name, string Customer, string Step = "");
 
 /// <summary>What is kept of a job cannot be read.</summary>
@@ -24,7 +32,8 @@ public sealed class JobUnreadableException(string id, Exception why)
     : Exception($"what is kept of the job {id} cannot be read: {why.Message}", why);
 
 /// <summary>
-/// Jobs and their revisions. Each save names the revision it started from and a change id: a save from an older revision is a
+/// Jobs and their revisions. Each save names the revision it started from and a change id: a save from an older
+/// revision is a
 /// conflict, a repeated change id gets its first result, so that a lost reply makes neither conflict nor duplicate.
 /// </summary>
 public sealed class JobStore(Database database, TimeProvider clock)
@@ -36,7 +45,8 @@ public sealed class JobStore(Database database, TimeProvider clock)
         Redone = new("", "redo", "", "");
 
     /// <summary>
-    /// Jobs, the latest change first: those that hold <paramref name="search"/> in their name or customer, after the one whose mark is <paramref name="before"/>.
+    /// Jobs, the latest change first: those that hold <paramref name="search"/> in their name or customer, after the
+    /// one whose mark is <paramref name="before"/>.
     /// <paramref name="deleted"/> ones instead of the others on request.
     /// </summary>
     public IReadOnlyList<JobSummary> List(
@@ -108,7 +118,10 @@ public sealed class JobStore(Database database, TimeProvider clock)
             > 0;
     }
 
-    /// <summary>Makes a job; the same <paramref name="id"/> again gives the one that is there, a conflict if it carries another document under the same change id.</summary>
+    /// <summary>
+    /// Makes a job; the same <paramref name="id"/> again gives the one that is there, a conflict if it carries another
+    /// document under the same change id.
+    /// </summary>
     public SaveResult Create(string id, Change change)
     {
         using var connection = database.Connect();
@@ -134,7 +147,9 @@ public sealed class JobStore(Database database, TimeProvider clock)
         return new SaveResult(new StoredJob(id, 1, change.Document, false, false), false);
     }
 
-    /// <summary>Saves an edit made from revision <paramref name="baseRevision"/>; null when there is no such job.</summary>
+    /// <summary>
+    /// Saves an edit made from revision <paramref name="baseRevision"/>; null when there is no such job.
+    /// </summary>
     public SaveResult? Save(string id, long baseRevision, Change change) =>
         Advance(
             id,
@@ -152,7 +167,10 @@ public sealed class JobStore(Database database, TimeProvider clock)
             }
         );
 
-    /// <summary>Takes the last step back, as a new revision; null when there is no such job. With nothing to undo the job stays as it is.</summary>
+    /// <summary>
+    /// Takes the last step back, as a new revision; null when there is no such job. With nothing to undo the job stays
+    /// as it is.
+    /// </summary>
     public SaveResult? Undo(string id, long baseRevision, string changeId) =>
         Advance(
             id,

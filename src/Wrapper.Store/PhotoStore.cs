@@ -31,12 +31,17 @@ public sealed class Picture(string type, SqliteBlob bytes, SqliteConnection conn
     }
 }
 
-/// <summary>Photos of items as they were found. What is taken away is kept, and can be put back. Pictures pass through a part at a time, however large they are.</summary>
+/// <summary>
+/// Photos of items as they were found. What is taken away is kept, and can be put back. Pictures pass through a part at
+/// a time, however large they are.
+/// </summary>
 public sealed class PhotoStore(Database database, TimeProvider clock)
 {
     private const string Columns = "id, item_id, caption, type, away";
 
-    /// <summary>An empty file in <paramref name="folder"/> for a picture that comes in; gone when it is closed.</summary>
+    /// <summary>
+    /// An empty file in <paramref name="folder"/> for a picture that comes in; gone when it is closed.
+    /// </summary>
     public static FileStream Incoming(string folder)
     {
         var path = Path.Combine(folder, $"incoming-{Guid.NewGuid():N}");
@@ -68,7 +73,10 @@ public sealed class PhotoStore(Database database, TimeProvider clock)
         return photos;
     }
 
-    /// <summary>Keeps a picture from where its stream stands; sent again under the same id it is kept once. What is kept under that id, maybe of another job; null when there is no such job.</summary>
+    /// <summary>
+    /// Keeps a picture from where its stream stands; sent again under the same id it is kept once. What is kept under
+    /// that id, maybe of another job; null when there is no such job.
+    /// </summary>
     public KeptPhoto? Add(string job, Photo photo, Stream picture)
     {
         using var connection = database.Connect();
@@ -130,7 +138,10 @@ public sealed class PhotoStore(Database database, TimeProvider clock)
         return null;
     }
 
-    /// <summary>Says what a photo shows, takes it away or puts it back; null leaves either as it is. The photo as it is then, or null when there is none.</summary>
+    /// <summary>
+    /// Says what a photo shows, takes it away or puts it back; null leaves either as it is. The photo as it is then, or
+    /// null when there is none.
+    /// </summary>
     public Photo? Change(string id, string? caption, bool? away)
     {
         using var connection = database.Connect();

@@ -1,6 +1,8 @@
 namespace Wrapper.Store;
 
-/// <summary>Files and folders that only their owner may read. Where the system knows no such rights nothing is done.</summary>
+/// <summary>
+/// Files and folders that only their owner may read. Where the system knows no such rights nothing is done.
+/// </summary>
 internal static class PrivateFiles
 {
     private const UnixFileMode File600 = UnixFileMode.UserRead | UnixFileMode.UserWrite,

@@ -4,13 +4,18 @@ using Microsoft.Data.Sqlite;
 namespace Wrapper.Store;
 
 /// <summary>
-/// Brings back a backup. The copy is checked first; what was there, log included, is set aside and never thrown away. With the server stopped the files are
+/// Brings back a backup. The copy is checked first; what was there, log included, is set aside and never thrown away.
+/// With the server stopped the files are
 /// exchanged; while it runs the copy is read into the live database in one transaction.
 /// </summary>
 public static class Restoring
 {
-    /// <summary>Restores <paramref name="file"/> (a path, or the name of a backup) into <paramref name="folder"/>; returns what was done, a line each.</summary>
-    /// <exception cref="DatabaseRefusedException">There is no such file, or it cannot be used; nothing was changed.</exception>
+    /// <summary>
+    /// Restores <paramref name="file"/> (a path, or the name of a backup) into <paramref name="folder"/>; returns what
+    /// was done, a line each.
+    /// </summary>
+    /// <exception cref="DatabaseRefusedException">There is no such file, or it cannot be used; nothing was
+    /// changed.</exception>
     public static IReadOnlyList<string> Run(string file, string folder, DateTimeOffset at)
     {
         if (Find(file, folder) is not { } copy)

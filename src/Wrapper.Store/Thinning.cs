@@ -5,7 +5,9 @@ using static Wrapper.Store.Sql;
 
 namespace Wrapper.Store;
 
-/// <summary>Of revisions older than 30 days keeps the last of each day, and whatever a later one leads back to.</summary>
+/// <summary>
+/// Of revisions older than 30 days keeps the last of each day, and whatever a later one leads back to.
+/// </summary>
 public static class Thinning
 {
     private const int DaysWhole = 30;

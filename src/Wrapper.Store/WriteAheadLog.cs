@@ -3,7 +3,8 @@ using System.Buffers.Binary;
 namespace Wrapper.Store;
 
 /// <summary>
-/// Looks at a write-ahead log before it is opened. SQLite reads it up to the first page whose checksum is wrong and silently drops the rest; whether
+/// Looks at a write-ahead log before it is opened. SQLite reads it up to the first page whose checksum is wrong and
+/// silently drops the rest; whether
 /// commits are among that, nobody would hear. The format: https://www.sqlite.org/fileformat2.html#the_write_ahead_log
 /// </summary>
 internal static class WriteAheadLog
@@ -11,7 +12,10 @@ internal static class WriteAheadLog
     private const int HeaderSize = 32,
         FrameHeader = 24;
 
-    /// <summary>How many commits of the log at <paramref name="path"/> lie behind a page that cannot be read; none where there is no log.</summary>
+    /// <summary>
+    /// How many commits of the log at <paramref name="path"/> lie behind a page that cannot be read; none where there
+    /// is no log.
+    /// </summary>
     public static int DroppedCommits(string path)
     {
         if (!File.Exists(path))

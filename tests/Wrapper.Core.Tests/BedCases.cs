@@ -4,13 +4,15 @@ using Wrapper.Core.Lengths;
 namespace Wrapper.Core.Tests;
 
 /// <summary>
-/// Covers of beds, each size worked by hand with the handbook's rule beside it. Usual allowances: s 1/2, z 3/4, k 5/8 in, or s 1.5, z 2, k 1.6 cm;
+/// Covers of beds, each size worked by hand with the handbook's rule beside it. Usual allowances: s 1/2, z 3/4, k 5/8
+/// in, or s 1.5, z 2, k 1.6 cm;
 /// bare numbers in inches unless a case says cm. Cloth has 53 in between its selvedges unless a case says another U.
 /// </summary>
 public class BedCases
 {
     [Theory]
-    // Sheet: (W + 2 (H + t + k)), squares G - s + k, or the whole drop; hem 2 (W + L), 8 s less at square = drop. The handbook's example first.
+    // Sheet: (W + 2 (H + t + k)), squares G - s + k, or the whole drop; hem 2 (W + L), 8 s less at square = drop. The
+    // handbook's example first.
     [InlineData(
         "fitted-sheet",
         "W=31 1/2 | L=74 | T=7 | k=1/2",
@@ -36,7 +38,8 @@ public class BedCases
         "cm | W=70 | L=140 | T=12 | ratio=80",
         "sheet/cut width=112.2; sheet/cut length=182.2; hem perimeter=408; *elastic=328.94"
     )] // 0.8 x 408 + 2.54
-    // A strip at the right where the cloth is narrow: one whole width 53 cut, 52 finished; the rest has s on both sides.
+    // A strip at the right where the cloth is narrow: one whole width 53 cut, 52 finished; the rest has s on both
+    // sides.
     [InlineData(
         "fitted-sheet",
         "W=40 | L=74 | T=7 | k=1/2",
@@ -47,7 +50,8 @@ public class BedCases
         "W=40 | L=74 | T=7 | k=1/2 | corners=cut | widths=two",
         "sheet-left/cut width=31; sheet-right/cut width=31"
     )]
-    // Mattress with a gusset, 1/2 loose: panel (W + 1/2 + 2 s) x (L + 1/2 + 2 s); wider than 53: centre 53, sides (W + 1/2 - 52) / 2 + 2 s.
+    // Mattress with a gusset, 1/2 loose: panel (W + 1/2 + 2 s) x (L + 1/2 + 2 s); wider than 53: centre 53, sides (W +
+    // 1/2 - 52) / 2 + 2 s.
     [InlineData(
         "mattress-gusset",
         "W=36 | L=75 | T=6",
@@ -82,7 +86,8 @@ public class BedCases
     public void Worked_by_hand(string makeUp, string changes, string expected) =>
         Cases.Check(makeUp, changes, expected);
 
-    // §8.2's rule on any outline: the widths lie side by side, none wider than the cloth, and together they are the whole.
+    // §8.2's rule on any outline: the widths lie side by side, none wider than the cloth, and together they are the
+    // whole.
     [Fact]
     public void Joined_widths_fit_the_cloth_and_make_up_the_whole() =>
         CsCheck.Check.Sample(

@@ -6,10 +6,16 @@ using Wrapper.Core.Planning;
 
 namespace Wrapper.Core.Tests;
 
-/// <summary>Worked cases: sizes of pieces (<c>panel/cut width=35</c>), finished sizes (<c>hem perimeter=207</c>) and notions (<c>*elastic=156.25</c>, <c>*ties*=4</c> for a count).</summary>
+/// <summary>
+/// Worked cases: sizes of pieces (<c>panel/cut width=35</c>), finished sizes (<c>hem perimeter=207</c>) and notions
+/// (<c>*elastic=156.25</c>, <c>*ties*=4</c> for a count).
+/// </summary>
 internal static class Cases
 {
-    /// <summary>Drafts an item whose seams must match, and compares every size in <paramref name="expected"/>; changes that begin with cm are metric, and so are the figures.</summary>
+    /// <summary>
+    /// Drafts an item whose seams must match, and compares every size in <paramref name="expected"/>; changes that
+    /// begin with cm are metric, and so are the figures.
+    /// </summary>
     public static void Check(string makeUp, string changes, string expected)
     {
         var metric = changes.StartsWith("cm", StringComparison.Ordinal);
@@ -26,7 +32,9 @@ internal static class Cases
         }
     }
 
-    /// <summary>The draft of an item; <c>usable=56 1/2</c> among the changes is the usable width of its cloth.</summary>
+    /// <summary>
+    /// The draft of an item; <c>usable=56 1/2</c> among the changes is the usable width of its cloth.
+    /// </summary>
     public static Draft Draft(string makeUp, string changes, JobUnit unit)
     {
         var parts = changes.Split('|').ToLookup(part => part.Trim().StartsWith("usable=", StringComparison.Ordinal));
@@ -43,7 +51,9 @@ internal static class Cases
         return draft;
     }
 
-    /// <summary>An item that cannot be made has one problem, with the field to look at, the reason and an example.</summary>
+    /// <summary>
+    /// An item that cannot be made has one problem, with the field to look at, the reason and an example.
+    /// </summary>
     public static void Refused(string makeUp, string changes, string field, string reason)
     {
         var problem = Assert.Single(Items.Draft(Items.Read(makeUp, JobUnit.Inch, changes)).Problems);

@@ -5,10 +5,14 @@ using Wrapper.Core.Planning;
 
 namespace Wrapper.Core.Tests;
 
-/// <summary>Which width to buy, and whether what is there will do (craft §10): a duvet cover 54 x 84, s 1/2, hem 3, each face 55 x 87 1/2.</summary>
+/// <summary>
+/// Which width to buy, and whether what is there will do (craft §10): a duvet cover 54 x 84, s 1/2, hem 3, each face 55
+/// x 87 1/2.
+/// </summary>
 public class ClothChoiceTests
 {
-    // 36: usable 35, a centre and sides of 11, three of them to a width: 4 cuts. 54: usable 53, sides of 2 share one: 3. 60 and 72: a face a width: 2. 118: both faces side by side.
+    // 36: usable 35, a centre and sides of 11, three of them to a width: 4 cuts. 54: usable 53, sides of 2 share one:
+    // 3. 60 and 72: a face a width: 2. 118: both faces side by side.
     [Theory]
     [InlineData(36, 350, 4, 9.75, 195)]
     [InlineData(54, 262.5, 4, 7.375, 147.50)]
@@ -74,7 +78,8 @@ public class ClothChoiceTests
         Assert.Equal((fits, difference), (enough.Fits, (double)Items.Inches(enough.Have - enough.Needed)));
     }
 
-    // Both centres fit into 5 yd, the four sides behind them do not; two inches narrower no face is joined, and all fits in 175.
+    // Both centres fit into 5 yd, the four sides behind them do not; two inches narrower no face is joined, and all
+    // fits in 175.
     [Fact]
     public void What_finds_no_room_is_named_and_what_would_make_it_fit()
     {

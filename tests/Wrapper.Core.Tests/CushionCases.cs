@@ -5,7 +5,8 @@ using Wrapper.Core.Patterns;
 namespace Wrapper.Core.Tests;
 
 /// <summary>
-/// Cases worked by hand for a cushion 30 x 20 x 4 in, s 1/2, z 3/4, w 2 1/2, o 3/4: P = 100, Z = 35, boxing run 65 when exact.
+/// Cases worked by hand for a cushion 30 x 20 x 4 in, s 1/2, z 3/4, w 2 1/2, o 3/4: P = 100, Z = 35, boxing run 65 when
+/// exact.
 /// </summary>
 public class CushionCases
 {
@@ -77,7 +78,8 @@ public class CushionCases
             Strip(("ease", "exact"), ("assembly", assembly), ("lapEnds", ends)).Size("boxing", "cut length")
         );
 
-    // The run of 65 is 17 1/2 of side, 30 of front, 17 1/2 of side; the first length has the lap, 1 1/2; each has 1 in of seams.
+    // The run of 65 is 17 1/2 of side, 30 of front, 17 1/2 of side; the first length has the lap, 1 1/2; each has 1 in
+    // of seams.
     [Theory]
     [InlineData("corners", 2, "50, 18.5")]
     [InlineData("corners", 3, "20, 31, 18.5")]
@@ -96,7 +98,8 @@ public class CushionCases
         Assert.Equal(67.5m + (lengths - 1), sizes.Sum());
     }
 
-    // A long narrow cushion: 12 wide, 60 long. The run is 144 - 17 = 127, its front only 12: three even lengths miss the front.
+    // A long narrow cushion: 12 wide, 60 long. The run is 144 - 17 = 127, its front only 12: three even lengths miss
+    // the front.
     [Fact]
     public void Even_lengths_need_not_end_at_corners()
     {
@@ -114,7 +117,8 @@ public class CushionCases
         );
     }
 
-    // Cord 206, of which 2 x 1/4 x √2 = 0.7071 are ends; each strip (36 - 1/2) √2 = 50.2046: 4.09, so 5. 1 7/8 wide at 45° is 1 7/8 x √2 = 2.6517 up the straight grain.
+    // Cord 206, of which 2 x 1/4 x √2 = 0.7071 are ends; each strip (36 - 1/2) √2 = 50.2046: 4.09, so 5. 1 7/8 wide at
+    // 45° is 1 7/8 x √2 = 2.6517 up the straight grain.
     [Fact]
     public void Bias_strips_one_by_one()
     {
@@ -136,7 +140,8 @@ public class CushionCases
         Assert.Equal(50.9117m, Items.Inches(strip.Cut.LengthOf("lower"))); // 36 √2: at 45°
     }
 
-    // Cord 2 x 100 + 6 = 206; strips 36 long give 35 1/2 each when joined: (206 - 1/2) / 35 1/2 = 5.8, so 6 of them, 1 7/8 wide.
+    // Cord 2 x 100 + 6 = 206; strips 36 long give 35 1/2 each when joined: (206 - 1/2) / 35 1/2 = 5.8, so 6 of them, 1
+    // 7/8 wide.
     [Fact]
     public void Covering_strips_across_the_cloth()
     {
@@ -170,7 +175,8 @@ public class CushionCases
             notch => Assert.Equal((2m, false), (Items.Inches(notch.At), notch.Clip))
         );
         Assert.Equal(2, On("boxing", "left end", "right end").Count());
-        // The boxing takes over from the zip strip 2 1/2 from the back corners: of the left side 2 1/2 from its start, of the right side 20 - 2 1/2.
+        // The boxing takes over from the zip strip 2 1/2 from the back corners: of the left side 2 1/2 from its start,
+        // of the right side 20 - 2 1/2.
         Assert.Equal([17.5m, 2.5m], On("panel", "right", "left").Select(n => Items.Inches(n.At)));
     }
 
@@ -228,7 +234,8 @@ public class CushionCases
         );
     }
 
-    // Nothing is cut out; each corner line measures D = 4. Rounded by 2: (2 - 0.8284) straight and an eighth of a circle, four ends.
+    // Nothing is cut out; each corner line measures D = 4. Rounded by 2: (2 - 0.8284) straight and an eighth of a
+    // circle, four ends.
     [Fact]
     public void Stitched_off_corners_leave_a_rectangle_to_cut()
     {
@@ -240,7 +247,8 @@ public class CushionCases
         Assert.Equal((35m, 49.5m), (rounded.Size("cover", "cut width"), rounded.Size("cover", "cut length")));
     }
 
-    // Metric: 76 x 35.5 x 9, s 1.5, z 2: 76 + 9 + 3; 71 + 18 + 4; G 4.5; 4.5 - 1.5 + 2; 4.5 - 1.5 each side of the fold.
+    // Metric: 76 x 35.5 x 9, s 1.5, z 2: 76 + 9 + 3; 71 + 18 + 4; G 4.5; 4.5 - 1.5 + 2; 4.5 - 1.5 each side of the
+    // fold.
     [Fact]
     public void Folded_in_centimetres()
     {
@@ -297,11 +305,13 @@ public class CushionCases
         );
     }
 
-    // Every line once, three times where cord lies in it, both edges of a tape; needle and bobbin take three times that, and a tenth more.
+    // Every line once, three times where cord lies in it, both edges of a tape; needle and bobbin take three times
+    // that, and a tenth more.
     [Theory]
     // True-size sheet: hem 2 (31 1/2 + 74) = 211 as a casing, four corners of 7 + 3.
     [InlineData("fitted-sheet", "W=31 1/2 | L=74 | T=7 | tuck=3 | k=1/2 | corners=cut", 211 + 40)]
-    // Top 2 (20 + 18) = 76 with cord, corners 4 x 16, hem 76, hook-and-loop 76 less 3 at each of four legs, along both edges.
+    // Top 2 (20 + 18) = 76 with cord, corners 4 x 16, hem 76, hook-and-loop 76 less 3 at each of four legs, along both
+    // edges.
     [InlineData("ottoman-boxed", "W=20 | L=18 | H=16 | cord=both | legs=4 | legGap=3", (3 * 76) + 64 + 76 + (2 * 64))]
     // Sewn to its facing round 4 x 20, then topstitched.
     [InlineData("centre-panel", "shape=square | W=20", 80 + 80)]

@@ -6,7 +6,10 @@ using Wrapper.Core.Planning;
 
 namespace Wrapper.Core.Tests;
 
-/// <summary>What is chalked on the cloth: cumulative marks, each rounded once to the tape mark, and the lay seen from the wrong side.</summary>
+/// <summary>
+/// What is chalked on the cloth: cumulative marks, each rounded once to the tape mark, and the lay seen from the wrong
+/// side.
+/// </summary>
 public class CutMarkTests
 {
     private static readonly Gen<(IReadOnlyList<LayPiece> Pieces, LayCloth Cloth)> Jobs = Gen.Select(
@@ -29,7 +32,8 @@ public class CutMarkTests
             .Read(LengthPrinter.Finished(length, JobUnit.Inch).Text, JobUnit.Inch, LengthLimits.Cloth)
             .Length!.Value;
 
-    // Rebuilt from what is printed, every box is where it was to 1/16 in, as large as it was to 1/16, and boxes that lay apart still do.
+    // Rebuilt from what is printed, every box is where it was to 1/16 in, as large as it was to 1/16, and boxes that
+    // lay apart still do.
     [Fact]
     public void Pieces_rebuilt_from_the_printed_marks_do_not_overlap() =>
         Jobs.Sample(
@@ -80,7 +84,8 @@ public class CutMarkTests
         || a.ToSelvedge <= b.FromSelvedge
         || b.ToSelvedge <= a.FromSelvedge;
 
-    // Mirrored, nothing changes its place along the roll, distances from one selvedge become those from the other, and turned back it is the same lay.
+    // Mirrored, nothing changes its place along the roll, distances from one selvedge become those from the other, and
+    // turned back it is the same lay.
     [Fact]
     public void The_wrong_side_is_the_mirror_image() =>
         Jobs.Sample(
@@ -100,7 +105,8 @@ public class CutMarkTests
                         (marks.FromEnd, marks.ToEnd, usable - marks.ToSelvedge, usable - marks.FromSelvedge),
                         (other.FromEnd, other.ToEnd, other.FromSelvedge, other.ToSelvedge)
                     );
-                    // The outline itself, reckoned by another library: each is the other's reflection in the middle of the cloth.
+                    // The outline itself, reckoned by another library: each is the other's reflection in the middle of
+                    // the cloth.
                     var (shape, reflected) = (
                         Geometry.Laid(byId[at.Id].Cut, at),
                         Geometry.Laid(byId[at.Id].Cut.Mirrored(), mirrored)
@@ -113,7 +119,8 @@ public class CutMarkTests
                             1
                         )
                         .Transform(reflected);
-                    // Overlays of rings that nearly coincide are not to be trusted; how far their corners and edges lie apart is.
+                    // Overlays of rings that nearly coincide are not to be trusted; how far their corners and edges lie
+                    // apart is.
                     Assert.True(
                         NetTopologySuite.Algorithm.Distance.DiscreteHausdorffDistance.Distance(shape, back) < 0.1,
                         at.ToString()

@@ -6,12 +6,15 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Tests;
 
-/// <summary>What every make-up declares and draws before anything is measured, and what it reads off its seams after.</summary>
+/// <summary>
+/// What every make-up declares and draws before anything is measured, and what it reads off its seams after.
+/// </summary>
 public class DeclarationTests
 {
     public static TheoryData<string> MakeUps => [.. Items.Drafting.MakeUps.Select(makeUp => makeUp.Key)];
 
-    // With nothing measured, for every answer that changes what is measured: a drawing, and a line or a field for each length asked.
+    // With nothing measured, for every answer that changes what is measured: a drawing, and a line or a field for each
+    // length asked.
     [Theory]
     [MemberData(nameof(MakeUps))]
     public void The_measuring_drawing_is_there_before_any_size(string key)

@@ -32,8 +32,10 @@ public class DraftProperties
             iter: 400
         );
 
-    // The band between stitch line and raw edge: allowance times edge, plus at each corner the kite between both offsets and the
-    // mitre: with a turn t its legs are (b - a cos t) / sin t and (a - b cos t) / sin t long. Along an arc a ring's share is added.
+    // The band between stitch line and raw edge: allowance times edge, plus at each corner the kite between both
+    // offsets and the
+    // mitre: with a turn t its legs are (b - a cos t) / sin t and (a - b cos t) / sin t long. Along an arc a ring's
+    // share is added.
     [Fact]
     public void Area_of_the_cut_is_that_of_the_stitch_line_plus_its_allowances() =>
         Variants.Makeable.Sample(
@@ -56,7 +58,8 @@ public class DraftProperties
                             (A(at) * Mm(piece.Stitch.LengthOf(edges[at].Name))) + (curve.Turned * A(at) * A(at) / 2);
                         var turn = next.Start - curve.End;
                         turn -= 2 * Math.PI * Math.Round(turn / (2 * Math.PI));
-                        // Where an arc meets a corner the mitre lies on the arc, not on its tangent; there the kite is only near.
+                        // Where an arc meets a corner the mitre lies on the arc, not on its tangent; there the kite is
+                        // only near.
                         if (Math.Abs(turn) < 2e-3)
                             exact &= A(at) == A(at + 1);
                         else if (curve.Turned != 0 || next.Turned != 0)
@@ -115,8 +118,10 @@ public class DraftProperties
                     // A piece that loses an edge is no longer that piece: nobody could sew it.
                     if (!piece.Stitch.Edges.All(edge => changed.Stitch.Has(edge.Name)))
                         continue;
-                    // A station's width moves each side by half of the eighth, a point on an arc slides along it: no more than a seam may differ by.
-                    // So does the width at a nose, which nothing is sewn to. One width of a joined piece need not reach what a dimension of the whole piece moves.
+                    // A station's width moves each side by half of the eighth, a point on an arc slides along it: no
+                    // more than a seam may differ by.
+                    // So does the width at a nose, which nothing is sewn to. One width of a joined piece need not reach
+                    // what a dimension of the whole piece moves.
                     if (
                         (
                             name.Any(char.IsDigit)
@@ -154,7 +159,8 @@ public class DraftProperties
         return new(own.X - first.X, own.Y - first.Y);
     }
 
-    // Halfway along every cut edge its line or circle is as far from the stitch line's as the allowance says: reckoned from ends and radii.
+    // Halfway along every cut edge its line or circle is as far from the stitch line's as the allowance says: reckoned
+    // from ends and radii.
     [Fact]
     public void The_cut_line_keeps_its_allowance_from_the_stitch_line() =>
         Variants.Makeable.Sample(
@@ -278,7 +284,8 @@ public class DraftProperties
                 item =>
                 {
                     var pattern = Items.Pattern(item);
-                    // The front edge of the top panel meets one boxing length only: its run in the seam is whole, so no join falls in it.
+                    // The front edge of the top panel meets one boxing length only: its run in the seam is whole, so no
+                    // join falls in it.
                     var seam = pattern.Seams.Single(s => s.Name == "boxing to top panel");
                     var front = seam.Right.SingleOrDefault(run => run.Edge == "front");
                     if (front is null)

@@ -3,7 +3,10 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Tests;
 
-/// <summary>Duvet covers worked by hand (craft §8). Usual allowances: s 1/2, hem 1 1/2 + 1 1/2 in, or s 1.5, hem 4 + 4 cm; cloth with 53 in between its selvedges.</summary>
+/// <summary>
+/// Duvet covers worked by hand (craft §8). Usual allowances: s 1/2, hem 1 1/2 + 1 1/2 in, or s 1.5, hem 4 + 4 cm; cloth
+/// with 53 in between its selvedges.
+/// </summary>
 public class DuvetCases
 {
     [Theory]
@@ -22,7 +25,8 @@ public class DuvetCases
     )] // 6 x (5/8 + 3/4)
     [InlineData("W=54 | L=78 | usable=108 | closing=zip | slots=both", "*zip=40.5; front/finished length=78")]
     [InlineData("cm | W=140 | L=200 | usable=220", "front/cut width=143; front/cut length=209.5; opening=105")]
-    // The handbook's example: centre 56 1/2, sides 11 5/8, every panel 87 5/8 long; the opening is the centre, 55 1/4 finished.
+    // The handbook's example: centre 56 1/2, sides 11 5/8, every panel 87 5/8 long; the opening is the centre, 55 1/4
+    // finished.
     [InlineData(
         "W=76 | L=84 | s=5/8 | usable=56 1/2",
         "front-left/cut width=11.625; front-centre/cut width=56.5; front-right/cut width=11.625; back-centre/cut length=87.625; back-left/cut length=87.625; opening=55.25; *buttons*=7"
@@ -48,7 +52,8 @@ public class DuvetCases
     )] // 80 + 6 + 2 joins of 1 = 88, less 56 1/2, halved
     public void Worked_by_hand(string changes, string expected) => Cases.Check("duvet-cover", changes, expected);
 
-    // Seven buttons over 55 1/4 fall at (i - 1/2) x 7.893 from the centre's edge; the first and last are an inch clear of the joins already.
+    // Seven buttons over 55 1/4 fall at (i - 1/2) x 7.893 from the centre's edge; the first and last are an inch clear
+    // of the joins already.
     [Theory]
     [InlineData("W=76 | L=84 | s=5/8 | usable=56 1/2", 7)]
     [InlineData("W=76 | L=84 | usable=53 | widths=two", 8)]
@@ -72,7 +77,8 @@ public class DuvetCases
                     .SelectMany(run => new[] { (run.Edge, run.From), (run.Edge, run.To) }),
             ];
         Assert.Equal(count, marks.Count);
-        // Nearer than 1 in only to the side of a piece that is no join: none, since the opening stops an eighth short of it.
+        // Nearer than 1 in only to the side of a piece that is no join: none, since the opening stops an eighth short
+        // of it.
         Assert.All(marks, mark => Assert.True(mark.At >= Length.Inches(1) && mark.Item2 - mark.At >= Length.Inches(1)));
     }
 

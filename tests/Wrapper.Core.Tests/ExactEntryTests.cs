@@ -6,7 +6,10 @@ using Wrapper.Core.Planning;
 
 namespace Wrapper.Core.Tests;
 
-/// <summary>What the program writes into a field reads back to the same count, in every unit: savings, widths and remnants hold when they are taken.</summary>
+/// <summary>
+/// What the program writes into a field reads back to the same count, in every unit: savings, widths and remnants hold
+/// when they are taken.
+/// </summary>
 public class ExactEntryTests
 {
     private static readonly Gen<JobUnit> Unit = Gen.OneOfConst(JobUnit.Inch, JobUnit.InchEighths, JobUnit.Centimetre);
@@ -42,7 +45,8 @@ public class ExactEntryTests
         );
     }
 
-    // The duvet of the savings tests by the metric tape: 137 wide on 140 less two selvedges of 1.5 is joined; a little narrower it is not.
+    // The duvet of the savings tests by the metric tape: 137 wide on 140 less two selvedges of 1.5 is joined; a little
+    // narrower it is not.
     [Theory]
     [InlineData(JobUnit.Inch, "54", "84", "54", "1/2")]
     [InlineData(JobUnit.Centimetre, "137", "213", "140", "1.5")]

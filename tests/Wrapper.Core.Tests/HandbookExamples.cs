@@ -44,7 +44,8 @@ public class HandbookExamples
     public void One_piece_folded(string size, decimal inches) =>
         Assert.Equal(inches, Items.Size(Items.Pattern(Items.Example("box-cushion-folded")), "cover", size));
 
-    // The raw edge as drawn, not as listed: around the lower right corner and the right fold notch, from the stitch line's corner.
+    // The raw edge as drawn, not as listed: around the lower right corner and the right fold notch, from the stitch
+    // line's corner.
     [Fact]
     public void One_piece_folded_is_drawn_as_listed()
     {

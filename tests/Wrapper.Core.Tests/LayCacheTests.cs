@@ -34,7 +34,8 @@ public class LayCacheTests
         public void Keep(string key, ClothLay lay) => Lays[key] = lay;
     }
 
-    // Four squares side by side: 10 in. A lay said to be longer does not take its place, a shorter one does, wherever the longer one comes from.
+    // Four squares side by side: 10 in. A lay said to be longer does not take its place, a shorter one does, wherever
+    // the longer one comes from.
     [Fact]
     public void A_better_lay_is_not_overwritten()
     {
@@ -61,7 +62,8 @@ public class LayCacheTests
         Assert.Equal(Length.Inches(9), new LayCache(shelf).Of(pieces, Cloth, default).Length);
     }
 
-    // Each lay of two pieces counts some 1.8 kB: of fifty in ten kilobytes only the last asked for are there, and those asked for again stay.
+    // Each lay of two pieces counts some 1.8 kB: of fifty in ten kilobytes only the last asked for are there, and those
+    // asked for again stay.
     [Fact]
     public void What_was_not_asked_for_longest_makes_room()
     {

@@ -10,7 +10,10 @@ using Wrapper.Core.Planning;
 
 namespace Wrapper.Core.Tests;
 
-/// <summary>What cloth demands of a lay: a gap, flaws left out, a repeat that drops are matched to (craft §10). Looked at with another library's geometry.</summary>
+/// <summary>
+/// What cloth demands of a lay: a gap, flaws left out, a repeat that drops are matched to (craft §10). Looked at with
+/// another library's geometry.
+/// </summary>
 public class LayDemandTests
 {
     private static Entry In(string typed) => new(typed, JobUnit.Inch);
@@ -236,7 +239,8 @@ public class LayDemandTests
         );
     }
 
-    // The point that is matched, reckoned from the draft: like pieces from the same place, motifs in the middle; m (Q, V/2) + n (0, V) apart.
+    // The point that is matched, reckoned from the draft: like pieces from the same place, motifs in the middle; m (Q,
+    // V/2) + n (0, V) apart.
     private static void Matches(
         Plan plan,
         ClothLay lay,
@@ -297,7 +301,8 @@ public class LayDemandTests
         }
     }
 
-    // Of a whole straight edge sewn to a whole straight edge the one begins where the other ends: both points lie at the same place of the repeat, where neither piece is turned.
+    // Of a whole straight edge sewn to a whole straight edge the one begins where the other ends: both points lie at
+    // the same place of the repeat, where neither piece is turned.
     private static void RunsOn(Plan plan, ClothLay lay, LayCloth cloth, Repeat repeat)
     {
         foreach (
@@ -394,7 +399,8 @@ public class LayDemandTests
         return new Polygon(new LinearRing([new(x, y), new(x + w, y), new(x + w, y + h), new(x, y + h), new(x, y)]));
     }
 
-    // craft §10: n straight-match drops take (n - 1) ceil(cut / V) V + cut. Three panels of 30 x 20 on 40 in, repeat 12 1/2: 2 x 25 + 20.
+    // craft §10: n straight-match drops take (n - 1) ceil(cut / V) V + cut. Three panels of 30 x 20 on 40 in, repeat 12
+    // 1/2: 2 x 25 + 20.
     [Fact]
     public void Drops_of_a_straight_match_take_what_the_hand_sum_says()
     {
@@ -418,7 +424,8 @@ public class LayDemandTests
         );
     }
 
-    // Two panels of 20 x 20 beside each other on 53 in: the second starts whole repeats of 9 across, at 27, so both fit; with 13 it would start at 26 too.
+    // Two panels of 20 x 20 beside each other on 53 in: the second starts whole repeats of 9 across, at 27, so both
+    // fit; with 13 it would start at 26 too.
     // Half-drop 9 across, 8 along: at 27 stands the third repeat, half of 8 higher: 4 + 20.
     [Theory]
     [InlineData(9, 8, false, 20)]
@@ -519,7 +526,8 @@ public class LayDemandTests
         Assert.Contains(reason, problem.Reason, StringComparison.Ordinal);
     }
 
-    // A flaw across the whole width from the very end: everything is laid behind it. Nothing to lay takes nothing, flaws or not.
+    // A flaw across the whole width from the very end: everything is laid behind it. Nothing to lay takes nothing,
+    // flaws or not.
     [Fact]
     public void Behind_a_flaw_across_the_whole_width_the_cloth_goes_on()
     {
@@ -532,7 +540,8 @@ public class LayDemandTests
         Assert.Equal(Length.Zero, LayTable.Of([], flawed).Best.Length);
     }
 
-    // Repeats longer and wider than the cloth, pieces just as wide as it, nothing, or a piece for which nothing will do: laid, or told.
+    // Repeats longer and wider than the cloth, pieces just as wide as it, nothing, or a piece for which nothing will
+    // do: laid, or told.
     [Theory]
     [InlineData("30x10 30x10", 400, 0, 410)] // one behind the other, a whole repeat of 400 further
     [InlineData("20x10 20x10", 8, 90, 26)] // only at the selvedge: 16 and 10 more

@@ -6,7 +6,10 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Tests;
 
-/// <summary>How short lays are, and what is proven of them: against sets whose shortest lay is known, and against trying everything.</summary>
+/// <summary>
+/// How short lays are, and what is proven of them: against sets whose shortest lay is known, and against trying
+/// everything.
+/// </summary>
 public class LaySearchTests
 {
     // A full cloth cut by straight cuts at whole inches: the shortest lay is all of it again.
@@ -98,7 +101,8 @@ public class LaySearchTests
         Assert.True(shortest <= found.Best.Length && found.Best.Length < LayTable.Of(pieces, Cloth()).Best.Length);
     }
 
-    // Every place on a grid of inches is tried for every piece: another way of finding the shortest lay of four on cloth 7 in wide.
+    // Every place on a grid of inches is tried for every piece: another way of finding the shortest lay of four on
+    // cloth 7 in wide.
     [Fact]
     public void Few_pieces_are_proven_shortest() =>
         Gen.Select(Gen.Int[1, 6], Gen.Int[1, 5])
@@ -148,7 +152,8 @@ public class LaySearchTests
         return true;
     }
 
-    // Three pieces a little over a third of the width never share it: two rows. Two over half never do. Area alone says less.
+    // Three pieces a little over a third of the width never share it: two rows. Two over half never do. Area alone says
+    // less.
     [Theory]
     [InlineData("18 18 18", "10 10 10", 20)]
     [InlineData("27 27 20", "10 12 5", 22)]
@@ -164,7 +169,8 @@ public class LaySearchTests
         Assert.Equal((Length.Inches(bound), Length.Inches(bound)), (lay.ShortestPossible, lay.Best.Length));
     }
 
-    // Sheets of 40 x 30 with 6 x 6 cut out of each corner: 28 from end to end are over half of 53, so two lie behind each other, 60, whatever else could reach into the corners.
+    // Sheets of 40 x 30 with 6 x 6 cut out of each corner: 28 from end to end are over half of 53, so two lie behind
+    // each other, 60, whatever else could reach into the corners.
     // As wide as the cloth three lie behind each other too. One alone takes its length.
     [Theory]
     [InlineData(40, 30, 6, 2, 60)]

@@ -78,7 +78,8 @@ public class LayTests
             iter: 60
         );
 
-    // Plus-shaped pieces, 12 across with 4 x 4 cut out of every corner. In rows of boxes two go across 24 and each row takes 12;
+    // Plus-shaped pieces, 12 across with 4 x 4 cut out of every corner. In rows of boxes two go across 24 and each row
+    // takes 12;
     // nested, the arms of one row reach into the corners of the next. Four small squares fit the corners too.
     [Fact]
     public void Deep_cut_outs_and_unequal_pieces_beat_rows()
@@ -214,7 +215,8 @@ internal static class Geometry
             yield return a;
             if (edge.Radius is not { } radius)
                 continue;
-            // Chords of an arc found by halving: the middle of an arc lies on the bisector of its chord, a sagitta away.
+            // Chords of an arc found by halving: the middle of an arc lies on the bisector of its chord, a sagitta
+            // away.
             foreach (var p in Halve(a, b, Mm(radius), edge.Outward ? 1 : -1, 8, edge.Large))
                 yield return p;
         }

@@ -5,7 +5,10 @@ using Wrapper.Core.Planning;
 
 namespace Wrapper.Core.Tests;
 
-/// <summary>Where prints come to lie on a cover, worked by hand (craft §10): motifs in the middle, stripes that run on over a seam, cushions in line.</summary>
+/// <summary>
+/// Where prints come to lie on a cover, worked by hand (craft §10): motifs in the middle, stripes that run on over a
+/// seam, cushions in line.
+/// </summary>
 public class MatchTests
 {
     private static Entry In(string typed) => new(typed, JobUnit.Inch);
@@ -32,8 +35,10 @@ public class MatchTests
 
     private static Placement At(ClothPlan plan, string id) => plan.Lay!.Best.Placements.Single(at => at.Id == id);
 
-    // The panel is cut 30 x 30, its middle 15 from either edge. Motifs stand 5 from the selvedge and every 10: at 0 the middle lies on the one at 15. Measured 2 from the
-    // selvedge they stand at 2, 12, 22, 32: the panel lies at 7 or 17. Squared so that the panel begins at the end, with motifs 6 into each repeat: 15 = 6 + 9.
+    // The panel is cut 30 x 30, its middle 15 from either edge. Motifs stand 5 from the selvedge and every 10: at 0 the
+    // middle lies on the one at 15. Measured 2 from the
+    // selvedge they stand at 2, 12, 22, 32: the panel lies at 7 or 17. Squared so that the panel begins at the end,
+    // with motifs 6 into each repeat: 15 = 6 + 9.
     [Theory]
     [InlineData("", 0, 20)]
     [InlineData("2", 7, 17)]
@@ -53,7 +58,8 @@ public class MatchTests
         Assert.Equal(0, (Items.Inches(panel.X) - (decimal)first) % 10);
     }
 
-    // 44 wide and 22 from the middle: X = 6 would reach 50 of 53; 50 wide at the same motif X = 3, to 53; 52 wide X = 2, to 54: it is told which measure to look at.
+    // 44 wide and 22 from the middle: X = 6 would reach 50 of 53; 50 wide at the same motif X = 3, to 53; 52 wide X =
+    // 2, to 54: it is told which measure to look at.
     [Theory]
     [InlineData("43 1/4", true)]
     [InlineData("49 1/4", true)]
@@ -76,8 +82,10 @@ public class MatchTests
     private const string Cushion =
         "ease=exact | W=20 | L=18 | T=4 | zipTurn=2 1/2 | lapEnds=none | cord=none | stripGrain=along | panelGrain=along";
 
-    // Boxing run 76 - 25 = 51, its front from 18 - 2 1/2 = 15 1/2 on. Its upper seam hangs on the panel's front seam: stitch lines 1/2 in from either edge, so
-    // boxing 15 1/2 to the left of the panel (or whole repeats off), its upper seam, 4 1/2 up, as high as the panel's, 1/2 up.
+    // Boxing run 76 - 25 = 51, its front from 18 - 2 1/2 = 15 1/2 on. Its upper seam hangs on the panel's front seam:
+    // stitch lines 1/2 in from either edge, so
+    // boxing 15 1/2 to the left of the panel (or whole repeats off), its upper seam, 4 1/2 up, as high as the panel's,
+    // 1/2 up.
     [Theory]
     [InlineData("60", "")]
     [InlineData("90", "3")]
@@ -121,7 +129,8 @@ public class MatchTests
         Assert.Equal(onGrid, plan.Pieces.Single(piece => piece.Id == "i0/boxing/1").Origin is not null);
     }
 
-    // Two cushions 20 wide and one of 24 beside each other: the second begins 20 into the print of the first, the third 40, whole repeats apart; up the roll all at the same place.
+    // Two cushions 20 wide and one of 24 beside each other: the second begins 20 into the print of the first, the third
+    // 40, whole repeats apart; up the roll all at the same place.
     [Fact]
     public void The_print_runs_on_over_cushions_in_line()
     {
@@ -165,7 +174,8 @@ public class MatchTests
         );
     }
 
-    // Sides of 51 beside a centre of 52, on 53: in a print of 10 the left one would begin 51 before the centre, at 9, and end at 61, the right one 52 behind it, at 2, and end at 54. So they start where
+    // Sides of 51 beside a centre of 52, on 53: in a print of 10 the left one would begin 51 before the centre, at 9,
+    // and end at 61, the right one 52 behind it, at 2, and end at 54. So they start where
     // the centre does, and say so. Asked for all the same, it is told.
     [Fact]
     public void What_cannot_run_on_between_the_selvedges_says_so()
@@ -181,7 +191,8 @@ public class MatchTests
         Assert.NotEmpty(asked.Problems);
     }
 
-    // A duvet face of three widths: each side's print runs on from the centre, its stitched edge where the centre's is, as high up as that. Stitch lines are read off the pattern.
+    // A duvet face of three widths: each side's print runs on from the centre, its stitched edge where the centre's is,
+    // as high up as that. Stitch lines are read off the pattern.
     [Fact]
     public void The_print_runs_on_over_joined_widths()
     {
@@ -212,7 +223,8 @@ public class MatchTests
         Assert.Equal(4, plan.Matches.Count(match => match.Match == Match.Follows)); // two sides of each face
     }
 
-    // Stripes of 7 up the roll: the boxing front stands 15 1/2 to the left of its panel or whole stripes off; along the roll nothing is asked, and nothing is bought to start.
+    // Stripes of 7 up the roll: the boxing front stands 15 1/2 to the left of its panel or whole stripes off; along the
+    // roll nothing is asked, and nothing is bought to start.
     [Fact]
     public void Stripes_are_matched_across_only()
     {
@@ -235,7 +247,8 @@ public class MatchTests
         );
     }
 
-    // Moved by hand it comes to rest on the grid; put elsewhere it is refused. The panel is 30 x 30, matched by its corner.
+    // Moved by hand it comes to rest on the grid; put elsewhere it is refused. The panel is 30 x 30, matched by its
+    // corner.
     [Fact]
     public void A_matched_piece_is_pinned_on_the_grid_only()
     {
@@ -258,7 +271,8 @@ public class MatchTests
         );
     }
 
-    // The panel is cut at 3 from the selvedge, where the print of 10 does not match: it lies there. Not yet cut, such a pin is refused.
+    // The panel is cut at 3 from the selvedge, where the print of 10 does not match: it lies there. Not yet cut, such a
+    // pin is refused.
     [Theory]
     [InlineData(true)]
     [InlineData(false)]

@@ -102,7 +102,8 @@ public class OutlineTests
     [Fact]
     public void Slants_are_offset_square_to_themselves()
     {
-        // Legs 8 and 6, inradius 2: an offset of 1 scales the triangle by (2 + 1) / 2 about its incentre, so legs are 12 and 9.
+        // Legs 8 and 6, inradius 2: an offset of 1 scales the triangle by (2 + 1) / 2 about its incentre, so legs are
+        // 12 and 9.
         var triangle = new Outline([new("base", At(0, 0)), new("slant", At(8, 0)), new("upright", At(0, 6))]);
         var cut = Cut(_ => triangle, ("base", In(1)), ("slant", In(1)), ("upright", In(1))).Cut;
         Assert.Equal((In(12), In(9), In(15)), (cut.LengthOf("base"), cut.LengthOf("upright"), cut.LengthOf("slant")));
@@ -120,7 +121,8 @@ public class OutlineTests
             Assert.True((point.X - expected.X).Abs() <= new Length(1) && (point.Y - expected.Y).Abs() <= new Length(1));
     }
 
-    // A bow front 20 wide with a rise of 2 (radius 26): allowance 1 on the arc, 1/2 at the side. The side's raw edge is x = 20 1/2; the arc's
+    // A bow front 20 wide with a rise of 2 (radius 26): allowance 1 on the arc, 1/2 at the side. The side's raw edge is
+    // x = 20 1/2; the arc's
     // has radius 27 about (10, 24): it meets the side at y = 24 - root (27² - 10.5²) = -0.8743.
     [Fact]
     public void An_arc_and_a_line_meet_on_both_offsets()
@@ -139,7 +141,8 @@ public class OutlineTests
         Assert.Equal(In(27), cut["front"].Radius);
     }
 
-    // A hollow 6 wide with radius 5 in the top of a block; allowance 1/2: the raw edges meet where y = 8 1/2 cuts the circle of radius 4 1/2 about
+    // A hollow 6 wide with radius 5 in the top of a block; allowance 1/2: the raw edges meet where y = 8 1/2 cuts the
+    // circle of radius 4 1/2 about
     // (8, 12): x = 8 ± root (4.5² - 3.5²) = 8 ± 2.8284.
     [Fact]
     public void A_hollow_is_entered_and_left_at_its_own_ends()
@@ -158,7 +161,8 @@ public class OutlineTests
         Assert.Equal((5.1716m, 8.5m), (Items.Inches(cut["top left"].Start.X), Items.Inches(cut["top left"].Start.Y)));
     }
 
-    // An allowance of 3 at the sides and 1/4 on a shallow hollow of radius 3: its circle never reaches the sides' raw edges.
+    // An allowance of 3 at the sides and 1/4 on a shallow hollow of radius 3: its circle never reaches the sides' raw
+    // edges.
     [Fact]
     public void An_arc_that_bends_away_is_closed_straight()
     {
@@ -272,7 +276,8 @@ public class OutlineTests
             1e-4
         );
 
-    // An outline offset a third time has two steps to an edge already: a straight run into a half circle, wider there by an inch.
+    // An outline offset a third time has two steps to an edge already: a straight run into a half circle, wider there
+    // by an inch.
     [Fact]
     public void Each_step_has_a_name_of_its_own()
     {

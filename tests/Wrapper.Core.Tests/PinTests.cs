@@ -8,7 +8,9 @@ using Wrapper.Core.Planning;
 
 namespace Wrapper.Core.Tests;
 
-/// <summary>Pieces put in place by hand: they stay, the rest is laid round them, and what cannot lie there is told.</summary>
+/// <summary>
+/// Pieces put in place by hand: they stay, the rest is laid round them, and what cannot lie there is told.
+/// </summary>
 public class PinTests
 {
     [Fact]
@@ -56,7 +58,8 @@ public class PinTests
                 iter: 40
             );
 
-    // Panels of 20 x 10 on 53 in, a flaw of 2 x 2 at 30 in from the end and 40 from the selvedge; b is pinned at the very corner.
+    // Panels of 20 x 10 on 53 in, a flaw of 2 x 2 at 30 in from the end and 40 from the selvedge; b is pinned at the
+    // very corner.
     [Theory]
     [InlineData(20, 0, 0, null)] // beside b
     [InlineData(19, 0, 0, "on 1b, which is pinned")]

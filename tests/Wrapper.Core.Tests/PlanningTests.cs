@@ -94,7 +94,8 @@ public class PlanningTests
                 .Select(piece => piece.Key)
         );
 
-    // A sheet of 30 x (2 x 20 + 4) and two sides of 20 x 4: turned, 44 across and both sides on end beside it, 30 up the roll.
+    // A sheet of 30 x (2 x 20 + 4) and two sides of 20 x 4: turned, 44 across and both sides on end beside it, 30 up
+    // the roll.
     [Fact]
     public void Wadding_is_cut_from_no_cloth_until_one_is_named_for_it()
     {

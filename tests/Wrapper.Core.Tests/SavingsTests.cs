@@ -7,7 +7,8 @@ namespace Wrapper.Core.Tests;
 /// <summary>Sizes that could be a little less, and joined widths counted by hand beside the lay (craft §8.2).</summary>
 public class SavingsTests
 {
-    // On 53 in usable a duvet 54 wide is joined: three cuts of 87 1/2 (its four sides of 2 in share one). At 52 both faces fit a width: two cuts.
+    // On 53 in usable a duvet 54 wide is joined: three cuts of 87 1/2 (its four sides of 2 in share one). At 52 both
+    // faces fit a width: two cuts.
     // 262 1/2 in is 7.29 yd, 7 3/8 bought; 175 in is 4.86, 4 7/8 bought. Half as much, 53 and its seams, would not fit.
     [Fact]
     public void A_duvet_two_inches_narrower_saves_a_whole_width()
@@ -93,7 +94,8 @@ public class SavingsTests
         };
     }
 
-    // The handbook's example: faces need 79 3/4 across, two widths each, four cuts of 87 5/8 = 350 1/2 in (9.74 yd); the lay finds three (7.30 yd).
+    // The handbook's example: faces need 79 3/4 across, two widths each, four cuts of 87 5/8 = 350 1/2 in (9.74 yd);
+    // the lay finds three (7.30 yd).
     [Fact]
     public void Joined_widths_are_counted_by_hand_beside_the_lay()
     {

@@ -4,7 +4,8 @@ using Wrapper.Core.Lengths;
 namespace Wrapper.Core.Tests;
 
 /// <summary>
-/// Covers of every outline and make-up of the seats, each cut size worked by hand with the handbook's rule beside it. Usual allowances:
+/// Covers of every outline and make-up of the seats, each cut size worked by hand with the handbook's rule beside it.
+/// Usual allowances:
 /// s 1/2, z 3/4 in, or s 1.5, z 2 cm; bare numbers in inches unless a case says cm.
 /// </summary>
 public class SeatCases
@@ -83,7 +84,8 @@ public class SeatCases
         "panel/cut width=17; panel/cut length=16.5; opening=4.5"
     )]
     [InlineData("knife-edge-pad", "cm | W=40 | L=38 | T=3", "panel/cut width=46; panel/cut length=44")]
-    // Bolster: circles d + 2 s, body (π d + 2 z) x (L + 2 s), an eighth of the length sewn at each end, 2 in at the least.
+    // Bolster: circles d + 2 s, body (π d + 2 z) x (L + 2 s), an eighth of the length sewn at each end, 2 in at the
+    // least.
     [InlineData(
         "bolster",
         "d=7 | L=30 | z=1/2",
@@ -380,7 +382,8 @@ public class SeatCases
     public void An_outline_that_cannot_be_read_is_refused(string text, string reason) =>
         Assert.Contains(reason, OutlineReader.Read(text, JobUnit.Inch).Refusal!.Reason, StringComparison.Ordinal);
 
-    // Points that are to be matched lie equally far apart on every piece that bears both: A to B along the seat (21), D to D across the
+    // Points that are to be matched lie equally far apart on every piece that bears both: A to B along the seat (21), D
+    // to D across the
     // back (22 between the arms + 2 x 6), C to D up the side of the back (27 - 4 - 8) and over the rail (4).
     [Theory]
     [InlineData("no", "deck", "A", "B", 21)]

@@ -248,7 +248,8 @@ public class SeatProperties
     [InlineData("pinfit", "pinBy", 1)]
     public void Ease_moves_every_side_of_any_outline_by_half_of_it(string school, string amount, int way)
     {
-        // A T: corners that turn outward gain half on both sides, the inside corner gains on one and loses on the other.
+        // A T: corners that turn outward gain half on both sides, the inside corner gains on one and loses on the
+        // other.
         Pattern Of(string ease) =>
             Items.Pattern(
                 Items.Read(
@@ -302,7 +303,8 @@ public class SeatProperties
     [Fact]
     public void Cord_of_a_slipcover_follows_its_cord_lines()
     {
-        // Two arm fronts (inside 14, outside 21), arm tops 21 1/2, the back's top 32, its corners 13, the front edge 22, round the foot 2 x 32 + 2 x 26 1/2; five joins of 3.
+        // Two arm fronts (inside 14, outside 21), arm tops 21 1/2, the back's top 32, its corners 13, the front edge
+        // 22, round the foot 2 x 32 + 2 x 26 1/2; five joins of 3.
         var pattern = Items.Pattern(
             Items.Read("chair-slipcover", JobUnit.Inch, "W=22 | S=21 1/2 | F=12 | A=9 | B=5 | U=5 | H=27 | K=5 | C=5")
         );

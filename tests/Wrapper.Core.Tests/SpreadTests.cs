@@ -6,7 +6,10 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Tests;
 
-/// <summary>Cloth folded double, cloth torn into strips, what is left over, and which of equal lays is taken; worked by hand on 53 in.</summary>
+/// <summary>
+/// Cloth folded double, cloth torn into strips, what is left over, and which of equal lays is taken; worked by hand on
+/// 53 in.
+/// </summary>
 public class SpreadTests
 {
     private static LayPiece Piece(int n, int w, int h, string item = "i", Grain grain = Grain.Along) =>
@@ -27,7 +30,8 @@ public class SpreadTests
     private static LayCloth Cloth(Spread spread, bool oneWay = true) =>
         new(Length.Inches(53), oneWay) { Spread = spread };
 
-    // Double, 26 1/2 lie under either hand. Four of 20 x 10: two pairs, 20. Three: a pair, and one behind it. Two of 30 do not go double. Across on cloth with one way up nothing has a partner.
+    // Double, 26 1/2 lie under either hand. Four of 20 x 10: two pairs, 20. Three: a pair, and one behind it. Two of 30
+    // do not go double. Across on cloth with one way up nothing has a partner.
     [Theory]
     [InlineData("20x10 20x10 20x10 20x10", Grain.Along, 20, 20)]
     [InlineData("20x10 20x10 20x10", Grain.Along, 20, 10)]
@@ -60,7 +64,8 @@ public class SpreadTests
         Assert.Null(LayTable.Of(Two(left), Cloth(Spread.Folded)).FoldedTo);
     }
 
-    // Torn, 8 in cannot be cut under 12 in beside a piece of 20: it takes a strip of its own. On a flaw from 25 to 26 no strip lies.
+    // Torn, 8 in cannot be cut under 12 in beside a piece of 20: it takes a strip of its own. On a flaw from 25 to 26
+    // no strip lies.
     [Theory]
     [InlineData("30x20 20x12 20x8", "", 28)]
     [InlineData("30x20 20x20 53x10 10x18", "", 48)]
@@ -86,7 +91,8 @@ public class SpreadTests
         Assert.True(LayTable.Of(Pieces(sizes), Cloth(Spread.Single)).Best.Length <= Length.Inches(length));
     }
 
-    // Of a square of 30 in the corner of 53 x 60: 53 x 30 behind it, then 23 x 30 beside it. 5 in beside a piece are no remnant.
+    // Of a square of 30 in the corner of 53 x 60: 53 x 30 behind it, then 23 x 30 beside it. 5 in beside a piece are no
+    // remnant.
     [Theory]
     [InlineData("30x30", 60, "53x30 23x30")]
     [InlineData("48x30", 30, "")]
@@ -106,7 +112,8 @@ public class SpreadTests
         );
     }
 
-    // Five pieces 10 wide and 20 long of two items fill 50 of 53 in any order: of these lays the one with the fewest lines and changes of item is taken.
+    // Five pieces 10 wide and 20 long of two items fill 50 of 53 in any order: of these lays the one with the fewest
+    // lines and changes of item is taken.
     [Fact]
     public void Of_equal_lays_the_simplest_is_taken()
     {

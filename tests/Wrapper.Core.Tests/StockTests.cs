@@ -8,7 +8,9 @@ using Wrapper.Core.Planning;
 
 namespace Wrapper.Core.Tests;
 
-/// <summary>Remnants and part rolls used first, what the shop asks, and what was measured on the table; worked by hand.</summary>
+/// <summary>
+/// Remnants and part rolls used first, what the shop asks, and what was measured on the table; worked by hand.
+/// </summary>
 public class StockTests
 {
     private static Entry In(string typed) => new(typed, JobUnit.Inch);
@@ -23,7 +25,8 @@ public class StockTests
             Grain.Along
         );
 
-    // A pin on the roll keeps its place from the roll's own end when a remnant comes before it; a pin on a remnant is counted back from there.
+    // A pin on the roll keeps its place from the roll's own end when a remnant comes before it; a pin on a remnant is
+    // counted back from there.
     [Fact]
     public void Pins_stay_when_a_remnant_is_added()
     {
@@ -47,7 +50,8 @@ public class StockTests
         );
     }
 
-    // Squares of 30 on 53 in. A remnant of 31 x 40 takes one, the other is bought; one of 25 takes none; one of 70 takes both, and nothing is bought. Shortest possible: what its area cannot hold, or what does not go on it.
+    // Squares of 30 on 53 in. A remnant of 31 x 40 takes one, the other is bought; one of 25 takes none; one of 70
+    // takes both, and nothing is bought. Shortest possible: what its area cannot hold, or what does not go on it.
     [Theory]
     [InlineData(2, 31, 40, 30, 10.566)] // (1800 - 31 x 40) / 53
     [InlineData(2, 25, 53, 60, 60)] // neither goes on it, nor beside the other
@@ -69,7 +73,8 @@ public class StockTests
         Assert.Equal(Length.Inches(30 * squares), lay.Off(lay.Hand.Length));
     }
 
-    // What lies on the roll is laid as well as if there were no remnants: 20 pieces of 10 x 10, five abreast. Four lie on 20 x 20; of 16 are three rows of five and one more.
+    // What lies on the roll is laid as well as if there were no remnants: 20 pieces of 10 x 10, five abreast. Four lie
+    // on 20 x 20; of 16 are three rows of five and one more.
     [Fact]
     public void Behind_remnants_the_roll_is_laid_as_ever()
     {
@@ -100,7 +105,8 @@ public class StockTests
         Assert.Equal((Length.Zero, Length.Zero, 0m), (cloth.Buying!.Needed, cloth.Buying.Bought, cloth.Buying.Cost));
     }
 
-    // 20 a yard, 15 from 3 yd on. 100 in are 2 7/8 yd: 57.50, and 3 yd at 45.00 cost less. 110 in are 3 1/8 yd at 15. 20 in are not cut under 1 yd. A skew of 3/4 in is bought too: 100 3/4 in, 23 eighths.
+    // 20 a yard, 15 from 3 yd on. 100 in are 2 7/8 yd: 57.50, and 3 yd at 45.00 cost less. 110 in are 3 1/8 yd at 15.
+    // 20 in are not cut under 1 yd. A skew of 3/4 in is bought too: 100 3/4 in, 23 eighths.
     [Theory]
     [InlineData("100", "", "", 103.5, 57.50, 108, 45.00)]
     [InlineData("110", "", "", 112.5, 46.88, 0, 0)]
@@ -138,7 +144,8 @@ public class StockTests
         Assert.Equal(skew == "3/4", cloth.IsSkewed);
     }
 
-    // Panel and facing of 30 x 30 one behind the other: 60 in. On the table lie 60 less 1 1/2 for squaring: 1 1/2 are missing, one piece lies beyond. Measured 62 wide and railroaded they go side by side.
+    // Panel and facing of 30 x 30 one behind the other: 60 in. On the table lie 60 less 1 1/2 for squaring: 1 1/2 are
+    // missing, one piece lies beyond. Measured 62 wide and railroaded they go side by side.
     [Theory]
     [InlineData("", "60", "1 1/2", 1.5, 1)]
     [InlineData("", "62", "1 1/2", 0, 0)]
@@ -197,7 +204,8 @@ public class StockTests
         Assert.Contains(reason, problem.Reason, StringComparison.Ordinal);
     }
 
-    // A panel and its facing of 30 x 30 are cut on 54: 53 less 30 stay beside each. While one of them is not cut yet, nothing is offered.
+    // A panel and its facing of 30 x 30 are cut on 54: 53 less 30 stay beside each. While one of them is not cut yet,
+    // nothing is offered.
     [Theory]
     [InlineData(2, " LINEN ", "60x23")]
     [InlineData(1, "linen", "")]
@@ -223,7 +231,8 @@ public class StockTests
         );
     }
 
-    // Articles of 66, 1/2 in cut off along each edge, washed 10 % shorter: 58 1/2 each, one square of 30 on either. Behind it 53 x 28 1/2 are left, beside it 23 x 30; of both as much.
+    // Articles of 66, 1/2 in cut off along each edge, washed 10 % shorter: 58 1/2 each, one square of 30 on either.
+    // Behind it 53 x 28 1/2 are left, beside it 23 x 30; of both as much.
     [Fact]
     public void What_is_left_of_washed_articles_is_washed_once()
     {

@@ -1,7 +1,8 @@
 namespace Wrapper.Core.Tests;
 
 /// <summary>
-/// Covers of tables, boards and contoured pads, each size worked by hand with the handbook's rule beside it. Usual allowances: tables s 3/8, hem 1/2 + 1 in, or
+/// Covers of tables, boards and contoured pads, each size worked by hand with the handbook's rule beside it. Usual
+/// allowances: tables s 3/8, hem 1/2 + 1 in, or
 /// s 1, hem 1 + 2.5 cm; caps and pads s 1/2, k 5/8 in, or s 1.5, k 1.6 cm.
 /// </summary>
 public class TableCases
@@ -60,7 +61,8 @@ public class TableCases
         "W=48 | L=20 | T=3/4 | usable=72 | pads=1 | turns=1",
         "finished width=48.5; height over board and pad=1.75; drop, front=5.25; sheet/cut width=60.25"
     )] // 3/4 + 1/2 + 2 x 1/4
-    // Under it: wadding round the board, the k-th turn 2 (W + 2 k t) + 2 (T + 2 k t) on its outer face: 2 x 2 x 48 3/4 + 1 + 1 + 2 + 2; pads and barrier as the board.
+    // Under it: wadding round the board, the k-th turn 2 (W + 2 k t) + 2 (T + 2 k t) on its outer face: 2 x 2 x 48 3/4
+    // + 1 + 1 + 2 + 2; pads and barrier as the board.
     [InlineData(
         "elastic-cap",
         "W=48 | L=20 | T=3/4 | usable=72 | pads=2 | pad2=1 | turns=2 | barrier=under",
@@ -216,7 +218,8 @@ public class TableCases
     public void Impossible_tables_are_refused(string makeUp, string changes, string field, string reason) =>
         Cases.Refused(makeUp, changes, field, reason);
 
-    // craft §7.3: the ends' inward angles are clipped and their outward ones notched; on the wrap the reverse, at the same places.
+    // craft §7.3: the ends' inward angles are clipped and their outward ones notched; on the wrap the reverse, at the
+    // same places.
     [Fact]
     public void Angles_of_a_contoured_pad_are_clipped_on_one_side_and_notched_on_the_other()
     {

@@ -5,7 +5,10 @@ using Wrapper.Core.Lengths;
 
 namespace Wrapper.Core.Tests;
 
-/// <summary>Random items that can be made, of every make-up: any sizes in either unit, every outline and option, allowances with and without edges of their own.</summary>
+/// <summary>
+/// Random items that can be made, of every make-up: any sizes in either unit, every outline and option, allowances with
+/// and without edges of their own.
+/// </summary>
 internal static class Variants
 {
     public static readonly Gen<Item> Makeable = Gen.OneOfConst([.. Items.Drafting.MakeUps])

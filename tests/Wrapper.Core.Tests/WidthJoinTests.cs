@@ -7,7 +7,10 @@ using Wrapper.Core.Planning;
 
 namespace Wrapper.Core.Tests;
 
-/// <summary>Pieces wider than the cloth, joined of several widths: whatever they are, round ones and flapped ones too (craft §8.2).</summary>
+/// <summary>
+/// Pieces wider than the cloth, joined of several widths: whatever they are, round ones and flapped ones too (craft
+/// §8.2).
+/// </summary>
 public class WidthJoinTests
 {
     private static readonly string[] Joined =
@@ -87,7 +90,8 @@ public class WidthJoinTests
             iter: 120
         );
 
-    // A circle of radius 34.03 on 49 in cloth would be joined 24 1/8 from its middle, a hair beside the 45° point (24.06) where two of its arcs meet: the join moves in, clear of it.
+    // A circle of radius 34.03 on 49 in cloth would be joined 24 1/8 from its middle, a hair beside the 45° point
+    // (24.06) where two of its arcs meet: the join moves in, clear of it.
     [Fact]
     public void A_join_beside_the_point_where_two_arcs_meet_is_drafted() =>
         Assert.Equal(

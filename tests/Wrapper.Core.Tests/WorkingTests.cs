@@ -60,7 +60,8 @@ public class WorkingTests
             iter: 60
         );
 
-    // Figures print to four decimals at least, so a sum of them is within a few thousandths of an inch or a few hundredths of a cm.
+    // Figures print to four decimals at least, so a sum of them is within a few thousandths of an inch or a few
+    // hundredths of a cm.
     private static void Evaluates(Working working, string title, JobUnit unit)
     {
         var known = new Dictionary<string, double>();

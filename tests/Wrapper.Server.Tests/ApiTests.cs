@@ -276,7 +276,8 @@ public sealed class ApiTests(Host host) : IClassFixture<Host>
         Assert.Equal("1 in doubt, not counted", (string)plan["totals"]!["doubt"]!);
     }
 
-    // By hand: the folded cover is 51 1/4 x 47 1/2; on 54 in cloth with 1/2 in selvedges it lies across as it is, or turned, and
+    // By hand: the folded cover is 51 1/4 x 47 1/2; on 54 in cloth with 1/2 in selvedges it lies across as it is, or
+    // turned, and
     // the shorter way is 47 1/2 in = 1.32 yd, bought in eighths: 1 3/8 yd.
     [Fact]
     public async Task Plans_lays_and_buys_and_tells_the_difference()

@@ -6,7 +6,9 @@ using System.Text.Json.Nodes;
 
 namespace Wrapper.Server.Tests;
 
-/// <summary>The test host as a process of its own, on a free port, with a data folder of its own; killed when done.</summary>
+/// <summary>
+/// The test host as a process of its own, on a free port, with a data folder of its own; killed when done.
+/// </summary>
 public sealed class Host : IDisposable
 {
     private readonly string data;
@@ -33,7 +35,9 @@ public sealed class Host : IDisposable
     /// <summary>A host whose data lies in this folder, which it removes.</summary>
     public static Host On(string data) => new(data);
 
-    /// <summary>Kills the server as by kill -9 and starts it again on the same data, after something was done to that.</summary>
+    /// <summary>
+    /// Kills the server as by kill -9 and starts it again on the same data, after something was done to that.
+    /// </summary>
     public void KillAndRestart(Action? between = null)
     {
         process.Kill();

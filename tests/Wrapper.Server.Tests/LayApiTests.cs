@@ -159,7 +159,8 @@ public sealed class LayApiTests(Host host) : IClassFixture<Host>
             placed["box"]!["height"]!.GetValue<long>()
         );
 
-    // Moved half a metre along it comes to rest there and is kept as a pin; over the edge, or on a pinned piece, it is refused.
+    // Moved half a metre along it comes to rest there and is kept as a pin; over the edge, or on a pinned piece, it is
+    // refused.
     [Fact]
     public async Task A_piece_is_moved_by_hand_pinned_and_refused()
     {
@@ -197,7 +198,8 @@ public sealed class LayApiTests(Host host) : IClassFixture<Host>
         Assert.NotNull((await host.Post("/api/moves", Move("i0/panel/1", 9, 0, 0))).Body["refused"]);
     }
 
-    // From the other side every box lies as far from the selvedge as it ended from the far one; along the roll nothing changes.
+    // From the other side every box lies as far from the selvedge as it ended from the far one; along the roll nothing
+    // changes.
     [Fact]
     public async Task The_wrong_side_is_asked_for_by_name()
     {
@@ -276,7 +278,8 @@ public sealed class LayApiTests(Host host) : IClassFixture<Host>
         Assert.Equal((20 * 36 * 97536L) - needed, enough["difference"]!["ticks"]!.GetValue<long>());
     }
 
-    // Marks are taken from the squared end of the remnant, and on the roll from its own; what is bought has nothing of the remnant.
+    // Marks are taken from the squared end of the remnant, and on the roll from its own; what is bought has nothing of
+    // the remnant.
     [Fact]
     public async Task Each_remnant_is_measured_from_its_own_end()
     {

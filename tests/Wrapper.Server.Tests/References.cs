@@ -3,7 +3,10 @@ using Mono.Cecil.Cil;
 
 namespace Wrapper.Server.Tests;
 
-/// <summary>Every type that a compiled type refers to: in its declaration, in its members and inside their bodies, closures and iterators included.</summary>
+/// <summary>
+/// Every type that a compiled type refers to: in its declaration, in its members and inside their bodies, closures and
+/// iterators included.
+/// </summary>
 internal static class References
 {
     public static IEnumerable<TypeReference> Of(TypeDefinition type) =>

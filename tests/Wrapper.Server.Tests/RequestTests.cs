@@ -4,7 +4,10 @@ using Microsoft.Data.Sqlite;
 
 namespace Wrapper.Server.Tests;
 
-/// <summary>Requests that stopped the server once, or were kept and never planned again. What is kept can be planned, or says why not.</summary>
+/// <summary>
+/// Requests that stopped the server once, or were kept and never planned again. What is kept can be planned, or says
+/// why not.
+/// </summary>
 public sealed class RequestTests(Host host) : IClassFixture<Host>
 {
     private static JsonObject Entry(string typed) => new() { ["typed"] = typed, ["unit"] = "in" };
@@ -418,7 +421,8 @@ public sealed class RequestTests(Host host) : IClassFixture<Host>
         );
     }
 
-    // Nine at once on a few threads: the last one waits, knows its place, moves up, and everything else is answered meanwhile.
+    // Nine at once on a few threads: the last one waits, knows its place, moves up, and everything else is answered
+    // meanwhile.
     [Fact]
     public async Task Costly_calls_wait_in_line_and_know_their_place()
     {

@@ -9,7 +9,10 @@ using Wrapper.Store;
 
 namespace Wrapper.Server.Tests;
 
-/// <summary>The program as it is started by hand: what cannot be is said in one line with what to do, and the command line alone says where it listens.</summary>
+/// <summary>
+/// The program as it is started by hand: what cannot be is said in one line with what to do, and the command line alone
+/// says where it listens.
+/// </summary>
 public sealed class StartTests : IDisposable
 {
     private readonly string folder = Directory.CreateTempSubdirectory("wrapper-start-").FullName;

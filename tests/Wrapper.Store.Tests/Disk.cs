@@ -2,7 +2,10 @@ using System.Diagnostics;
 
 namespace Wrapper.Store.Tests;
 
-/// <summary>A small disk of its own in memory, to be filled or made read-only. Mounting takes the rights that installing the browser takes too.</summary>
+/// <summary>
+/// A small disk of its own in memory, to be filled or made read-only. Mounting takes the rights that installing the
+/// browser takes too.
+/// </summary>
 public sealed class Disk : IDisposable
 {
     public Disk(int kilobytes)

@@ -269,7 +269,8 @@ public sealed class KeepingTests : IDisposable
         Assert.Equal("a", Name(store.Find("j")));
     }
 
-    // Random edits, undos and redos, some ten a day over two months: of each old day the last is left (three at most, where a later one leads back to others), the job is
+    // Random edits, undos and redos, some ten a day over two months: of each old day the last is left (three at most,
+    // where a later one leads back to others), the job is
     // what it was, and what is left can be walked through.
     [Fact]
     public void Old_revisions_are_thinned_to_one_a_day_and_the_job_stays()

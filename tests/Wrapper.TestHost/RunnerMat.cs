@@ -7,7 +7,10 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.TestHost;
 
-/// <summary>A make-up that exists only here: a mat hemmed all round, its long edges folded over. Every screen must find it by itself.</summary>
+/// <summary>
+/// A make-up that exists only here: a mat hemmed all round, its long edges folded over. Every screen must find it by
+/// itself.
+/// </summary>
 public sealed class RunnerMat : MakeUp
 {
     private static readonly Measure A = new(

@@ -5,7 +5,10 @@ using System.Text.Json.Nodes;
 
 namespace Wrapper.Bench.Reliability;
 
-/// <summary>The most costly bodies that the server takes, one by one, given up half-way, and sixty at once while others list and save.</summary>
+/// <summary>
+/// The most costly bodies that the server takes, one by one, given up half-way, and sixty at once while others list and
+/// save.
+/// </summary>
 public sealed class Costly(ServerProcess server, bool watch = false)
 {
     private const int AtOnce = 60;

@@ -5,7 +5,8 @@ using System.Text.Json.Nodes;
 namespace Wrapper.Bench.Reliability;
 
 /// <summary>
-/// Asks everything that the OpenAPI document describes, with bodies made up from its schemas and with real ones in which something was changed. No answer
+/// Asks everything that the OpenAPI document describes, with bodies made up from its schemas and with real ones in
+/// which something was changed. No answer
 /// may be a server error. The same seed asks the same.
 /// </summary>
 public sealed class Fuzz(ServerProcess server, int seed)

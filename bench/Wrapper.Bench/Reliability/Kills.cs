@@ -5,7 +5,10 @@ using System.Text.Json.Nodes;
 
 namespace Wrapper.Bench.Reliability;
 
-/// <summary>Writers that never stop, and a server that is killed under them as by kill -9: whatever was acknowledged must be there, and no change twice.</summary>
+/// <summary>
+/// Writers that never stop, and a server that is killed under them as by kill -9: whatever was acknowledged must be
+/// there, and no change twice.
+/// </summary>
 public sealed class Kills(ServerProcess server)
 {
     private const int Writers = 6;

@@ -1,6 +1,8 @@
 namespace Wrapper.Bench.Reliability;
 
-/// <summary>What docs/reliability.md tells: faults looked for, and what was found. <c>./wrapper bench --reliability [part]</c>.</summary>
+/// <summary>
+/// What docs/reliability.md tells: faults looked for, and what was found. <c>./wrapper bench --reliability [part]</c>.
+/// </summary>
 public static class ReliabilityBench
 {
     public static async Task<int> Run(string[] args)

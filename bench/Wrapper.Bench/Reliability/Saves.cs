@@ -4,7 +4,10 @@ using System.Text.Json.Nodes;
 
 namespace Wrapper.Bench.Reliability;
 
-/// <summary>An hour of editing a job of ten items: a save a second, by <c>typing</c> four to a step or each a step of its own; and how much the data folder grew.</summary>
+/// <summary>
+/// An hour of editing a job of ten items: a save a second, by <c>typing</c> four to a step or each a step of its own;
+/// and how much the data folder grew.
+/// </summary>
 public sealed class Saves(ServerProcess server)
 {
     private const int AnHour = 3600;

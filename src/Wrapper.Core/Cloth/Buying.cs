@@ -3,12 +3,15 @@ using Wrapper.Core.Lengths;
 namespace Wrapper.Core.Cloth;
 
 /// <summary>
-/// What is bought of one cloth: the need, the margin, rounded up to what the shop cuts, and what is left over (craft §10). Of ready-made
+/// What is bought of one cloth: the need, the margin, rounded up to what the shop cuts, and what is left over (craft
+/// §10). Of ready-made
 /// articles so many as the lay reaches into, and lengths are those of their usable cloth.
 /// </summary>
 public sealed record Buying(Length Needed, Length Margin, Length Bought, Length LeftOver, decimal? Cost)
 {
-    /// <summary>One repeat more, since the shop's cut may begin anywhere in it (craft §10); zero for cloth without one.</summary>
+    /// <summary>
+    /// One repeat more, since the shop's cut may begin anywhere in it (craft §10); zero for cloth without one.
+    /// </summary>
     public Length ToStart { get; private init; }
 
     /// <summary>How many ready-made articles; null for cloth off the roll.</summary>
@@ -20,13 +23,18 @@ public sealed record Buying(Length Needed, Length Margin, Length Bought, Length 
     /// <summary>Whether the shop cuts no less than what is bought.</summary>
     public bool IsLeastCut { get; private init; }
 
-    /// <summary>A longer length that costs less, because another price holds from there on; null where there is none.</summary>
+    /// <summary>
+    /// A longer length that costs less, because another price holds from there on; null where there is none.
+    /// </summary>
     public (Length Bought, decimal Cost)? Cheaper { get; private init; }
 
     private static readonly Length Yard = Length.Inches(36);
     private static readonly Length Metre = Length.Millimetres(1000);
 
-    /// <summary>The purchase for a lay of length <paramref name="washed"/>: as long as it must be before washing, rounded up to the shop's step, never down.</summary>
+    /// <summary>
+    /// The purchase for a lay of length <paramref name="washed"/>: as long as it must be before washing, rounded up to
+    /// the shop's step, never down.
+    /// </summary>
     public static Buying Of(Length washed, ClothReading cloth)
     {
         if (cloth.Article?.Value is { } article)

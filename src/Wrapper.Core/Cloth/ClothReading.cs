@@ -8,7 +8,8 @@ using Wrapper.Core.Lengths.Workings;
 namespace Wrapper.Core.Cloth;
 
 /// <summary>
-/// A job's cloth read: usable width <c>U</c> = width less both selvedges (craft §10), the shop's step and the safety margin.
+/// A job's cloth read: usable width <c>U</c> = width less both selvedges (craft §10), the shop's step and the safety
+/// margin.
 /// Field keys are <c>cloths.ID.width</c> and so on.
 /// </summary>
 public sealed partial class ClothReading
@@ -153,7 +154,9 @@ public sealed partial class ClothReading
     /// <summary>The width, selvedges included, of cloth of this kind that would hold a piece so wide.</summary>
     public Length WidthFor(Length piece) => piece.Scaled(100 / (100 - across)) + (2 * Selvedge);
 
-    /// <summary>Whether its usable width is known; a wrong price or step does not keep pieces from being laid.</summary>
+    /// <summary>
+    /// Whether its usable width is known; a wrong price or step does not keep pieces from being laid.
+    /// </summary>
     public bool CanBeLaid { get; }
 
     /// <summary>How far the print is off square from selvedge to selvedge.</summary>
@@ -165,7 +168,9 @@ public sealed partial class ClothReading
     /// <summary>How much of it lies on the table, squared; null where that was not measured.</summary>
     public Length? RollEnd { get; }
 
-    /// <summary>The price of one yard or metre (of one, for articles) when so much is bought; null while none is entered.</summary>
+    /// <summary>
+    /// The price of one yard or metre (of one, for articles) when so much is bought; null while none is entered.
+    /// </summary>
     public decimal? PriceFor(Length bought) =>
         prices.LastOrDefault(each => each.From <= bought && each.Price is not null).Price ?? price;
 

@@ -3,7 +3,9 @@ using Wrapper.Core.Lengths.Workings;
 
 namespace Wrapper.Core.Declaring;
 
-/// <summary>An allowance that a make-up uses, by its letter (<c>s</c>, <c>z</c>), with the default of the workroom (craft §3).</summary>
+/// <summary>
+/// An allowance that a make-up uses, by its letter (<c>s</c>, <c>z</c>), with the default of the workroom (craft §3).
+/// </summary>
 public sealed record AllowanceDeclaration(
     string Symbol,
     string Name,

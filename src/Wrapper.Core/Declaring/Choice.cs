@@ -21,7 +21,8 @@ public enum ChoiceKind
 }
 
 /// <summary>
-/// Something that can be chosen; the object is the handle by which a <see cref="Reading"/> is asked what was. Its default is an option's key, a count, or a length
+/// Something that can be chosen; the object is the handle by which a <see cref="Reading"/> is asked what was. Its
+/// default is an option's key, a count, or a length
 /// that differs by the unit the item was begun in.
 /// </summary>
 public abstract record Choice(string Key, string Name, string Group, ChoiceKind Kind)
@@ -53,7 +54,9 @@ public abstract record Choice(string Key, string Name, string Group, ChoiceKind 
     /// <summary>When it is shown; always if null.</summary>
     public Condition? ShownWhen { get; init; }
 
-    /// <summary>By how much it may be less without harm, where a little less can save cloth; zero where it may not.</summary>
+    /// <summary>
+    /// By how much it may be less without harm, where a little less can save cloth; zero where it may not.
+    /// </summary>
     public Length Adjustable { get; init; }
 
     /// <summary>Whether it decides what is measured, and so is asked beside the measuring drawing.</summary>

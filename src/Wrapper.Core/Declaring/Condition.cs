@@ -24,7 +24,9 @@ public sealed record Condition(string Choice, IReadOnlyList<string> Answers)
 /// <summary>Says when something is asked, at the end of its declaration.</summary>
 internal static class Conditions
 {
-    /// <summary>The same choice, shown only while <paramref name="on"/> has one of these <paramref name="answers"/>.</summary>
+    /// <summary>
+    /// The same choice, shown only while <paramref name="on"/> has one of these <paramref name="answers"/>.
+    /// </summary>
     public static TChoice AskedWhen<TChoice, T>(this TChoice choice, OptionChoice<T> on, params T[] answers)
         where TChoice : Choice
         where T : struct, Enum => (TChoice)((Choice)choice with { ShownWhen = Condition.While(on, answers) });
@@ -33,7 +35,9 @@ internal static class Conditions
     public static TChoice AskedWhenAtLeast<TChoice>(this TChoice choice, CountChoice on, int count)
         where TChoice : Choice => (TChoice)((Choice)choice with { ShownWhen = Condition.AtLeast(on, count) });
 
-    /// <summary>The same measure, asked only while <paramref name="on"/> has one of these <paramref name="answers"/>.</summary>
+    /// <summary>
+    /// The same measure, asked only while <paramref name="on"/> has one of these <paramref name="answers"/>.
+    /// </summary>
     public static Measure AskedWhen<T>(this Measure measure, OptionChoice<T> on, params T[] answers)
         where T : struct, Enum => measure with { ShownWhen = Condition.While(on, answers) };
 

@@ -5,7 +5,8 @@ using Wrapper.Core.Patterns;
 namespace Wrapper.Core.Declaring;
 
 /// <summary>
-/// One way of sewing one kind of cover: what it measures, what can be chosen, and how it is drafted. Screens, API and exports
+/// One way of sewing one kind of cover: what it measures, what can be chosen, and how it is drafted. Screens, API and
+/// exports
 /// are built from the declaration, so a new make-up is one class and nothing else.
 /// </summary>
 public abstract class MakeUp
@@ -16,7 +17,9 @@ public abstract class MakeUp
     /// <summary>Its name.</summary>
     public abstract string Name { get; }
 
-    /// <summary>What it covers ("Box cushion"); make-ups of one family share their measures and stand side by side.</summary>
+    /// <summary>
+    /// What it covers ("Box cushion"); make-ups of one family share their measures and stand side by side.
+    /// </summary>
     public abstract string Family { get; }
 
     /// <summary>Its place among the schools of its family, then by key; a new item starts with the first.</summary>
@@ -34,16 +37,24 @@ public abstract class MakeUp
     /// <summary>The allowances it uses.</summary>
     public abstract IReadOnlyList<AllowanceDeclaration> Allowances { get; }
 
-    /// <summary>The measuring sketch, drawn from what could be read; <see cref="Reading.Known"/> is null for what is not measured yet.</summary>
+    /// <summary>
+    /// The measuring sketch, drawn from what could be read; <see cref="Reading.Known"/> is null for what is not
+    /// measured yet.
+    /// </summary>
     public abstract Sketch Sketch(Reading reading);
 
-    /// <summary>What makes the item impossible, with the field to look at; asked only when every field can be read by itself.</summary>
+    /// <summary>
+    /// What makes the item impossible, with the field to look at; asked only when every field can be read by itself.
+    /// </summary>
     public abstract IEnumerable<Problem> Check(Reading reading);
 
     /// <summary>Drafts the pattern from a reading that <see cref="Check"/> finds nothing wrong with.</summary>
     public abstract Pattern Draft(Reading reading);
 
-    /// <summary>What lies under the cover and can be cut from cloth of its own: wadding, pad layers, a moisture barrier; from the bottom up.</summary>
+    /// <summary>
+    /// What lies under the cover and can be cut from cloth of its own: wadding, pad layers, a moisture barrier; from
+    /// the bottom up.
+    /// </summary>
     public virtual IEnumerable<Piece> Fillings(Reading reading) => [];
 
     /// <summary>A new item with every default written in; what <paramref name="from"/> holds already is kept.</summary>
@@ -74,7 +85,9 @@ public abstract class MakeUp
         return kept with { MakeUp = Key, Choices = choices, Allowances = allowances };
     }
 
-    /// <summary>A new item with the usual size of everything that has to be measured: it can be drafted as it stands.</summary>
+    /// <summary>
+    /// A new item with the usual size of everything that has to be measured: it can be drafted as it stands.
+    /// </summary>
     public Item UsualItem(string id, string name, JobUnit unit) =>
         NewItem(id, name, unit) with
         {

@@ -18,7 +18,8 @@ public enum MeasureKind
 }
 
 /// <summary>
-/// A measurement that a make-up asks for: its letter on the drawing, what to hold the tape against, and its sane range. The object is the handle by which a
+/// A measurement that a make-up asks for: its letter on the drawing, what to hold the tape against, and its sane range.
+/// The object is the handle by which a
 /// <see cref="Reading"/> is asked for it.
 /// </summary>
 public sealed record Measure(
@@ -37,13 +38,16 @@ public sealed record Measure(
     public string UsualOutline { get; init; } = "0, 0; 22, 0; 22, 20; 0, 20";
 
     /// <summary>
-    /// What would usually be entered: a size that goes with the usual sizes of the other measures. Sketches are drawn by it until something is measured, and
+    /// What would usually be entered: a size that goes with the usual sizes of the other measures. Sketches are drawn
+    /// by it until something is measured, and
     /// examples and trials start from it.
     /// </summary>
     public Entry UsualEntry() =>
         Kind == MeasureKind.Outline ? new Entry(UsualOutline, JobUnit.Inch) : Entry.Of(Usual, JobUnit.Inch);
 
-    /// <summary>Whether it must fit inside something: of two readings the smaller counts then, else the larger (craft §1.1).</summary>
+    /// <summary>
+    /// Whether it must fit inside something: of two readings the smaller counts then, else the larger (craft §1.1).
+    /// </summary>
     public bool FitsInside { get; init; }
 
     /// <summary>When it is asked; always if null.</summary>

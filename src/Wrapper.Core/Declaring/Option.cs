@@ -6,7 +6,10 @@ namespace Wrapper.Core.Declaring;
 /// <summary>One answer to a choice, and when to take it.</summary>
 public record Option(string Key, string Name, string When)
 {
-    /// <summary>The answer <paramref name="value"/> of a choice; its key in job files is the member's name in lower case with hyphens, unless the member says another.</summary>
+    /// <summary>
+    /// The answer <paramref name="value"/> of a choice; its key in job files is the member's name in lower case with
+    /// hyphens, unless the member says another.
+    /// </summary>
     public static Option<T> Of<T>(T value, string name, string when)
         where T : struct, Enum => new(value, name, when);
 }
@@ -25,7 +28,10 @@ public enum YesNo
     Yes,
 }
 
-/// <summary>The keys in job files of the members of an enumeration: <c>stitch-off</c> for <c>StitchOff</c>, or what the member's attribute says.</summary>
+/// <summary>
+/// The keys in job files of the members of an enumeration: <c>stitch-off</c> for <c>StitchOff</c>, or what the member's
+/// attribute says.
+/// </summary>
 internal static class OptionKeys<T>
     where T : struct, Enum
 {

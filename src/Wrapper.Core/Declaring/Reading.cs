@@ -15,7 +15,10 @@ public sealed class Reading
     /// <summary>What is put behind a measure's key for its second reading.</summary>
     public const string SecondReading = " again";
 
-    /// <summary>Usable width of usual cloth, for covers that are drafted to a cloth which is not known yet: 54 in less two selvedges of 1/2 in.</summary>
+    /// <summary>
+    /// Usable width of usual cloth, for covers that are drafted to a cloth which is not known yet: 54 in less two
+    /// selvedges of 1/2 in.
+    /// </summary>
     public static readonly Working UsualWidth =
         Working.Of("cloth width", "width of the cloth", Length.Inches(54))
         - (2 * Working.Of("selvedge", "one selvedge", Length.Inches(0, 1, 2)));
@@ -28,8 +31,10 @@ public sealed class Reading
     private readonly Func<ClothRole, Working> usable;
 
     /// <summary>
-    /// Reads every field of <paramref name="item"/>; what cannot be read stands in <see cref="Problems"/>. <paramref name="usable"/> tells the usable
-    /// width of the cloth that a role is cut from, for covers that are drafted to it; 53 in (54 less selvedges) if left out.
+    /// Reads every field of <paramref name="item"/>; what cannot be read stands in <see cref="Problems"/>.
+    /// <paramref name="usable"/> tells the usable
+    /// width of the cloth that a role is cut from, for covers that are drafted to it; 53 in (54 less selvedges) if left
+    /// out.
     /// </summary>
     public Reading(MakeUp makeUp, Item item, JobUnit unit, Func<ClothRole, Working>? usable = null)
     {
@@ -66,7 +71,10 @@ public sealed class Reading
     public Working this[AllowanceDeclaration allowance] =>
         new Allowance(allowance.Symbol, allowance.Role, lengths[FieldOf(allowance)]);
 
-    /// <summary>The answer to a choice among options; the usual one where none could be read. (A method, since the language has no generic indexers.)</summary>
+    /// <summary>
+    /// The answer to a choice among options; the usual one where none could be read. (A method, since the language has
+    /// no generic indexers.)
+    /// </summary>
     public T Chosen<T>(OptionChoice<T> choice)
         where T : struct, Enum => OptionKeys<T>.Value(Answer(choice));
 
@@ -74,7 +82,10 @@ public sealed class Reading
     public Working OrZero(Measure measure) =>
         Working.Of(measure.Key, Declared(measure).Name, lengths.GetValueOrDefault(FieldOf(measure)));
 
-    /// <summary>Usable width U of the cloth that pieces of <paramref name="role"/> are cut from (craft §10); of usual cloth while none is known.</summary>
+    /// <summary>
+    /// Usable width U of the cloth that pieces of <paramref name="role"/> are cut from (craft §10); of usual cloth
+    /// while none is known.
+    /// </summary>
     public Working Usable(ClothRole role = ClothRole.Face) => usable(role).As("U", "usable width");
 
     /// <summary>Whether an optional measure was entered.</summary>
@@ -93,7 +104,9 @@ public sealed class Reading
     /// <summary>Whether a choice is shown, as things stand.</summary>
     public bool Shows(Choice choice) => IsShown(choice.ShownWhen);
 
-    /// <summary>The fields of measures and choices that are asked as things stand, in the order of the declaration.</summary>
+    /// <summary>
+    /// The fields of measures and choices that are asked as things stand, in the order of the declaration.
+    /// </summary>
     public IReadOnlyList<string> Asked =>
         [.. makeUp.Measures.Where(Asks).Select(FieldOf), .. makeUp.Choices.Where(Shows).Select(FieldOf)];
 
@@ -109,7 +122,9 @@ public sealed class Reading
             ? new Allowance($"{allowance.Symbol}({edge})", allowance.Role, own)
             : this[allowance];
 
-    /// <summary>The allowance of one edge of one piece where it has one of its own, else the <paramref name="usual"/> one.</summary>
+    /// <summary>
+    /// The allowance of one edge of one piece where it has one of its own, else the <paramref name="usual"/> one.
+    /// </summary>
     public Working Own(string piece, string edge, Working usual) =>
         lengths.TryGetValue($"allowances.{piece}/{edge}", out var own)
             ? new Allowance(edge, (usual as Allowance)?.Role ?? AllowanceRole.Seam, own)

@@ -8,5 +8,8 @@ public sealed record Stroke(string Kind, IReadOnlyList<Point> Points);
 /// <summary>Where a measure is shown on the sketch: between two points, its figure beside the middle.</summary>
 public sealed record DimensionLine(Measure Measure, Point From, Point To);
 
-/// <summary>A measuring sketch to scale: x to the right, y up. Drawn from what is entered, or from usual sizes where nothing is yet.</summary>
+/// <summary>
+/// A measuring sketch to scale: x to the right, y up. Drawn from what is entered, or from usual sizes where nothing is
+/// yet.
+/// </summary>
 public sealed record Sketch(IReadOnlyList<Stroke> Strokes, IReadOnlyList<DimensionLine> Dimensions);

@@ -23,13 +23,17 @@ internal readonly record struct Vec(double X, double Y)
     public Vec Right() => new(Y, -X);
 }
 
-/// <summary>A straight stretch or an arc between two points, with what drawing, measuring and offsetting need of it.</summary>
+/// <summary>
+/// A straight stretch or an arc between two points, with what drawing, measuring and offsetting need of it.
+/// </summary>
 internal readonly record struct Curve(Vec A, Vec B, double? Radius, bool Outward, bool Large)
 {
     /// <summary>+1 when the arc turns left (its centre is on the left), -1 when it turns right.</summary>
     public int Turn => Outward ? 1 : -1;
 
-    /// <summary>The centre of the arc's circle: on the inner side of the bulge, at the foot's distance from the chord.</summary>
+    /// <summary>
+    /// The centre of the arc's circle: on the inner side of the bulge, at the foot's distance from the chord.
+    /// </summary>
     public Vec Centre()
     {
         var chord = B - A;
@@ -88,8 +92,10 @@ internal readonly record struct Curve(Vec A, Vec B, double? Radius, bool Outward
     }
 
     /// <summary>
-    /// Points along the curve that lie outside it by at most <paramref name="tolerance"/> mm where it bulges outward, and on it
-    /// where it bulges inward: a polygon through them always covers the cloth, and reaches no further than the curve itself in
+    /// Points along the curve that lie outside it by at most <paramref name="tolerance"/> mm where it bulges outward,
+    /// and on it
+    /// where it bulges inward: a polygon through them always covers the cloth, and reaches no further than the curve
+    /// itself in
     /// the four directions of the grain. The last point is left to the next curve.
     /// </summary>
     public IEnumerable<Vec> FlattenedOutward(double tolerance)

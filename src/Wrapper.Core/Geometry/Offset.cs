@@ -4,7 +4,8 @@ namespace Wrapper.Core.Geometry;
 
 /// <summary>
 /// The true offset of an outline, each edge by its own allowance, with mitred corners; arcs stay arcs. A boxed corner's
-/// cut-out comes out of this as craft §3 has it: <c>c = G − s + a</c>, since the sides of the notch move in by <c>s</c>.
+/// cut-out comes out of this as craft §3 has it: <c>c = G − s + a</c>, since the sides of the notch move in by
+/// <c>s</c>.
 /// </summary>
 internal static class Offset
 {
@@ -15,7 +16,9 @@ internal static class Offset
     public static bool IsSmooth(Curve a, Curve b) =>
         Math.Abs(a.Direction(1).Cross(b.Direction(0))) < Smooth && a.Direction(1).Dot(b.Direction(0)) > 0;
 
-    /// <summary>The outline at <paramref name="allowance"/> (by edge name, zero or more) outside <paramref name="outline"/>.</summary>
+    /// <summary>
+    /// The outline at <paramref name="allowance"/> (by edge name, zero or more) outside <paramref name="outline"/>.
+    /// </summary>
     public static Outline Outward(Outline outline, Func<string, Length> allowance)
     {
         var edges = new List<Edge>();
@@ -61,7 +64,8 @@ internal static class Offset
         };
         if (meet is { } point)
             return (Snap(point), Snap(point));
-        // The arc bends away before it reaches the other edge: from its own end the raw edge goes on straight to the other's.
+        // The arc bends away before it reaches the other edge: from its own end the raw edge goes on straight to the
+        // other's.
         return (Snap(endOfA), Snap(startOfB));
     }
 
@@ -76,7 +80,8 @@ internal static class Offset
         var square = (radius * radius) - Math.Pow((foot - centre).Size, 2);
         if (square < 0)
             return null;
-        // A line can cross the circle twice: the arc ends at the crossing that it comes to first, turning away from its middle.
+        // A line can cross the circle twice: the arc ends at the crossing that it comes to first, turning away from its
+        // middle.
         var spoke = middle - centre;
         double Round(Vec at)
         {

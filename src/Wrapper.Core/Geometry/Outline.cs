@@ -38,7 +38,9 @@ public sealed class Outline
             new(left, new(Length.Zero, height)),
         ]);
 
-    /// <summary>The outline turned over about the upright, edges still anticlockwise: the other one of a pair.</summary>
+    /// <summary>
+    /// The outline turned over about the upright, edges still anticlockwise: the other one of a pair.
+    /// </summary>
     public Outline Mirrored()
     {
         // Walked backwards: each edge now starts where it ended.
@@ -101,7 +103,10 @@ public sealed class Outline
         );
     }
 
-    /// <summary>The point <paramref name="along"/> an edge from its start, and the one <paramref name="outward"/> of it, square to the line.</summary>
+    /// <summary>
+    /// The point <paramref name="along"/> an edge from its start, and the one <paramref name="outward"/> of it, square
+    /// to the line.
+    /// </summary>
     public (Point On, Point Outward) Mark(string name, Length along, Length outward)
     {
         var curve = Curve(name);

@@ -5,9 +5,12 @@ using Wrapper.Core.Lengths;
 namespace Wrapper.Core.Geometry;
 
 /// <summary>
-/// Reads a traced outline (craft §1.7, §2). Two ways to write one: points <c>x, y</c> apart by <c>;</c> or line ends, x to the right and
-/// y away from the front, each with <c>arc r</c> or <c>hollow r</c> behind it where the stretch that leads to it is an arc; or an SVG
-/// path of M, L, H, V, A and Z, y down, in the unit of the job. The outline comes back anticlockwise, its box at (0, 0), edges e1, e2, …
+/// Reads a traced outline (craft §1.7, §2). Two ways to write one: points <c>x, y</c> apart by <c>;</c> or line ends, x
+/// to the right and
+/// y away from the front, each with <c>arc r</c> or <c>hollow r</c> behind it where the stretch that leads to it is an
+/// arc; or an SVG
+/// path of M, L, H, V, A and Z, y down, in the unit of the job. The outline comes back anticlockwise, its box at (0,
+/// 0), edges e1, e2, …
 /// </summary>
 public static partial class OutlineReader
 {
@@ -166,7 +169,8 @@ public static partial class OutlineReader
         return (0, null);
     }
 
-    // Points: an arc bulges outward and a hollow inward, whichever way round it was traced. A path says to which side it turns.
+    // Points: an arc bulges outward and a hollow inward, whichever way round it was traced. A path says to which side
+    // it turns.
     private static Outline Ring(List<Corner> corners, bool path)
     {
         var drawn = Drawn(corners);

@@ -2,10 +2,16 @@ using Wrapper.Core.Lengths;
 
 namespace Wrapper.Core.Geometry;
 
-/// <summary>A stretch of an outline's edge that lies within one slab, from and to along that edge; <paramref name="Name"/> is what it is called there.</summary>
+/// <summary>
+/// A stretch of an outline's edge that lies within one slab, from and to along that edge; <paramref name="Name"/> is
+/// what it is called there.
+/// </summary>
 internal sealed record SlabRun(string Edge, string Name, int Slab, Length From, Length To);
 
-/// <summary>An outline cut by upright lines into slabs, from left to right; each slab is closed by edges <c>left join</c> and <c>right join</c>.</summary>
+/// <summary>
+/// An outline cut by upright lines into slabs, from left to right; each slab is closed by edges <c>left join</c> and
+/// <c>right join</c>.
+/// </summary>
 internal sealed class Slabs
 {
     private sealed record Atom(Edge Edge, Point End, SlabRun Run);
@@ -18,7 +24,10 @@ internal sealed class Slabs
     /// <summary>Where every stretch of the whole outline went, in order round the ring.</summary>
     public IReadOnlyList<SlabRun> Runs { get; }
 
-    /// <summary>Cuts <paramref name="outline"/> at the lines <paramref name="at"/>, left to right; null where a line meets it more than twice.</summary>
+    /// <summary>
+    /// Cuts <paramref name="outline"/> at the lines <paramref name="at"/>, left to right; null where a line meets it
+    /// more than twice.
+    /// </summary>
     public static Slabs? Of(Outline outline, IReadOnlyList<Length> at)
     {
         var atoms = Atoms(outline, at);

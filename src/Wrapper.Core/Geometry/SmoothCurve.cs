@@ -3,7 +3,8 @@ using Wrapper.Core.Lengths;
 namespace Wrapper.Core.Geometry;
 
 /// <summary>
-/// A smooth curve through points, made of arcs that touch: at each point the direction of the circle through it and its neighbours,
+/// A smooth curve through points, made of arcs that touch: at each point the direction of the circle through it and its
+/// neighbours,
 /// and between two points two arcs of equal tangent length (a biarc). Arcs can be offset and measured exactly.
 /// </summary>
 internal static class SmoothCurve
@@ -11,7 +12,9 @@ internal static class SmoothCurve
     // Flatter than this, in mm of rise over a stretch, an arc is drawn straight.
     private const double Flat = 0.01;
 
-    /// <summary>The edges from the first point to the last, three points or more; the last point itself starts no edge.</summary>
+    /// <summary>
+    /// The edges from the first point to the last, three points or more; the last point itself starts no edge.
+    /// </summary>
     public static IEnumerable<Edge> Through(IReadOnlyList<Point> points)
     {
         var at = points.Select(p => p.Mm).ToArray();
@@ -36,7 +39,8 @@ internal static class SmoothCurve
         var (a, b, c) = (at[middle - 1], at[middle], at[middle + 1]);
         var chord = (c - a).Unit();
         var (ab, bc) = (b - a, c - b);
-        // On a circle the tangent in b turns from ab as far as bc turns from the tangent, weighted by the other's length.
+        // On a circle the tangent in b turns from ab as far as bc turns from the tangent, weighted by the other's
+        // length.
         var inMiddle = ((bc.Size * ab.Unit()) + (ab.Size * bc.Unit())).Unit();
         // The ends are reflected: a chord makes the same angle with the tangents at both its ends.
         return n == middle ? inMiddle

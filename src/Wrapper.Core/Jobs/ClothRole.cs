@@ -43,7 +43,10 @@ public enum ClothRole
 /// <summary>Questions about roles.</summary>
 public static class ClothRoles
 {
-    /// <summary>Whether it lies under the cover: then it is never cut from the item's own cloth, only from one that is named for it.</summary>
+    /// <summary>
+    /// Whether it lies under the cover: then it is never cut from the item's own cloth, only from one that is named for
+    /// it.
+    /// </summary>
     public static bool IsFilling(this ClothRole role) =>
         role is ClothRole.Wadding or ClothRole.PadLayer or ClothRole.MoistureBarrier;
 }

@@ -1,6 +1,8 @@
 namespace Wrapper.Core.Jobs;
 
-/// <summary>One cover to be made, in its maker's words: which make-up, how many, and what was entered for it, all as typed.</summary>
+/// <summary>
+/// One cover to be made, in its maker's words: which make-up, how many, and what was entered for it, all as typed.
+/// </summary>
 public sealed record Item(
     string Id,
     string Name,
@@ -21,6 +23,8 @@ public sealed record Item(
     /// <summary>How pieces are matched on cloth with a repeat, by their key, where that was chosen for them.</summary>
     public IReadOnlyDictionary<string, Match> Matches { get; init; } = new Dictionary<string, Match>();
 
-    /// <summary>Whether the print runs on over its covers, side by side, and over the items beside it that lie in line too.</summary>
+    /// <summary>
+    /// Whether the print runs on over its covers, side by side, and over the items beside it that lie in line too.
+    /// </summary>
     public bool InLine { get; init; }
 }

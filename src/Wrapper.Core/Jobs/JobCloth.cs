@@ -3,8 +3,10 @@ using Wrapper.Core.Lengths;
 namespace Wrapper.Core.Jobs;
 
 /// <summary>
-/// One cloth of a job. <paramref name="Step"/> is what the shop cuts in (<c>1/8 yd</c>, <c>10 cm</c>); <paramref name="Price"/>, as typed and empty while unknown, is
-/// for one yard or metre by <paramref name="PricedBy"/>; <paramref name="Tone"/> is its colour on drawings, <c>#rrggbb</c>.
+/// One cloth of a job. <paramref name="Step"/> is what the shop cuts in (<c>1/8 yd</c>, <c>10 cm</c>);
+/// <paramref name="Price"/>, as typed and empty while unknown, is
+/// for one yard or metre by <paramref name="PricedBy"/>; <paramref name="Tone"/> is its colour on drawings,
+/// <c>#rrggbb</c>.
 /// </summary>
 public sealed record JobCloth(
     string Id,
@@ -26,8 +28,10 @@ public sealed record JobCloth(
     public string ShrinksAlong { get; init; } = "";
 
     /// <summary>
-    /// The length of one ready-made article (a washed sheet, a towel), edge to edge; null for cloth off the roll. Of an article
-    /// <see cref="Selvedge"/> is what is cut off along every edge, 0 where its finished edges are used, and the price is for one.
+    /// The length of one ready-made article (a washed sheet, a towel), edge to edge; null for cloth off the roll. Of an
+    /// article
+    /// <see cref="Selvedge"/> is what is cut off along every edge, 0 where its finished edges are used, and the price
+    /// is for one.
     /// </summary>
     public Entry? ArticleLength { get; init; }
 
@@ -85,7 +89,10 @@ public sealed record JobCloth(
     /// <summary>Places that nothing may be cut from.</summary>
     public IReadOnlyList<JobFlaw> Flaws { get; init; } = [];
 
-    /// <summary>A plain cloth as most shops have it: 54 in or 140 cm wide, cut in eighths of a yard or tens of centimetres, unpriced.</summary>
+    /// <summary>
+    /// A plain cloth as most shops have it: 54 in or 140 cm wide, cut in eighths of a yard or tens of centimetres,
+    /// unpriced.
+    /// </summary>
     public static JobCloth Usual(string id, string name, JobUnit unit)
     {
         Entry Of(string inches, string metric) => new(unit.IsInches() ? inches : metric, unit);
@@ -104,10 +111,16 @@ public sealed record JobCloth(
     }
 }
 
-/// <summary>A remnant or part roll: its usable length and width as it lies, washed if it is to be; the width null for that of the cloth.</summary>
+/// <summary>
+/// A remnant or part roll: its usable length and width as it lies, washed if it is to be; the width null for that of
+/// the cloth.
+/// </summary>
 public sealed record JobRemnant(string Name, Entry Length, Entry? Width)
 {
-    /// <summary>What it is known by among the others of its cloth, whatever its place; empty in documents from before there was one, see <see cref="JobDocument.Identified"/>.</summary>
+    /// <summary>
+    /// What it is known by among the others of its cloth, whatever its place; empty in documents from before there was
+    /// one, see <see cref="JobDocument.Identified"/>.
+    /// </summary>
     public string Id { get; init; } = "";
 }
 
@@ -118,7 +131,10 @@ public sealed record JobPrice(Entry From, string Price)
     public string Id { get; init; } = "";
 }
 
-/// <summary>A flaw in a cloth: where it begins, from the squared end and from the first selvedge, and how far it reaches along the roll and across it.</summary>
+/// <summary>
+/// A flaw in a cloth: where it begins, from the squared end and from the first selvedge, and how far it reaches along
+/// the roll and across it.
+/// </summary>
 public sealed record JobFlaw(Entry FromEnd, Entry FromSelvedge, Entry Along, Entry Across)
 {
     /// <inheritdoc cref="JobRemnant.Id"/>
@@ -126,10 +142,14 @@ public sealed record JobFlaw(Entry FromEnd, Entry FromSelvedge, Entry Along, Ent
 }
 
 /// <summary>
-/// A piece that stays where it was put: its identity <c>item/piece/instance</c>, quarter turns to the left, and where its box begins, in counts of 1/3840 mm from the
+/// A piece that stays where it was put: its identity <c>item/piece/instance</c>, quarter turns to the left, and where
+/// its box begins, in counts of 1/3840 mm from the
 /// first selvedge and from the squared end of what is bought: less than nothing on a remnant, which lies before it.
 /// </summary>
 public sealed record JobPin(string Piece, int Turns, long X, long Y);
 
-/// <summary>A piece that has been cut, and how large its box was when it was: across and along the grain, in counts of 1/3840 mm.</summary>
+/// <summary>
+/// A piece that has been cut, and how large its box was when it was: across and along the grain, in counts of 1/3840
+/// mm.
+/// </summary>
 public sealed record JobCut(string Piece, long Across, long Along);

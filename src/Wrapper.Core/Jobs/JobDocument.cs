@@ -23,7 +23,8 @@ public sealed record JobDocument(
     public IReadOnlyList<Item> Removed { get; init; } = [];
 
     /// <summary>
-    /// The same document with an id for every remnant, price and flaw that has none. Equal documents get equal ids, so that two readers of one revision call
+    /// The same document with an id for every remnant, price and flaw that has none. Equal documents get equal ids, so
+    /// that two readers of one revision call
     /// the same row the same.
     /// </summary>
     public JobDocument Identified() =>
@@ -58,7 +59,8 @@ public sealed record JobDocument(
         };
 
     /// <summary>
-    /// The id of the cloth that pieces of <paramref name="role"/> are cut from: the role's own, else the item's, else the first of the job. Null for
+    /// The id of the cloth that pieces of <paramref name="role"/> are cut from: the role's own, else the item's, else
+    /// the first of the job. Null for
     /// fillings without one, which are bought by their size, and where the job has no cloth.
     /// </summary>
     public string? ClothOf(Item item, ClothRole role) =>
@@ -67,7 +69,10 @@ public sealed record JobDocument(
         : role == ClothRole.Lining ? ClothOf(item, ClothRole.SecondFace)
         : item.Cloth ?? (Cloths.Count > 0 ? Cloths[0].Id : null);
 
-    /// <summary>The ids of the cloths that an item may be cut from: its own, or the first of the job, and those that are named for some of its pieces.</summary>
+    /// <summary>
+    /// The ids of the cloths that an item may be cut from: its own, or the first of the job, and those that are named
+    /// for some of its pieces.
+    /// </summary>
     public IEnumerable<string> ClothsOf(Item item) =>
         item.OtherCloths.Values.Concat(ClothOf(item, ClothRole.Face) is { } face ? [face] : []);
 

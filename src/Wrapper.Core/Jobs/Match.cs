@@ -19,7 +19,9 @@ public enum Match
     [JsonStringEnumMemberName("centred")]
     Centred,
 
-    /// <summary>The print runs on from the piece that it is sewn to: a boxing front continues its panel's stripes.</summary>
+    /// <summary>
+    /// The print runs on from the piece that it is sewn to: a boxing front continues its panel's stripes.
+    /// </summary>
     [JsonStringEnumMemberName("follows")]
     Follows,
 }

@@ -1,6 +1,8 @@
 namespace Wrapper.Core.Jobs;
 
-/// <summary>What is wrong with a field: its key, what was given, where in the text, the reason, and an example that would do.</summary>
+/// <summary>
+/// What is wrong with a field: its key, what was given, where in the text, the reason, and an example that would do.
+/// </summary>
 public sealed record Problem(string Field, string Given, int Position, string Reason, string Example)
 {
     /// <summary>The stage at which it is mended; of an item's own fields, the one that they are entered at.</summary>

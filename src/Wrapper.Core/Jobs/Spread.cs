@@ -11,7 +11,10 @@ public enum Spread
     [JsonStringEnumMemberName("single")]
     Single,
 
-    /// <summary>Folded lengthwise, right sides together, so that pairs are cut at once; what has no partner is cut from one layer behind them.</summary>
+    /// <summary>
+    /// Folded lengthwise, right sides together, so that pairs are cut at once; what has no partner is cut from one
+    /// layer behind them.
+    /// </summary>
     [JsonStringEnumMemberName("folded")]
     Folded,
 

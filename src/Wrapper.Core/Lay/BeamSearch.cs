@@ -3,8 +3,10 @@ using System.Numerics;
 namespace Wrapper.Core.Lay;
 
 /// <summary>
-/// Lays boxes one by one on the skyline like <see cref="Skyline"/>, but follows many lays at once: of all ways to go on, the ones that have laid most and
-/// given up least are kept for the next box. Nothing is laid above the aim, and what has given up more area than that length has to spare is dropped.
+/// Lays boxes one by one on the skyline like <see cref="Skyline"/>, but follows many lays at once: of all ways to go
+/// on, the ones that have laid most and
+/// given up least are kept for the next box. Nothing is laid above the aim, and what has given up more area than that
+/// length has to spare is dropped.
 /// </summary>
 internal sealed class BeamSearch
 {
@@ -103,8 +105,10 @@ internal sealed class BeamSearch
     }
 
     /// <summary>
-    /// A lay of everything no longer than <paramref name="aim"/>, following <paramref name="width"/> lays; null where none was found.
-    /// <paramref name="weight"/> is how much worse given up area is than area not yet laid. <paramref name="shake"/>, an area, is added to each rank so that other lays are followed.
+    /// A lay of everything no longer than <paramref name="aim"/>, following <paramref name="width"/> lays; null where
+    /// none was found.
+    /// <paramref name="weight"/> is how much worse given up area is than area not yet laid. <paramref name="shake"/>,
+    /// an area, is added to each rank so that other lays are followed.
     /// </summary>
     public (List<Spot> Spots, long Reached)? Find(
         long aim,

@@ -3,8 +3,10 @@ using Wrapper.Core.Lengths;
 namespace Wrapper.Core.Lay;
 
 /// <summary>
-/// Places pieces one after another, each where its upper end comes lowest: for every x at which it touches a piece or a selvedge
-/// with its side, the lowest y that is free. Pieces are regions of rectangles, so small ones slip into cut-outs of large ones;
+/// Places pieces one after another, each where its upper end comes lowest: for every x at which it touches a piece or a
+/// selvedge
+/// with its side, the lowest y that is free. Pieces are regions of rectangles, so small ones slip into cut-outs of
+/// large ones;
 /// all in whole counts, so that nothing overlaps by rounding.
 /// </summary>
 internal sealed class BottomLeft
@@ -42,7 +44,10 @@ internal sealed class BottomLeft
         }
     }
 
-    /// <summary>Lays <paramref name="pieces"/> in the order given on <paramref name="cloth"/>; those that are pinned stay where they are.</summary>
+    /// <summary>
+    /// Lays <paramref name="pieces"/> in the order given on <paramref name="cloth"/>; those that are pinned stay where
+    /// they are.
+    /// </summary>
     public static Placed Lay(IEnumerable<(LayPiece Piece, Kind Kind)> pieces, LayCloth cloth, CancellationToken cancel)
     {
         var table = new BottomLeft(cloth);
@@ -120,12 +125,14 @@ internal sealed class BottomLeft
         return Enumerable.Range(0, (int)((room - first) / step) + 1).Select(n => first + (n * step));
     }
 
-    // The lowest y at which the region is free at x, on the grid of the repeat if it is matched; gives up with the highest of all above limit.
+    // The lowest y at which the region is free at x, on the grid of the repeat if it is matched; gives up with the
+    // highest of all above limit.
     private long LowestFree(Kind kind, Way way, long x, long limit)
     {
         var region = way.Region;
         var (step, phase) = kind.IsMatched ? (cloth.Repeat!.Along.Ticks, Grid.Phase(cloth.Repeat, way, x)) : (0, 0);
-        // Each pair of cells that share a stretch of width forbids an open interval of y, and so does the end of each article.
+        // Each pair of cells that share a stretch of width forbids an open interval of y, and so does the end of each
+        // article.
         var count = 0;
         void Forbid(long low, long high)
         {
@@ -177,7 +184,8 @@ internal sealed class BottomLeft
         return y;
     }
 
-    // From where up to where the first columns may not begin, counted from where the others do, so that no column of theirs is in the way.
+    // From where up to where the first columns may not begin, counted from where the others do, so that no column of
+    // theirs is in the way.
     private static (long Low, long High) Between(Cell[] own, long x, Cell[] there, long left)
     {
         var (low, high) = (long.MaxValue, long.MinValue);

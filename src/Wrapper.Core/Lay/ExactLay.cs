@@ -1,8 +1,10 @@
 namespace Wrapper.Core.Lay;
 
 /// <summary>
-/// Tries every lay of a few boxes. In some shortest lay every box is pushed down and then left; so in the lowest hollow either some box stands at its left end, or
-/// nothing narrower than the hollow is laid in it and it is given up to its lower neighbour. What has given up more than the best length has to spare is dropped.
+/// Tries every lay of a few boxes. In some shortest lay every box is pushed down and then left; so in the lowest hollow
+/// either some box stands at its left end, or
+/// nothing narrower than the hollow is laid in it and it is given up to its lower neighbour. What has given up more
+/// than the best length has to spare is dropped.
 /// </summary>
 internal sealed class ExactLay(IReadOnlyList<Box> boxes, long usable)
 {
@@ -14,7 +16,8 @@ internal sealed class ExactLay(IReadOnlyList<Box> boxes, long usable)
     private int nodes;
 
     /// <summary>
-    /// The shortest lay under <paramref name="known"/>, null where there is none; proven unless more than <paramref name="most"/> ways to go on were met.
+    /// The shortest lay under <paramref name="known"/>, null where there is none; proven unless more than
+    /// <paramref name="most"/> ways to go on were met.
     /// </summary>
     public (List<Spot>? Spots, long Length, bool Proven) Find(
         long known,

@@ -5,7 +5,8 @@ using Wrapper.Core.Patterns;
 namespace Wrapper.Core.Lay;
 
 /// <summary>
-/// Lays pairs on cloth folded lengthwise, right sides together, and what has no partner on one layer behind them. Opened out, the first part is its own
+/// Lays pairs on cloth folded lengthwise, right sides together, and what has no partner on one layer behind them.
+/// Opened out, the first part is its own
 /// mirror image about the fold, so everything that reads a lay reads this one too.
 /// </summary>
 internal static class FoldedLay

@@ -5,10 +5,16 @@ namespace Wrapper.Core.Lay;
 /// <summary>Places on the grid of a repeat, in counts.</summary>
 internal static class Grid
 {
-    /// <summary>The first place from 0 on at which a box lies on the grid whose origin is <paramref name="origin"/> into it; 0 where the step is none.</summary>
+    /// <summary>
+    /// The first place from 0 on at which a box lies on the grid whose origin is <paramref name="origin"/> into it; 0
+    /// where the step is none.
+    /// </summary>
     public static long First(long step, long origin) => step > 0 ? Mod(-origin, step) : 0;
 
-    /// <summary>Where up the roll, within one repeat along, a box of this way begins that lies at <paramref name="x"/>: with half-drop half of one further at every second repeat across.</summary>
+    /// <summary>
+    /// Where up the roll, within one repeat along, a box of this way begins that lies at <paramref name="x"/>: with
+    /// half-drop half of one further at every second repeat across.
+    /// </summary>
     public static long Phase(Repeat repeat, Way way, long x)
     {
         var dropped =
@@ -16,7 +22,9 @@ internal static class Grid
         return Mod(repeat.From.Ticks + (dropped ? repeat.Along.Over(2).Ticks : 0) - way.OriginY, repeat.Along.Ticks);
     }
 
-    /// <summary>Where the repeat has to begin, so that this piece, unturned or railroaded, can be cut from the squared end.</summary>
+    /// <summary>
+    /// Where the repeat has to begin, so that this piece, unturned or railroaded, can be cut from the squared end.
+    /// </summary>
     public static Length Beginning(LayPiece piece, Repeat repeat)
     {
         var way = Kind.Of(piece, new LayCloth(new Length(long.MaxValue / 4), OneWay: true) { Repeat = repeat }).Ways[0];
@@ -28,11 +36,14 @@ internal static class Grid
         );
     }
 
-    /// <summary>The first place from <paramref name="y"/> on that is whole steps from <paramref name="phase"/>.</summary>
+    /// <summary>
+    /// The first place from <paramref name="y"/> on that is whole steps from <paramref name="phase"/>.
+    /// </summary>
     public static long UpTo(long y, long step, long phase) => step <= 0 ? y : y + Mod(phase - y, step);
 
     /// <summary>
-    /// The first place from <paramref name="y"/> on that is whole steps from <paramref name="phase"/>, counted from where its remnant or article begins: each is squared where its repeat begins. On articles
+    /// The first place from <paramref name="y"/> on that is whole steps from <paramref name="phase"/>, counted from
+    /// where its remnant or article begins: each is squared where its repeat begins. On articles
     /// shorter than the phase there is none.
     /// </summary>
     public static long UpTo(long y, long step, long phase, LayCloth cloth)
@@ -51,11 +62,16 @@ internal static class Grid
         }
     }
 
-    /// <summary>Whether a box of another way, whose origin is at (x, y), comes to lie just where this way's does.</summary>
+    /// <summary>
+    /// Whether a box of another way, whose origin is at (x, y), comes to lie just where this way's does.
+    /// </summary>
     public static bool SamePlace(Repeat repeat, Way way, long x, long y) =>
         Mod(way.OriginX - x, Math.Max(1, repeat.Across.Ticks)) == 0 && Mod(way.OriginY - y, repeat.Along.Ticks) == 0;
 
-    /// <summary>The place on the grid nearest to (<paramref name="x"/>, <paramref name="y"/>) for a box of this way, on a stretch that begins at <paramref name="start"/>.</summary>
+    /// <summary>
+    /// The place on the grid nearest to (<paramref name="x"/>, <paramref name="y"/>) for a box of this way, on a
+    /// stretch that begins at <paramref name="start"/>.
+    /// </summary>
     public static (long X, long Y) Nearest(Repeat repeat, Way way, long x, long y, long start)
     {
         var across = repeat.Across.Ticks;

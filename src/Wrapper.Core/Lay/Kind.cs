@@ -4,7 +4,10 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Lay;
 
-/// <summary>A way in which a piece may lie: quarter turns to the left, the cloth it takes then, and where in its box the point lies that the repeat is matched by.</summary>
+/// <summary>
+/// A way in which a piece may lie: quarter turns to the left, the cloth it takes then, and where in its box the point
+/// lies that the repeat is matched by.
+/// </summary>
 internal readonly record struct Way(int Turns, Region Region, long OriginX, long OriginY);
 
 /// <summary>A piece with the ways in which it may lie on one cloth.</summary>
@@ -36,7 +39,10 @@ internal sealed class Kind
     /// <summary>Area of the cut outline in square counts.</summary>
     public double Area { get; }
 
-    /// <summary>The ways that fit into the cloth's width, direction, repeat and article, the gap included; none where it is too large.</summary>
+    /// <summary>
+    /// The ways that fit into the cloth's width, direction, repeat and article, the gap included; none where it is too
+    /// large.
+    /// </summary>
     public static Kind Of(LayPiece piece, LayCloth cloth)
     {
         // On cloth with one way up nothing is turned upside down, and only what must be railroaded lies across.

@@ -4,7 +4,9 @@ using Wrapper.Core.Geometry;
 
 namespace Wrapper.Core.Lay;
 
-/// <summary>Where lays found by a longer search are kept beyond the run of the program, by <see cref="LayCache.Key"/>.</summary>
+/// <summary>
+/// Where lays found by a longer search are kept beyond the run of the program, by <see cref="LayCache.Key"/>.
+/// </summary>
 public interface ILayShelf
 {
     /// <summary>The lay of this key; null where none is kept, or what is kept cannot be read.</summary>
@@ -15,7 +17,8 @@ public interface ILayShelf
 }
 
 /// <summary>
-/// Keeps lays by what they were laid from, so that nothing is laid twice and what a longer search has found stays, on the <paramref name="shelf"/> too if there is one.
+/// Keeps lays by what they were laid from, so that nothing is laid twice and what a longer search has found stays, on
+/// the <paramref name="shelf"/> too if there is one.
 /// In memory up to about <paramref name="most"/> bytes; what was not asked for longest makes room.
 /// </summary>
 public sealed class LayCache(ILayShelf? shelf = null, long most = 24_000_000)
@@ -39,7 +42,9 @@ public sealed class LayCache(ILayShelf? shelf = null, long most = 24_000_000)
         return Known(key) ?? KeepBetter(key, OnShelf(key, pieces) ?? LayTable.Of(pieces, cloth, cancel));
     }
 
-    /// <summary>Keeps <paramref name="lay"/> as the lay of these pieces if it is shorter than the one that is known.</summary>
+    /// <summary>
+    /// Keeps <paramref name="lay"/> as the lay of these pieces if it is shorter than the one that is known.
+    /// </summary>
     public void Better(IReadOnlyList<LayPiece> pieces, LayCloth cloth, ClothLay lay)
     {
         var key = Key(pieces, cloth);
@@ -51,7 +56,8 @@ public sealed class LayCache(ILayShelf? shelf = null, long most = 24_000_000)
             shelf?.Keep(key, lay);
     }
 
-    // A lay that does not place every one of these pieces, and nothing else, is none of theirs, whatever became of it on the shelf.
+    // A lay that does not place every one of these pieces, and nothing else, is none of theirs, whatever became of it
+    // on the shelf.
     private ClothLay? OnShelf(string key, IReadOnlyList<LayPiece> pieces)
     {
         if (shelf?.Find(key) is not { } lay)
@@ -105,7 +111,9 @@ public sealed class LayCache(ILayShelf? shelf = null, long most = 24_000_000)
         }
     }
 
-    /// <summary>Equal for lays of the same outlines, names and demands: a hash of every number and name that a lay depends on.</summary>
+    /// <summary>
+    /// Equal for lays of the same outlines, names and demands: a hash of every number and name that a lay depends on.
+    /// </summary>
     public static string Key(IReadOnlyList<LayPiece> pieces, LayCloth cloth)
     {
         using var hash = IncrementalHash.CreateHash(HashAlgorithmName.SHA256);

@@ -4,11 +4,14 @@ using Wrapper.Core.Lengths;
 
 namespace Wrapper.Core.Lay;
 
-/// <summary>An upright rectangle of cloth, a flaw or a remnant, from the squared end and from the first selvedge.</summary>
+/// <summary>
+/// An upright rectangle of cloth, a flaw or a remnant, from the squared end and from the first selvedge.
+/// </summary>
 public sealed record Patch(Length FromEnd, Length FromSelvedge, Length Along, Length Across);
 
 /// <summary>
-/// A printed or woven repeat: <paramref name="Along"/> the roll, <paramref name="Across"/> it (zero where there is none). Origins of matched pieces
+/// A printed or woven repeat: <paramref name="Along"/> the roll, <paramref name="Across"/> it (zero where there is
+/// none). Origins of matched pieces
 /// differ by whole repeats, with half-drop by half of one along for each one across (craft §10).
 /// </summary>
 public sealed record Repeat(Length Along, Length Across, bool HalfDrop)
@@ -26,11 +29,15 @@ public sealed record Repeat(Length Along, Length Across, bool HalfDrop)
     public Point Motif { get; init; } = new(Across.Over(2), Along.Over(2));
 }
 
-/// <summary>A remnant or part roll that is used before anything is bought: its washed length and the width between its selvedges.</summary>
+/// <summary>
+/// A remnant or part roll that is used before anything is bought: its washed length and the width between its
+/// selvedges.
+/// </summary>
 public sealed record StockLength(Length Length, Length Usable);
 
 /// <summary>
-/// What a lay knows of its cloth: usable width, whether it has one way up, and the usable length of one article where it is not off the roll. Remnants and part rolls lie first, one
+/// What a lay knows of its cloth: usable width, whether it has one way up, and the usable length of one article where
+/// it is not off the roll. Remnants and part rolls lie first, one
 /// behind the other, then articles or the roll.
 /// </summary>
 public sealed record LayCloth(Length Usable, bool OneWay, Length? Article = null)
@@ -97,7 +104,8 @@ public sealed record LayCloth(Length Usable, bool OneWay, Length? Article = null
     }
 
     /// <summary>
-    /// The cloth with the gap added to its width and to each stretch and article: pieces are laid with the gap at their right and upper edges.
+    /// The cloth with the gap added to its width and to each stretch and article: pieces are laid with the gap at their
+    /// right and upper edges.
     /// </summary>
     internal LayCloth WithGap() =>
         this with
@@ -123,7 +131,9 @@ public sealed record LayCloth(Length Usable, bool OneWay, Length? Article = null
 
     private Length Widened(Length y) => y + (StockLengthAt(y).Index * Gap);
 
-    /// <summary>The gap taken off a lay on this cloth <see cref="WithGap"/>: the one above the last pieces too.</summary>
+    /// <summary>
+    /// The gap taken off a lay on this cloth <see cref="WithGap"/>: the one above the last pieces too.
+    /// </summary>
     internal Placed WithoutGap(Placed lay)
     {
         if (!Gap.IsPositive)

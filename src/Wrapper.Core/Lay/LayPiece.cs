@@ -5,7 +5,10 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Lay;
 
-/// <summary>One piece to lay: its identity <c>item/piece/instance</c>, what it is called, its cut outline, how it may lie and which of its item's cloths it is cut from.</summary>
+/// <summary>
+/// One piece to lay: its identity <c>item/piece/instance</c>, what it is called, its cut outline, how it may lie and
+/// which of its item's cloths it is cut from.
+/// </summary>
 public sealed record LayPiece(
     string Id,
     string Item,
@@ -16,13 +19,17 @@ public sealed record LayPiece(
     ClothRole Role = ClothRole.Face
 )
 {
-    /// <summary>The point of its cut outline that lies on a point of the cloth's repeat; null where it need not match.</summary>
+    /// <summary>
+    /// The point of its cut outline that lies on a point of the cloth's repeat; null where it need not match.
+    /// </summary>
     public Point? Origin { get; init; }
 
     /// <summary>Whether that point lies on the motif's centre instead of the repeat's beginning.</summary>
     public bool OnMotif { get; init; }
 
-    /// <summary>The piece matched by the lower left of its box: like pieces are cut from the same place of the repeat.</summary>
+    /// <summary>
+    /// The piece matched by the lower left of its box: like pieces are cut from the same place of the repeat.
+    /// </summary>
     public LayPiece AtSamePlace() =>
         Cut.Bounds() is var (left, bottom, _, _) ? this with { Origin = new Point(left, bottom) } : this;
 
@@ -40,14 +47,20 @@ public sealed record LayPiece(
     public ChalkMarks MarksAt(Placement at) => new(at.Y, at.Y + Along(at.Turns), at.X, at.X + Across(at.Turns));
 }
 
-/// <summary>Where a piece lies: quarter turns to the left, then its box's lower left at (<paramref name="X"/>, <paramref name="Y"/>), x from one selvedge, y up the roll.</summary>
+/// <summary>
+/// Where a piece lies: quarter turns to the left, then its box's lower left at (<paramref name="X"/>,
+/// <paramref name="Y"/>), x from one selvedge, y up the roll.
+/// </summary>
 public sealed record Placement(string Id, int Turns, Length X, Length Y);
 
-/// <summary>Where the box of a laid piece begins and ends, from the squared end and from the selvedge that is measured from.</summary>
+/// <summary>
+/// Where the box of a laid piece begins and ends, from the squared end and from the selvedge that is measured from.
+/// </summary>
 public sealed record ChalkMarks(Length FromEnd, Length ToEnd, Length FromSelvedge, Length ToSelvedge);
 
 /// <summary>
-/// A piece that the cloth cannot take: how far it reaches across and along as it would have to lie; <paramref name="Unmatched"/> where it would go on the cloth but for the repeat across.
+/// A piece that the cloth cannot take: how far it reaches across and along as it would have to lie;
+/// <paramref name="Unmatched"/> where it would go on the cloth but for the repeat across.
 /// </summary>
 public sealed record Misfit(string Id, string Label, Length Across, Length Along, bool Unmatched = false);
 
@@ -55,7 +68,8 @@ public sealed record Misfit(string Id, string Label, Length Across, Length Along
 public sealed record Placed(IReadOnlyList<Placement> Placements, Length Length)
 {
     /// <summary>
-    /// The same lay seen from the other side of the cloth: every piece its mirror image, measured from what was the far selvedge. Outlines are to be <see cref="Outline.Mirrored"/> too.
+    /// The same lay seen from the other side of the cloth: every piece its mirror image, measured from what was the far
+    /// selvedge. Outlines are to be <see cref="Outline.Mirrored"/> too.
     /// </summary>
     public Placed TurnedOver(IReadOnlyDictionary<string, LayPiece> pieces, Length usable) =>
         this with

@@ -3,8 +3,10 @@ using Wrapper.Core.Jobs;
 namespace Wrapper.Core.Lay;
 
 /// <summary>
-/// A longer search for a shorter lay: rounds of following more and more lays side by side, shaken and aimed below the best, with exchanges from another seed
-/// beside them; on cloth with demands of its own, of orders shaken a little. The same seed and number of rounds give the same lay; it ends when the lay is
+/// A longer search for a shorter lay: rounds of following more and more lays side by side, shaken and aimed below the
+/// best, with exchanges from another seed
+/// beside them; on cloth with demands of its own, of orders shaken a little. The same seed and number of rounds give
+/// the same lay; it ends when the lay is
 /// proven, when it is stopped, or after the last round.
 /// </summary>
 public static class LaySearch
@@ -15,16 +17,19 @@ public static class LaySearch
     // Up to so many pieces orders are bettered by exchanges too: of more boxes an exchange betters little.
     private const int MostExchanged = 80;
 
-    // From this round on lays are followed widely enough to come close: more lots of them pay better than a wider round.
+    // From this round on lays are followed widely enough to come close: more lots of them pay better than a wider
+    // round.
     private const int WideRound = 6,
         WideLots = 3;
 
-    // A lay that is followed takes some two kilobytes; no round follows more of them side by side, so that a search of any length stays within its memory.
+    // A lay that is followed takes some two kilobytes; no round follows more of them side by side, so that a search of
+    // any length stays within its memory.
     private const int MostWide = 6000,
         MostWideRound = 7;
 
     /// <summary>
-    /// Searches until <paramref name="stop"/>, which ends it with the best so far. The first lay and every shorter one is told to <paramref name="better"/> at once.
+    /// Searches until <paramref name="stop"/>, which ends it with the best so far. The first lay and every shorter one
+    /// is told to <paramref name="better"/> at once.
     /// </summary>
     public static ClothLay Run(
         IReadOnlyList<LayPiece> pieces,
@@ -102,7 +107,8 @@ public static class LaySearch
             yield return [Aimed(), Aimed(), Aimed(), Aimed()];
     }
 
-    // Many lays that are shaken, each at another weight and aimed up to two fifths of the way down to the bound: one of them comes out shorter than a single one of twice the width.
+    // Many lays that are shaken, each at another weight and aimed up to two fifths of the way down to the bound: one of
+    // them comes out shorter than a single one of twice the width.
     private static Func<Placed?> Lower(LaySet table, int width, long below, int seed, CancellationToken stop)
     {
         var random = new Random(seed);

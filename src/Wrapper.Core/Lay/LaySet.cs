@@ -7,7 +7,8 @@ namespace Wrapper.Core.Lay;
 /// <summary>The pieces of one cloth made ready: sorted into kinds, and the different ways of laying them.</summary>
 internal sealed class LaySet
 {
-    // Up to so many pieces every lay is tried, and with more pieces than the second number each order is laid by boxes only.
+    // Up to so many pieces every lay is tried, and with more pieces than the second number each order is laid by boxes
+    // only.
     private const int FewEnough = 12,
         TooManyOutlines = 600,
         MostWays = 300_000;
@@ -80,7 +81,10 @@ internal sealed class LaySet
 
     public bool IsRectangles => kinds.All(kind => kind.IsRectangle);
 
-    /// <summary>Lays by the outlines themselves, each in an order in which good ones are found; small pieces slip into the cut-outs of large ones.</summary>
+    /// <summary>
+    /// Lays by the outlines themselves, each in an order in which good ones are found; small pieces slip into the
+    /// cut-outs of large ones.
+    /// </summary>
     public IEnumerable<Func<Placed?>> Outlined(CancellationToken stop)
     {
         if (fit.Count == 0 || fit.Count > TooManyOutlines || (IsRectangles && cloth.IsPlain))
@@ -118,7 +122,9 @@ internal sealed class LaySet
         return orders.Select(order => (Func<Placed?>)(() => BottomLeft.Lay(order, whole, stop)));
     }
 
-    /// <summary>Lays by the outlines in an order by size that is shaken a little: each a quarter larger or smaller at most.</summary>
+    /// <summary>
+    /// Lays by the outlines in an order by size that is shaken a little: each a quarter larger or smaller at most.
+    /// </summary>
     public Placed? Shaken(int seed, CancellationToken stop)
     {
         if (fit.Count == 0 || fit.Count > TooManyOutlines)
@@ -133,7 +139,10 @@ internal sealed class LaySet
         );
     }
 
-    /// <summary>Lays by boxes, following so many side by side; with <paramref name="shake"/> others than those that look best, by up to the area of an average box.</summary>
+    /// <summary>
+    /// Lays by boxes, following so many side by side; with <paramref name="shake"/> others than those that look best,
+    /// by up to the area of an average box.
+    /// </summary>
     public Placed? Followed(
         int width,
         CancellationToken stop,
@@ -165,7 +174,9 @@ internal sealed class LaySet
         return Laid(search.Spots(), search.Length);
     }
 
-    /// <summary>The lay as it is told: few rectangles proven or bettered, the gap taken off again, the bound beside it.</summary>
+    /// <summary>
+    /// The lay as it is told: few rectangles proven or bettered, the gap taken off again, the bound beside it.
+    /// </summary>
     public ClothLay Finished(Placed best, CancellationToken stop)
     {
         var shortest = Bound;
@@ -193,7 +204,9 @@ internal sealed class LaySet
         };
     }
 
-    /// <summary>The same lay closed up where boxes are more than their outline: what lies lowest is laid first, by its outline.</summary>
+    /// <summary>
+    /// The same lay closed up where boxes are more than their outline: what lies lowest is laid first, by its outline.
+    /// </summary>
     public Placed Nested(Placed laid, CancellationToken stop)
     {
         if (IsRectangles || fit.Count > TooManyOutlines || laid.Placements.Count < fit.Count)

@@ -4,12 +4,15 @@ using Wrapper.Core.Lengths;
 namespace Wrapper.Core.Lay;
 
 /// <summary>
-/// A lay of one cloth: the best found, the hand sum beside it, and a length that no lay can be under; where both lengths meet the lay is proven shortest.
+/// A lay of one cloth: the best found, the hand sum beside it, and a length that no lay can be under; where both
+/// lengths meet the lay is proven shortest.
 /// Pieces too large for the cloth stand in <see cref="Misfits"/> and are left out.
 /// </summary>
 public sealed record ClothLay(Placed Best, Placed Hand, Length ShortestPossible, IReadOnlyList<Misfit> Misfits)
 {
-    /// <summary>The length of the remnants and part rolls that it begins with; lengths count from their start.</summary>
+    /// <summary>
+    /// The length of the remnants and part rolls that it begins with; lengths count from their start.
+    /// </summary>
     public Length Stock { get; init; }
 
     /// <summary>How far the cloth is folded double; null where it is not.</summary>
@@ -21,7 +24,9 @@ public sealed record ClothLay(Placed Best, Placed Hand, Length ShortestPossible,
     /// <summary>Whether no lay is shorter.</summary>
     public bool IsProven => Best.Length <= ShortestPossible || !Length.IsPositive;
 
-    /// <summary>By how many per cent, rounded up, it may be longer than the shortest; null where the shortest is nothing.</summary>
+    /// <summary>
+    /// By how many per cent, rounded up, it may be longer than the shortest; null where the shortest is nothing.
+    /// </summary>
     public int? Over =>
         IsProven ? 0
         : Off(ShortestPossible) is { IsPositive: true } shortest
@@ -36,8 +41,10 @@ public sealed record ClothLay(Placed Best, Placed Hand, Length ShortestPossible,
 public static class LayTable
 {
     /// <summary>
-    /// Lays <paramref name="pieces"/> on <paramref name="cloth"/> at once; the same pieces always lie the same way. Ready-made articles lie one behind
-    /// the other, and no piece reaches over from one into the next. Nobody waits for a lay that is <paramref name="cancel"/>: it ends in an
+    /// Lays <paramref name="pieces"/> on <paramref name="cloth"/> at once; the same pieces always lie the same way.
+    /// Ready-made articles lie one behind
+    /// the other, and no piece reaches over from one into the next. Nobody waits for a lay that is
+    /// <paramref name="cancel"/>: it ends in an
     /// <see cref="OperationCanceledException"/>.
     /// </summary>
     public static ClothLay Of(IReadOnlyList<LayPiece> pieces, LayCloth cloth, CancellationToken cancel = default)
@@ -126,7 +133,9 @@ public static class LayTable
     internal static Length Bound(IReadOnlyList<LayPiece> pieces, LayCloth cloth) =>
         cloth.WithoutGap(new Placed([], new Length(new LaySet(pieces, cloth).Bound))).Length;
 
-    /// <summary>The hand sum alone: rows of each kind (craft §10). Pieces that the cloth cannot take are left out.</summary>
+    /// <summary>
+    /// The hand sum alone: rows of each kind (craft §10). Pieces that the cloth cannot take are left out.
+    /// </summary>
     public static Length ByHand(IReadOnlyList<LayPiece> pieces, LayCloth cloth) => new LaySet(pieces, cloth).HandLength;
 
     // Work grows with the square of the pieces.

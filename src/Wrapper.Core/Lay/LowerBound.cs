@@ -1,13 +1,17 @@
 namespace Wrapper.Core.Lay;
 
 /// <summary>
-/// A length that no lay can be under. The area spread over the width; the tallest piece; and for rectangles dual feasible functions: widths are changed by a
-/// function under which whatever lies side by side still fits side by side, so that the changed area, spread over the width, is a bound too. They
+/// A length that no lay can be under. The area spread over the width; the tallest piece; and for rectangles dual
+/// feasible functions: widths are changed by a
+/// function under which whatever lies side by side still fits side by side, so that the changed area, spread over the
+/// width, is a bound too. They
 /// see that two wide pieces cannot share a width, and that three a little over a third cannot.
 /// </summary>
 internal static class LowerBound
 {
-    /// <summary>The bound for pieces of these kinds, one for each piece, on <paramref name="cloth"/>, its gap included in both.</summary>
+    /// <summary>
+    /// The bound for pieces of these kinds, one for each piece, on <paramref name="cloth"/>, its gap included in both.
+    /// </summary>
     public static long Of(IReadOnlyList<Kind> kinds, LayCloth cloth)
     {
         if (kinds.Count == 0)
@@ -17,7 +21,8 @@ internal static class LowerBound
         var area = kinds.Sum(kind => kind.Area);
         if (stock > 0)
         {
-            // Behind the remnants lies what their area cannot hold, and what goes on none of them; where they may hold all, nothing is said.
+            // Behind the remnants lies what their area cannot hold, and what goes on none of them; where they may hold
+            // all, nothing is said.
             List<Kind> behind =
             [
                 .. kinds.Where(kind =>
@@ -38,7 +43,8 @@ internal static class LowerBound
             (long)Math.Floor(area / usable),
             kinds.Max(kind => kind.Ways.Min(way => way.Region.Height))
         );
-        // A piece with cut-outs may let others reach into them, but not into a rectangle within it: the widest, or one from end to end.
+        // A piece with cut-outs may let others reach into them, but not into a rectangle within it: the widest, or one
+        // from end to end.
         bound = Math.Max(
             bound,
             Math.Max(
@@ -76,7 +82,8 @@ internal static class LowerBound
         return right > left ? new Cell(left, 0, right, region.Height) : default;
     }
 
-    // Matched pieces above one another start whole repeats apart (half ones with half-drop), so each but the last takes whole repeats of the length.
+    // Matched pieces above one another start whole repeats apart (half ones with half-drop), so each but the last takes
+    // whole repeats of the length.
     private static long ByRepeats(List<Kind> matched, LayCloth cloth)
     {
         if (cloth.Repeat is not { } repeat || matched.Count == 0 || cloth.Article is not null)

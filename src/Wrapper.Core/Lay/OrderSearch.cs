@@ -1,9 +1,12 @@
 namespace Wrapper.Core.Lay;
 
 /// <summary>
-/// Looks for the order of boxes whose skyline lay is shortest. It aims at a length a little below the best one and exchanges two boxes of the
-/// order at a time, to lessen the area that finds no room there; a worse order is taken now and then, ever more seldom (simulated annealing).
-/// Once everything finds room the aim goes down; if it cannot be reached it goes half-way back. The same seed and effort give the same lay.
+/// Looks for the order of boxes whose skyline lay is shortest. It aims at a length a little below the best one and
+/// exchanges two boxes of the
+/// order at a time, to lessen the area that finds no room there; a worse order is taken now and then, ever more seldom
+/// (simulated annealing).
+/// Once everything finds room the aim goes down; if it cannot be reached it goes half-way back. The same seed and
+/// effort give the same lay.
 /// </summary>
 internal sealed class OrderSearch
 {
@@ -51,7 +54,10 @@ internal sealed class OrderSearch
         return spots;
     }
 
-    /// <summary>Tries <paramref name="rounds"/> aims, each with <paramref name="steps"/> exchanges; ends early at <paramref name="bound"/>, below which nothing can be.</summary>
+    /// <summary>
+    /// Tries <paramref name="rounds"/> aims, each with <paramref name="steps"/> exchanges; ends early at
+    /// <paramref name="bound"/>, below which nothing can be.
+    /// </summary>
     public void Run(int rounds, int steps, long bound, CancellationToken stop)
     {
         if (boxes.Count < 2)
@@ -85,7 +91,8 @@ internal sealed class OrderSearch
             if (b >= a)
                 b++;
             (order[a], order[b]) = (order[b], order[a]);
-            // A worse order is taken with a chance that falls with what it loses; past that limit it need not be laid to its end.
+            // A worse order is taken with a chance that falls with what it loses; past that limit it need not be laid
+            // to its end.
             var most = current + (long)(-temperature * Math.Log(1 - random.NextDouble()));
             var area = skyline.Lay(order, aim, most);
             if (area > most)

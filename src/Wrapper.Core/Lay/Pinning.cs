@@ -4,14 +4,17 @@ using Wrapper.Core.Lengths;
 
 namespace Wrapper.Core.Lay;
 
-/// <summary>Whether pieces can stay where they are pinned, and where a piece that is moved by hand comes to rest.</summary>
+/// <summary>
+/// Whether pieces can stay where they are pinned, and where a piece that is moved by hand comes to rest.
+/// </summary>
 public static class Pinning
 {
     // A piece that is let go this near to an edge is put against it.
     private static readonly Length Near = Length.Inches(0, 5, 8);
 
     /// <summary>
-    /// Why a pin cannot be kept; null where it can: the piece must lie on the cloth, in a way that it may lie, off every flaw, and clear of what is pinned by <paramref name="others"/>.
+    /// Why a pin cannot be kept; null where it can: the piece must lie on the cloth, in a way that it may lie, off
+    /// every flaw, and clear of what is pinned by <paramref name="others"/>.
     /// </summary>
     public static string? Refusal(
         Placement pin,
@@ -100,7 +103,10 @@ public static class Pinning
         return (kept, refused);
     }
 
-    /// <summary>Where a piece let go at (<paramref name="x"/>, <paramref name="y"/>) comes to rest: against a selvedge, the squared end or another piece if it is near one, exactly.</summary>
+    /// <summary>
+    /// Where a piece let go at (<paramref name="x"/>, <paramref name="y"/>) comes to rest: against a selvedge, the
+    /// squared end or another piece if it is near one, exactly.
+    /// </summary>
     public static Placement Snapped(
         LayPiece piece,
         int turns,

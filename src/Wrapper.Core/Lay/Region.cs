@@ -7,7 +7,8 @@ namespace Wrapper.Core.Lay;
 internal readonly record struct Cell(long Left, long Bottom, long Right, long Top);
 
 /// <summary>
-/// The cloth that a cut outline takes, as upright rectangles that cover it: sliced at every corner, so that straight cut-outs
+/// The cloth that a cut outline takes, as upright rectangles that cover it: sliced at every corner, so that straight
+/// cut-outs
 /// are exact, and finely along slants and arcs, which are covered from outside. Lower left of its box is (0, 0).
 /// </summary>
 internal sealed class Region
@@ -33,14 +34,17 @@ internal sealed class Region
 
     public Cell[] Cells { get; }
 
-    /// <summary>Whether every edge runs along or across: then the cells are the outline itself, and not a little more.</summary>
+    /// <summary>
+    /// Whether every edge runs along or across: then the cells are the outline itself, and not a little more.
+    /// </summary>
     public bool IsStraight { get; }
 
     /// <summary>Cells tall enough for others to nest beside them; the slivers of an arc are not.</summary>
     public Cell[] Steps { get; }
 
     /// <summary>
-    /// The same cloth in upright columns from left to right, where it has many cells and each column is of one piece; else null. What two such regions forbid each other is then one stretch,
+    /// The same cloth in upright columns from left to right, where it has many cells and each column is of one piece;
+    /// else null. What two such regions forbid each other is then one stretch,
     /// found in one walk along both.
     /// </summary>
     public Cell[]? Columns { get; }
@@ -49,7 +53,10 @@ internal sealed class Region
 
     public long Height { get; }
 
-    /// <summary>The region of <paramref name="cut"/> after quarter turns to the left, with <paramref name="gap"/> counts more to the right and upward.</summary>
+    /// <summary>
+    /// The region of <paramref name="cut"/> after quarter turns to the left, with <paramref name="gap"/> counts more to
+    /// the right and upward.
+    /// </summary>
     public static Region Of(Outline cut, int turns, long gap = 0)
     {
         var points = Polygon(cut).Select(p => Turn(p, turns)).ToArray();

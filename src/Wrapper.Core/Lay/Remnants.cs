@@ -3,7 +3,8 @@ using Wrapper.Core.Lengths;
 namespace Wrapper.Core.Lay;
 
 /// <summary>
-/// What is left of cloth that has been laid: the largest upright rectangles clear of pieces and flaws, each 6 x 6 in at least (craft §10), the largest first; they do not overlap.
+/// What is left of cloth that has been laid: the largest upright rectangles clear of pieces and flaws, each 6 x 6 in at
+/// least (craft §10), the largest first; they do not overlap.
 /// </summary>
 public static class Remnants
 {
@@ -13,7 +14,9 @@ public static class Remnants
     // Slants and arcs are covered by many cells; their edges count to this closeness, outward.
     private static readonly long Closeness = Length.Inches(0, 1, 8).Ticks;
 
-    /// <summary>The remnants of <paramref name="lay"/> on cloth that is <paramref name="length"/> long, its stock included.</summary>
+    /// <summary>
+    /// The remnants of <paramref name="lay"/> on cloth that is <paramref name="length"/> long, its stock included.
+    /// </summary>
     public static IReadOnlyList<Patch> Of(
         Placed lay,
         IReadOnlyDictionary<string, LayPiece> pieces,

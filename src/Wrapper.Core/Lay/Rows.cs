@@ -3,8 +3,10 @@ using Wrapper.Core.Lengths;
 namespace Wrapper.Core.Lay;
 
 /// <summary>
-/// The hand sum, laid out: kind by kind, as many across as go into the usable width, row under row (craft §10), each kind
-/// whichever way takes fewer rows of it. Drops of a matched kind start whole repeats apart. By hand nobody lays into remnants: rows begin behind them.
+/// The hand sum, laid out: kind by kind, as many across as go into the usable width, row under row (craft §10), each
+/// kind
+/// whichever way takes fewer rows of it. Drops of a matched kind start whole repeats apart. By hand nobody lays into
+/// remnants: rows begin behind them.
 /// </summary>
 internal static class Rows
 {

@@ -4,7 +4,8 @@ namespace Wrapper.Core.Lay;
 internal static class SideBySide
 {
     /// <summary>
-    /// What each of the <paramref name="ways"/> finds, in their order whichever is done first; the next one begins as soon as a core is free, since some end early.
+    /// What each of the <paramref name="ways"/> finds, in their order whichever is done first; the next one begins as
+    /// soon as a core is free, since some end early.
     /// Ends in an <see cref="OperationCanceledException"/> when told to <paramref name="stop"/>.
     /// </summary>
     public static IEnumerable<Placed> Laid(IReadOnlyList<Func<Placed?>> ways, CancellationToken stop)

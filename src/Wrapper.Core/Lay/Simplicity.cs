@@ -4,7 +4,8 @@ namespace Wrapper.Core.Lay;
 internal static class Simplicity
 {
     /// <summary>
-    /// How many distinct lines there are to chalk, across the cloth and along it, each counted once; then how often, in cutting order, a piece belongs to
+    /// How many distinct lines there are to chalk, across the cloth and along it, each counted once; then how often, in
+    /// cutting order, a piece belongs to
     /// another item than the one before it.
     /// </summary>
     public static (int Lines, int Changes) Of(Placed lay, IReadOnlyDictionary<string, LayPiece> pieces)

@@ -1,6 +1,9 @@
 namespace Wrapper.Core.Lay;
 
-/// <summary>A rectangle to lay, in counts, by the ways in which it may lie (which of its kind's, and how large it is then); <paramref name="Count"/> of them are alike.</summary>
+/// <summary>
+/// A rectangle to lay, in counts, by the ways in which it may lie (which of its kind's, and how large it is then);
+/// <paramref name="Count"/> of them are alike.
+/// </summary>
 internal sealed record Box(IReadOnlyList<(int At, long Width, long Height)> Ways, int Count)
 {
     public long Area => Ways[0].Width * (Ways[0].Height >> 10);
@@ -10,9 +13,12 @@ internal sealed record Box(IReadOnlyList<(int At, long Width, long Height)> Ways
 internal readonly record struct Spot(int Box, int Way, long X, long Y);
 
 /// <summary>
-/// Lays boxes by filling the lowest hollow of the skyline, the upper edge of what lies already: of the boxes that go into the hollow the one that fits
-/// best, of equal fits the one that stands first in the order. What no box fits is given up to the lower neighbour. The scale of fits is that of
-/// skyline heuristics in the packing literature: hollow filled level on both sides first, then level on one, then so that another box fills the rest, then loose.
+/// Lays boxes by filling the lowest hollow of the skyline, the upper edge of what lies already: of the boxes that go
+/// into the hollow the one that fits
+/// best, of equal fits the one that stands first in the order. What no box fits is given up to the lower neighbour. The
+/// scale of fits is that of
+/// skyline heuristics in the packing literature: hollow filled level on both sides first, then level on one, then so
+/// that another box fills the rest, then loose.
 /// </summary>
 internal sealed class Skyline
 {
@@ -54,8 +60,10 @@ internal sealed class Skyline
     public long Reached { get; private set; }
 
     /// <summary>
-    /// Lays boxes with <paramref name="order"/> (box indices) breaking ties, none above <paramref name="limit"/>; the area of those that found no
-    /// room, zero if all did, in counts times 1024. Gives up when more than <paramref name="most"/> is sure to be left. Where they lie goes into <paramref name="spots"/> if given.
+    /// Lays boxes with <paramref name="order"/> (box indices) breaking ties, none above <paramref name="limit"/>; the
+    /// area of those that found no
+    /// room, zero if all did, in counts times 1024. Gives up when more than <paramref name="most"/> is sure to be left.
+    /// Where they lie goes into <paramref name="spots"/> if given.
     /// </summary>
     public long Lay(int[] order, long limit = long.MaxValue, long most = long.MaxValue, List<Spot>? spots = null)
     {

@@ -3,8 +3,10 @@ using Wrapper.Core.Lengths;
 namespace Wrapper.Core.Lay;
 
 /// <summary>
-/// Lays pieces in strips that are torn from selvedge to selvedge: every strip is as long as its longest piece, and what is left beside and behind the others is
-/// kept as remnants. Of many orders the one whose strips are shortest together is taken; strips lie clear of every flaw.
+/// Lays pieces in strips that are torn from selvedge to selvedge: every strip is as long as its longest piece, and what
+/// is left beside and behind the others is
+/// kept as remnants. Of many orders the one whose strips are shortest together is taken; strips lie clear of every
+/// flaw.
 /// </summary>
 internal static class TornLay
 {
@@ -35,7 +37,10 @@ internal static class TornLay
         return set.Finished(best!, cancel);
     }
 
-    /// <summary>The strips of the plain order, as one of several ways on cloth that is not torn: no longer than another way they are the simplest to cut.</summary>
+    /// <summary>
+    /// The strips of the plain order, as one of several ways on cloth that is not torn: no longer than another way they
+    /// are the simplest to cut.
+    /// </summary>
     public static Placed? Plain(LaySet set, LayCloth cloth, CancellationToken cancel) =>
         set.Count is 0 or > MostOrdered ? null : Torn(Orders(set.Fit).First(), cloth.WithGap(), cancel);
 
@@ -61,7 +66,8 @@ internal static class TornLay
         foreach (var (piece, kind) in order)
         {
             cancel.ThrowIfCancellationRequested();
-            // Into the strip that it makes the least longer (only the last one still can be), the fullest of those; else a strip of its own.
+            // Into the strip that it makes the least longer (only the last one still can be), the fullest of those;
+            // else a strip of its own.
             var choices =
                 from strip in strips
                 from each in kind.Ways

@@ -1,10 +1,13 @@
 namespace Wrapper.Core.Lay;
 
-/// <summary>The upper edge of what lies on the cloth, as level stretches from left to right; neighbours never stand level.</summary>
+/// <summary>
+/// The upper edge of what lies on the cloth, as level stretches from left to right; neighbours never stand level.
+/// </summary>
 internal static class UpperEdge
 {
     /// <summary>
-    /// The edge with <paramref name="w"/> of its stretch <paramref name="at"/> raised by <paramref name="h"/>, at the left end or at the right; what comes to stand level is joined.
+    /// The edge with <paramref name="w"/> of its stretch <paramref name="at"/> raised by <paramref name="h"/>, at the
+    /// left end or at the right; what comes to stand level is joined.
     /// </summary>
     public static (long X, long Y, long Width)[] Raised(
         (long X, long Y, long Width)[] line,

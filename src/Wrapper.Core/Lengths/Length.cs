@@ -15,7 +15,9 @@ public readonly record struct Length(long Ticks) : IComparable<Length>
     /// <summary>No length at all.</summary>
     public static readonly Length Zero = new(0);
 
-    /// <summary>A length of <paramref name="whole"/> + <paramref name="numerator"/>/<paramref name="denominator"/> inches.</summary>
+    /// <summary>
+    /// A length of <paramref name="whole"/> + <paramref name="numerator"/>/<paramref name="denominator"/> inches.
+    /// </summary>
     /// <exception cref="ArgumentException">The fraction is no whole number of counts.</exception>
     public static Length Inches(long whole, long numerator = 0, long denominator = 1)
     {
@@ -29,7 +31,9 @@ public readonly record struct Length(long Ticks) : IComparable<Length>
     public static Length Millimetres(decimal millimetres) =>
         new((long)decimal.Round(millimetres * TicksPerMillimetre, MidpointRounding.AwayFromZero));
 
-    /// <summary>The length nearest to a geometric result in double millimetres: the one place where doubles come back to counts.</summary>
+    /// <summary>
+    /// The length nearest to a geometric result in double millimetres: the one place where doubles come back to counts.
+    /// </summary>
     public static Length Snap(double millimetres) =>
         new((long)Math.Round(millimetres * TicksPerMillimetre, MidpointRounding.AwayFromZero));
 
@@ -45,10 +49,14 @@ public readonly record struct Length(long Ticks) : IComparable<Length>
     /// <summary>The length divided by <paramref name="divisor"/>, to the nearest count, half away from zero.</summary>
     public Length Over(long divisor) => new(DivideRounded(Ticks, divisor));
 
-    /// <summary>The length times an irrational or decimal <paramref name="factor"/>, rounded once, half away from zero.</summary>
+    /// <summary>
+    /// The length times an irrational or decimal <paramref name="factor"/>, rounded once, half away from zero.
+    /// </summary>
     public Length Scaled(decimal factor) => new((long)decimal.Round(Ticks * factor, MidpointRounding.AwayFromZero));
 
-    /// <summary>The next whole multiple of <paramref name="step"/> at or above this length. The step must be over zero.</summary>
+    /// <summary>
+    /// The next whole multiple of <paramref name="step"/> at or above this length. The step must be over zero.
+    /// </summary>
     public Length UpTo(Length step)
     {
         if (!step.IsPositive)

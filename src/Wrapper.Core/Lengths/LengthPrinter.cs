@@ -2,7 +2,9 @@ using System.Globalization;
 
 namespace Wrapper.Core.Lengths;
 
-/// <summary>A length as it is read off the tape: the mark, and what is left beside it ("a thread under"; empty when none).</summary>
+/// <summary>
+/// A length as it is read off the tape: the mark, and what is left beside it ("a thread under"; empty when none).
+/// </summary>
 public readonly record struct TapeReading(string Text, string Residue);
 
 /// <summary>Writes lengths for people: to the tape's mark with the residue told, or exactly (craft §1.11).</summary>
@@ -33,7 +35,10 @@ public static class LengthPrinter
         return AtMark(length, length - below <= slack ? below : below + mark, unit);
     }
 
-    /// <summary>The whole value: fractions to 1/64 where they hold, else four decimals in inches; cm to four decimals. No unit word.</summary>
+    /// <summary>
+    /// The whole value: fractions to 1/64 where they hold, else four decimals in inches; cm to four decimals. No unit
+    /// word.
+    /// </summary>
     public static string Exact(Length length, JobUnit unit)
     {
         if (unit == JobUnit.Centimetre)
@@ -43,7 +48,9 @@ public static class LengthPrinter
             : Decimal(length, Length.TicksPerInch, "0.####");
     }
 
-    /// <summary>The value in one style with its unit word; fractions to the nearest 1/64, decimals to four places.</summary>
+    /// <summary>
+    /// The value in one style with its unit word; fractions to the nearest 1/64, decimals to four places.
+    /// </summary>
     public static string Print(Length length, LengthStyle style) =>
         style switch
         {
@@ -57,7 +64,10 @@ public static class LengthPrinter
             _ => throw new ArgumentOutOfRangeException(nameof(style)),
         };
 
-    /// <summary>A cloth length: yards or metres to two decimals, rounded up so that a printed need is never short; what is left over goes <paramref name="down"/>.</summary>
+    /// <summary>
+    /// A cloth length: yards or metres to two decimals, rounded up so that a printed need is never short; what is left
+    /// over goes <paramref name="down"/>.
+    /// </summary>
     public static string ClothLength(Length length, JobUnit unit, bool down = false)
     {
         var per = unit.IsInches() ? 36 * Length.TicksPerInch : 1000 * Length.TicksPerMillimetre;
@@ -66,7 +76,9 @@ public static class LengthPrinter
         return (hundredths / 100).ToString("0.00", CultureInfo.InvariantCulture) + (unit.IsInches() ? " yd" : " m");
     }
 
-    /// <summary>A change of cloth length with its sign: <c>+3/8 yd</c>, <c>-0.10 m</c>; to the nearest 1/8 yd or cm.</summary>
+    /// <summary>
+    /// A change of cloth length with its sign: <c>+3/8 yd</c>, <c>-0.10 m</c>; to the nearest 1/8 yd or cm.
+    /// </summary>
     public static string ClothDifference(Length difference, JobUnit unit)
     {
         var sign = difference.Ticks < 0 ? "-" : "+";

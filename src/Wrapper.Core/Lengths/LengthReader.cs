@@ -3,7 +3,9 @@ using System.Text.RegularExpressions;
 
 namespace Wrapper.Core.Lengths;
 
-/// <summary>Why a text is no length: what was given, where it goes wrong (0-based), the reason, and one that would do.</summary>
+/// <summary>
+/// Why a text is no length: what was given, where it goes wrong (0-based), the reason, and one that would do.
+/// </summary>
 public sealed record Refusal(string Given, int Position, string Reason, string Example);
 
 /// <summary>What one field takes: its limits, both included, and an example to show with a refusal.</summary>
@@ -34,8 +36,10 @@ public static partial class LengthReader
     private const int LongestText = 40;
 
     /// <summary>
-    /// Reads <paramref name="text"/>; a bare number takes <paramref name="unit"/>. Exactly one of the two results is set.
-    /// Accepted: <c>19 1/4</c>, <c>19-1/4</c>, <c>19¼</c>, <c>19.25</c>, <c>19 1/4"</c>, <c>1' 7 1/4"</c>, <c>48.9cm</c>, <c>489mm</c>,
+    /// Reads <paramref name="text"/>; a bare number takes <paramref name="unit"/>. Exactly one of the two results is
+    /// set.
+    /// Accepted: <c>19 1/4</c>, <c>19-1/4</c>, <c>19¼</c>, <c>19.25</c>, <c>19 1/4"</c>, <c>1' 7 1/4"</c>,
+    /// <c>48.9cm</c>, <c>489mm</c>,
     /// <c>0.489 m</c>, <c>1,5 cm</c>, <c>2 yd</c>.
     /// </summary>
     public static (Length? Length, Refusal? Refusal) Read(string? text, JobUnit unit, LengthLimits limits)
@@ -90,7 +94,10 @@ public static partial class LengthReader
         );
     }
 
-    /// <summary>A length that is known exactly, as <paramref name="given"/>, held against the limits of its field. Exactly one of the two results is set.</summary>
+    /// <summary>
+    /// A length that is known exactly, as <paramref name="given"/>, held against the limits of its field. Exactly one
+    /// of the two results is set.
+    /// </summary>
     public static (Length? Length, Refusal? Refusal) Within(
         LengthLimits limits,
         Length length,
@@ -213,7 +220,8 @@ public static partial class LengthReader
         return at;
     }
 
-    // One number with its unit: a whole or decimal part, a fraction after a space or hyphen or as one glyph, a unit word or mark.
+    // One number with its unit: a whole or decimal part, a fraction after a space or hyphen or as one glyph, a unit
+    // word or mark.
     [GeneratedRegex(
         """\s*(?:(?<num>[0-9]+(?:[.,][0-9]+)?|[.,][0-9]+)(?![0-9]*/)(?:\s*(?<glyph>[¼½¾⅓⅔⅛⅜⅝⅞⅙⅚])|(?:\s+|\s*-\s*)(?<top>[0-9]{1,6})/(?<bottom>[0-9]{1,6}))?|(?<glyph>[¼½¾⅓⅔⅛⅜⅝⅞⅙⅚])|(?<top>[0-9]{1,6})/(?<bottom>[0-9]{1,6}))\s*(?<unit>''|["”″'’′]|[A-Za-z]+)?"""
     )]

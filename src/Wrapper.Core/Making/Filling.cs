@@ -3,7 +3,10 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Making;
 
-/// <summary>How hard a cover is to fill, read off its zip: how much longer or shorter the opening is than the inner is wide (craft §4.8).</summary>
+/// <summary>
+/// How hard a cover is to fill, read off its zip: how much longer or shorter the opening is than the inner is wide
+/// (craft §4.8).
+/// </summary>
 public static class Filling
 {
     /// <summary>A plain word for the opening of <paramref name="pattern"/>; null when it has no zip.</summary>

@@ -5,10 +5,15 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Making;
 
-/// <summary>Loose filling by volume and mass (craft §4.8): outline area times depth, of a knife-edge seven tenths of it.</summary>
+/// <summary>
+/// Loose filling by volume and mass (craft §4.8): outline area times depth, of a knife-edge seven tenths of it.
+/// </summary>
 public static class LooseFilling
 {
-    /// <summary>The filling of one cover; <paramref name="density"/> in kilograms a cubic metre, as the filling's maker states it.</summary>
+    /// <summary>
+    /// The filling of one cover; <paramref name="density"/> in kilograms a cubic metre, as the filling's maker states
+    /// it.
+    /// </summary>
     public static Notion Of(Outline outline, Length depth, int density, bool knifeEdge)
     {
         var cubicMetres = outline.AreaSquareMetres() * depth.ToMillimetres() / 1000 * (knifeEdge ? 0.7 : 1);

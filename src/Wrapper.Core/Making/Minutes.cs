@@ -3,7 +3,8 @@ using Wrapper.Core.Patterns;
 namespace Wrapper.Core.Making;
 
 /// <summary>
-/// Making time from one table of rates over the stitched lines (craft §11): so many minutes a metre of each kind of line, for each piece cut, and for each seam matched.
+/// Making time from one table of rates over the stitched lines (craft §11): so many minutes a metre of each kind of
+/// line, for each piece cut, and for each seam matched.
 /// </summary>
 public static class Minutes
 {

@@ -33,7 +33,9 @@ public sealed record StitchedLine(string Name, StitchKind Kind, Working Length, 
     public Working Run => Times == 1 ? Length : Times * Length;
 }
 
-/// <summary>Every line that is stitched, read off the seam graph (craft §10); thread and minutes come from these lines.</summary>
+/// <summary>
+/// Every line that is stitched, read off the seam graph (craft §10); thread and minutes come from these lines.
+/// </summary>
 public static class Stitching
 {
     /// <summary>The lines of <paramref name="pattern"/>; what is left open is not stitched.</summary>

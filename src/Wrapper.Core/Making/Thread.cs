@@ -3,7 +3,10 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Making;
 
-/// <summary>Sewing thread, read off the stitched lines (craft §10): lockstitch takes three times the way, needle and bobbin, plus 10 %.</summary>
+/// <summary>
+/// Sewing thread, read off the stitched lines (craft §10): lockstitch takes three times the way, needle and bobbin,
+/// plus 10 %.
+/// </summary>
 public static class Thread
 {
     /// <summary>The thread that one cover of <paramref name="pattern"/> takes.</summary>

@@ -2,7 +2,9 @@ using Wrapper.Core.Lengths;
 
 namespace Wrapper.Core.Patterns;
 
-/// <summary>How close an allowance is clipped along a curve, so that it lies within 1/16 in of the line (craft §4.5).</summary>
+/// <summary>
+/// How close an allowance is clipped along a curve, so that it lies within 1/16 in of the line (craft §4.5).
+/// </summary>
 internal static class Clips
 {
     /// <summary>The spacing on a curve of <paramref name="radius"/>: the root of 8 r x 1/16 in.</summary>

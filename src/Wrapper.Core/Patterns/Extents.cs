@@ -11,8 +11,10 @@ internal static class Extents
     private const long Rounding = 4;
 
     /// <summary>
-    /// The piece with its extents listed from its finished <paramref name="width"/> and <paramref name="length"/>: each cut size is the finished
-    /// one plus the allowances of the edges that reach out furthest, or is read off the drawing where a slant's mitre reaches further.
+    /// The piece with its extents listed from its finished <paramref name="width"/> and <paramref name="length"/>: each
+    /// cut size is the finished
+    /// one plus the allowances of the edges that reach out furthest, or is read off the drawing where a slant's mitre
+    /// reaches further.
     /// </summary>
     public static Piece Measured(
         this Piece piece,

@@ -3,14 +3,19 @@ using Wrapper.Core.Lengths;
 
 namespace Wrapper.Core.Patterns;
 
-/// <summary>Which larger piece a piece is sewn to without being turned, read off the seams, so that its print can run on from there (craft §10).</summary>
+/// <summary>
+/// Which larger piece a piece is sewn to without being turned, read off the seams, so that its print can run on from
+/// there (craft §10).
+/// </summary>
 internal static class Following
 {
     private const double Straight = 0.999;
 
     /// <summary>
-    /// The larger piece of which a straight edge is sewn to one of <paramref name="piece"/> that runs the other way (the panel's front to the boxing's upper edge, one width's right side to the next one's left), along
-    /// the longest such seam, with its instance and one point of that seam on either; null where there is none. Laid as they are drawn, the print runs over the seam when those two points lie at the same
+    /// The larger piece of which a straight edge is sewn to one of <paramref name="piece"/> that runs the other way
+    /// (the panel's front to the boxing's upper edge, one width's right side to the next one's left), along
+    /// the longest such seam, with its instance and one point of that seam on either; null where there is none. Laid as
+    /// they are drawn, the print runs over the seam when those two points lie at the same
     /// place of the repeat.
     /// </summary>
     public static (Piece Leader, int Instance, Point Own, Point Theirs)? Of(Pattern pattern, Piece piece)

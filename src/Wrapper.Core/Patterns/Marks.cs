@@ -4,7 +4,8 @@ using Wrapper.Core.Lengths;
 namespace Wrapper.Core.Patterns;
 
 /// <summary>
-/// The marks that seams ask for: where a seam begins or stops within an edge, where a joint of one side meets the other, and clips wherever
+/// The marks that seams ask for: where a seam begins or stops within an edge, where a joint of one side meets the
+/// other, and clips wherever
 /// an edge has to open to go round a corner or a curve. Marks that a make-up sets itself stay.
 /// </summary>
 internal static class Marks

@@ -6,9 +6,14 @@ namespace Wrapper.Core.Patterns;
 /// <summary>Something bought by length or count beside the cloth: zip, cord, thread, foam.</summary>
 public sealed record Notion(string Key, string Name, Working? Length, int Count = 1, string Note = "")
 {
-    /// <summary>How much, in words, of what is bought neither by length nor by count ("31 litres"); empty for the rest.</summary>
+    /// <summary>
+    /// How much, in words, of what is bought neither by length nor by count ("31 litres"); empty for the rest.
+    /// </summary>
     public string Amount { get; init; } = "";
 
-    /// <summary>What it is cut from, where it is a piece of the pattern too: it is laid, not bought by size, once that has a cloth of its own.</summary>
+    /// <summary>
+    /// What it is cut from, where it is a piece of the pattern too: it is laid, not bought by size, once that has a
+    /// cloth of its own.
+    /// </summary>
     public ClothRole? Role { get; init; }
 }

@@ -5,7 +5,8 @@ using Wrapper.Core.Lengths.Workings;
 namespace Wrapper.Core.Patterns;
 
 /// <summary>
-/// A piece that was joined of several widths, as a maker counts it by hand: so many whole widths of cloth, each <paramref name="Cut"/> long, whatever
+/// A piece that was joined of several widths, as a maker counts it by hand: so many whole widths of cloth, each
+/// <paramref name="Cut"/> long, whatever
 /// is left beside a side panel (craft §8.2). <paramref name="Parts"/> are the keys of the pieces that it became.
 /// </summary>
 public sealed record CountedWidths(IReadOnlyList<string> Parts, ClothRole Role, int Quantity, int Widths, Length Cut);
@@ -49,7 +50,10 @@ public sealed record Pattern
     /// <summary>The piece of a key.</summary>
     public Piece Piece(string key) => Pieces.First(piece => piece.Key == key);
 
-    /// <summary>Whether a run lies on an instance that is the mirror image of its piece: of pieces that are turned over, every second one.</summary>
+    /// <summary>
+    /// Whether a run lies on an instance that is the mirror image of its piece: of pieces that are turned over, every
+    /// second one.
+    /// </summary>
     internal bool IsTurnedOver(Run run) => Piece(run.Piece).TurnedOver && run.Instance % 2 == 0;
 
     /// <summary>Whether a tuck begins or ends at <paramref name="at"/> on the edge of <paramref name="run"/>.</summary>

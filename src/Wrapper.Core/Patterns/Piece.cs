@@ -7,7 +7,8 @@ namespace Wrapper.Core.Patterns;
 
 /// <summary>
 /// A piece of the pattern: finished dimensions by name, and how they are drawn. Stitch and cut line are drawn from the
-/// same dimensions; the cut line is the offset of the stitch line, or of <see cref="UncutShape"/> where corners are only trimmed after fitting.
+/// same dimensions; the cut line is the offset of the stitch line, or of <see cref="UncutShape"/> where corners are
+/// only trimmed after fitting.
 /// </summary>
 public sealed record Piece
 {
@@ -58,7 +59,10 @@ public sealed record Piece
     /// <summary>Which of the item's cloths it is cut from.</summary>
     public ClothRole Role { get; init; }
 
-    /// <summary>Points where three pieces or more meet, by name, each so far from the start of an edge: to be matched when the seams are sewn.</summary>
+    /// <summary>
+    /// Points where three pieces or more meet, by name, each so far from the start of an edge: to be matched when the
+    /// seams are sewn.
+    /// </summary>
     public IReadOnlyList<(string Name, string Edge, Length At)> Meeting { get; init; } = [];
 
     /// <summary>Whether it may be joined of several widths where the cloth is narrower.</summary>
@@ -71,7 +75,8 @@ public sealed record Piece
     public string Note { get; init; } = "";
 
     /// <summary>
-    /// How far each corner lies from the first one across the grain and up it, by the edge that starts there, as drafted. Edges of the
+    /// How far each corner lies from the first one across the grain and up it, by the edge that starts there, as
+    /// drafted. Edges of the
     /// right length can still make a wrong shape; the seam check measures these again on what is drawn.
     /// </summary>
     public IReadOnlyList<(string Edge, Point Offset)> Corners { get; init; } = [];
@@ -90,7 +95,10 @@ public sealed record Piece
         return this with { Dimensions = changed };
     }
 
-    /// <summary>An edge of the stitch line that its allowances turn round or swallow, so that the piece cannot be cut; null when there is none.</summary>
+    /// <summary>
+    /// An edge of the stitch line that its allowances turn round or swallow, so that the piece cannot be cut; null when
+    /// there is none.
+    /// </summary>
     internal string? SwallowedEdge()
     {
         for (var at = 0; at < Stitch.Edges.Count; at++)

@@ -28,7 +28,10 @@ internal sealed class Ring
     public Length? StartOf(string edge) =>
         edges.Where(e => e.Edge == edge).Select(e => (Length?)e.Start).FirstOrDefault();
 
-    /// <summary>The runs of one instance from <paramref name="from"/> over <paramref name="length"/>; ends of edges are left open, so that they follow the drawing.</summary>
+    /// <summary>
+    /// The runs of one instance from <paramref name="from"/> over <paramref name="length"/>; ends of edges are left
+    /// open, so that they follow the drawing.
+    /// </summary>
     public IReadOnlyList<Run> Stretch(string piece, int instance, Length from, Length length)
     {
         var runs = new List<Run>();

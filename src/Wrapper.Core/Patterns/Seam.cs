@@ -75,12 +75,16 @@ public enum EdgeUse
 }
 
 /// <summary>
-/// A stretch of one edge of one piece instance (1-based), <paramref name="From"/> to <paramref name="To"/> along the drawn stitch
+/// A stretch of one edge of one piece instance (1-based), <paramref name="From"/> to <paramref name="To"/> along the
+/// drawn stitch
 /// line; null means from the edge's start, or to its end.
 /// </summary>
 public sealed record Run(string Piece, int Instance, string Edge, Length? From = null, Length? To = null)
 {
-    /// <summary>The length that this run alone should have, where the draft reckons it edge by edge; null where only the sum counts.</summary>
+    /// <summary>
+    /// The length that this run alone should have, where the draft reckons it edge by edge; null where only the sum
+    /// counts.
+    /// </summary>
     public Length? Drafted { get; init; }
 }
 
@@ -99,7 +103,9 @@ public sealed record Seam(
     /// <summary>Declared difference of the sides.</summary>
     public Length Swallowed { get; init; }
 
-    /// <summary>The cord line that it is part of ("top edge"), one length of cord with one join; null where no cord lies in it.</summary>
+    /// <summary>
+    /// The cord line that it is part of ("top edge"), one length of cord with one join; null where no cord lies in it.
+    /// </summary>
     public string? CordLine { get; init; }
 
     /// <summary>What is sewn into it where it is a zip.</summary>

@@ -2,7 +2,9 @@ using Wrapper.Core.Lengths;
 
 namespace Wrapper.Core.Patterns;
 
-/// <summary>One seam as measured on the drawn stitch lines. <paramref name="Fault"/> is null when all is well.</summary>
+/// <summary>
+/// One seam as measured on the drawn stitch lines. <paramref name="Fault"/> is null when all is well.
+/// </summary>
 public sealed record SeamFinding(string Seam, SeamKind Kind, Length Left, Length Right, Length Drafted, string? Fault);
 
 /// <summary>The seam check of a whole pattern.</summary>
@@ -12,13 +14,17 @@ public sealed record SeamReport(
     IReadOnlyList<string> Extents
 )
 {
-    /// <summary>Whether every seam matches, every stitch line is used exactly once, and every piece is as large as listed.</summary>
+    /// <summary>
+    /// Whether every seam matches, every stitch line is used exactly once, and every piece is as large as listed.
+    /// </summary>
     public bool Holds => Coverage.Count == 0 && Extents.Count == 0 && Seams.All(seam => seam.Fault is null);
 }
 
 /// <summary>
-/// Measures both sides of every seam on the drawn stitch lines (never from the formula that made them), compares them with
-/// each other and with the drafted length, and sees that every stretch of every instance's stitch line is used exactly once.
+/// Measures both sides of every seam on the drawn stitch lines (never from the formula that made them), compares them
+/// with
+/// each other and with the drafted length, and sees that every stretch of every instance's stitch line is used exactly
+/// once.
 /// </summary>
 public static class SeamCheck
 {
@@ -33,7 +39,8 @@ public static class SeamCheck
             [.. Extents(pattern, unit)]
         );
 
-    // Open and hemmed edges have no other side to be measured against. The first two cut sizes of a piece are its width and its length: the raw edge as drawn must have them.
+    // Open and hemmed edges have no other side to be measured against. The first two cut sizes of a piece are its width
+    // and its length: the raw edge as drawn must have them.
     private static IEnumerable<string> Extents(Pattern pattern, JobUnit unit)
     {
         foreach (

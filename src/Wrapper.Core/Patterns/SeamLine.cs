@@ -2,16 +2,24 @@ using Wrapper.Core.Lengths;
 
 namespace Wrapper.Core.Patterns;
 
-/// <summary>A point of an edge of one piece instance, <paramref name="At"/> along the stitch line from where the edge starts.</summary>
+/// <summary>
+/// A point of an edge of one piece instance, <paramref name="At"/> along the stitch line from where the edge starts.
+/// </summary>
 internal sealed record EdgePoint(string Piece, int Instance, string Edge, Length At);
 
-/// <summary>A joint of two runs on one side of a seam: the run that ends there and the one that starts, and the point of the other side that it meets.</summary>
+/// <summary>
+/// A joint of two runs on one side of a seam: the run that ends there and the one that starts, and the point of the
+/// other side that it meets.
+/// </summary>
 internal sealed record Joint(EdgePoint Ends, EdgePoint Starts, EdgePoint Meets);
 
 /// <summary>
-/// A seam walked from one end to the other, both sides at once. The runs of a side are listed in the order in which they are sewn; whether each is walked with its
-/// outline or against it is read off the pattern: where a side has neighbouring edges of one piece their order tells it, and the other side goes the other way, as
-/// two faces of a cover always do that lie right sides together. A piece that is turned over is walked the other way again.
+/// A seam walked from one end to the other, both sides at once. The runs of a side are listed in the order in which
+/// they are sewn; whether each is walked with its
+/// outline or against it is read off the pattern: where a side has neighbouring edges of one piece their order tells
+/// it, and the other side goes the other way, as
+/// two faces of a cover always do that lie right sides together. A piece that is turned over is walked the other way
+/// again.
 /// </summary>
 internal sealed class SeamLine
 {
@@ -33,10 +41,13 @@ internal sealed class SeamLine
 
     public Side Right { get; }
 
-    /// <summary>Where runs of one side meet, with the point of the other side there; none where both sides have a joint.</summary>
+    /// <summary>
+    /// Where runs of one side meet, with the point of the other side there; none where both sides have a joint.
+    /// </summary>
     public IEnumerable<Joint> Joints => Left.JointsAgainst(Right).Concat(Right.JointsAgainst(Left));
 
-    // True where the side goes with the outlines as they are seen from the right side of the cloth, null where nothing tells.
+    // True where the side goes with the outlines as they are seen from the right side of the cloth, null where nothing
+    // tells.
     private bool? Told(IReadOnlyList<Run> runs)
     {
         foreach (var (first, next) in runs.Zip(runs.Skip(1)))
@@ -82,7 +93,9 @@ internal sealed class SeamLine
 
         private readonly Pattern pattern;
 
-        /// <summary>The runs in order, each with where it lies along the seam and whether it is walked with its outline.</summary>
+        /// <summary>
+        /// The runs in order, each with where it lies along the seam and whether it is walked with its outline.
+        /// </summary>
         public IReadOnlyList<(Run Run, Length Start, Length End, bool With)> Runs => runs;
 
         public IEnumerable<Joint> JointsAgainst(Side other)

@@ -21,7 +21,10 @@ public enum SizeKind
 /// <summary>A size of a piece with its working, and the line on the drawing that it belongs to.</summary>
 public sealed record Size(string Name, SizeKind Kind, Working Working, Point From, Point To);
 
-/// <summary>A mark on an edge, <paramref name="At"/> from the edge's start along the stitch line; a clip is cut to just short of that line.</summary>
+/// <summary>
+/// A mark on an edge, <paramref name="At"/> from the edge's start along the stitch line; a clip is cut to just short of
+/// that line.
+/// </summary>
 public sealed record Notch(string Edge, Length At, bool Clip = false);
 
 /// <summary>A line inside a piece: <c>fold</c>, <c>centre</c>, <c>strip</c> or <c>mark</c>.</summary>

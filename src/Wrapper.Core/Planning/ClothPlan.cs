@@ -5,7 +5,10 @@ using Wrapper.Core.Lengths;
 
 namespace Wrapper.Core.Planning;
 
-/// <summary>One cloth's lay and purchase within a plan; both null while the cloth or its width is in doubt, or nothing is cut from it.</summary>
+/// <summary>
+/// One cloth's lay and purchase within a plan; both null while the cloth or its width is in doubt, or nothing is cut
+/// from it.
+/// </summary>
 public sealed record ClothPlan(
     ClothReading Reading,
     IReadOnlyList<LayPiece> Pieces,
@@ -14,7 +17,10 @@ public sealed record ClothPlan(
     IReadOnlyList<Problem> Problems
 )
 {
-    /// <summary>What a maker gets who counts whole widths for every joined piece, and rows for the rest; null where nothing is joined.</summary>
+    /// <summary>
+    /// What a maker gets who counts whole widths for every joined piece, and rows for the rest; null where nothing is
+    /// joined.
+    /// </summary>
     public Length? ByWidths { get; init; }
 
     /// <summary>Pins that could not be kept, with the reason.</summary>
@@ -26,10 +32,16 @@ public sealed record ClothPlan(
     /// <summary>How its pieces are matched, by item and piece; none on cloth without a repeat.</summary>
     public IReadOnlyList<PieceMatch> Matches { get; init; } = [];
 
-    /// <summary>How far the lay reaches beyond the cloth on the table, and what lies there; null where it holds everything or was not measured.</summary>
+    /// <summary>
+    /// How far the lay reaches beyond the cloth on the table, and what lies there; null where it holds everything or
+    /// was not measured.
+    /// </summary>
     public (Length Missing, IReadOnlyList<LayPiece> Pieces)? Beyond { get; init; }
 
-    /// <summary>How much cloth lies on the table once it is bought and washed, remnants before it included; never less than the lay reaches.</summary>
+    /// <summary>
+    /// How much cloth lies on the table once it is bought and washed, remnants before it included; never less than the
+    /// lay reaches.
+    /// </summary>
     public Length OnTable =>
         Lay is not { } lay
             ? Length.Zero
@@ -46,7 +58,10 @@ public sealed record ClothPlan(
     /// <summary>The cloth as it is laid: with the pins that can be kept.</summary>
     public required LayCloth ForLay { get; init; }
 
-    /// <summary>What of <paramref name="items"/> is cut from <paramref name="cloth"/>, laid and bought; drafts alone unless <paramref name="lay"/>.</summary>
+    /// <summary>
+    /// What of <paramref name="items"/> is cut from <paramref name="cloth"/>, laid and bought; drafts alone unless
+    /// <paramref name="lay"/>.
+    /// </summary>
     internal static ClothPlan Of(
         JobCloth cloth,
         List<ItemPlan> items,

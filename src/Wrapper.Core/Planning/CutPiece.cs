@@ -9,7 +9,10 @@ internal sealed record CutPiece(LayPiece Lay, ItemPlan Item, Piece Piece, int In
     /// <summary>Which of the item's covers it belongs to, from 0.</summary>
     public int Cover => (Instance - 1) / Piece.Quantity;
 
-    /// <summary>Everything that is cut for <paramref name="item"/>. Of pieces that are turned over every second one is the mirror image; in pairs, every second cover is too.</summary>
+    /// <summary>
+    /// Everything that is cut for <paramref name="item"/>. Of pieces that are turned over every second one is the
+    /// mirror image; in pairs, every second cover is too.
+    /// </summary>
     public static IEnumerable<CutPiece> Of(ItemPlan item) =>
         from piece in item.Draft.Pattern?.Pieces ?? []
         let mirrored = piece.Cut.Mirrored()

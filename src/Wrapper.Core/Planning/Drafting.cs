@@ -38,7 +38,10 @@ public sealed class Drafting
     /// <summary>The make-up of a key, or null.</summary>
     public MakeUp? Find(string key) => byKey.GetValueOrDefault(key);
 
-    /// <summary>Drafts <paramref name="item"/>, to the <paramref name="usable"/> widths of its cloths where it matters, and checks the seams on what was drawn.</summary>
+    /// <summary>
+    /// Drafts <paramref name="item"/>, to the <paramref name="usable"/> widths of its cloths where it matters, and
+    /// checks the seams on what was drawn.
+    /// </summary>
     public Draft Draft(Item item, JobUnit unit, Func<ClothRole, Working>? usable = null)
     {
         if (Find(item.MakeUp) is not { } makeUp)

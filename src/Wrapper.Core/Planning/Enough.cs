@@ -5,7 +5,8 @@ using Wrapper.Core.Lengths;
 namespace Wrapper.Core.Planning;
 
 /// <summary>
-/// Whether a length of cloth that is there will do: what is needed (one repeat to start included), what stays over or is missing, which pieces would find no room, and which
+/// Whether a length of cloth that is there will do: what is needed (one repeat to start included), what stays over or
+/// is missing, which pieces would find no room, and which
 /// sizes made a little less would let everything find room.
 /// </summary>
 public sealed record Enough(
@@ -19,7 +20,8 @@ public sealed record Enough(
     private const int MostTriedAgain = 12;
 
     /// <summary>
-    /// Asks it of one cloth of <paramref name="job"/>; null where that cloth is in doubt or nothing is cut from it. Where the lay is a little too long a tighter one is looked for first, and kept.
+    /// Asks it of one cloth of <paramref name="job"/>; null where that cloth is in doubt or nothing is cut from it.
+    /// Where the lay is a little too long a tighter one is looked for first, and kept.
     /// </summary>
     public static Enough? Of(
         JobDocument job,

@@ -7,7 +7,9 @@ using Wrapper.Core.Lengths.Workings;
 
 namespace Wrapper.Core.Planning;
 
-/// <summary>One item's draft within a plan, with the letters of its pieces (<c>a</c>, <c>b</c>, …) by piece key.</summary>
+/// <summary>
+/// One item's draft within a plan, with the letters of its pieces (<c>a</c>, <c>b</c>, …) by piece key.
+/// </summary>
 public sealed record ItemPlan(Item Item, int Number, Draft Draft, IReadOnlyDictionary<string, string> Letters)
 {
     /// <summary>How many are made; none while the item is in doubt.</summary>
@@ -28,7 +30,10 @@ public sealed record ItemPlan(Item Item, int Number, Draft Draft, IReadOnlyDicti
             ),
         ];
 
-    /// <summary>Drafts one item as number <paramref name="number"/> of <paramref name="job"/>, to the cloths that it is cut from.</summary>
+    /// <summary>
+    /// Drafts one item as number <paramref name="number"/> of <paramref name="job"/>, to the cloths that it is cut
+    /// from.
+    /// </summary>
     public static ItemPlan Of(Item item, int number, Drafting drafting, JobDocument job)
     {
         var draft = drafting.Draft(item, job.Unit, role => Usable(item, role, job));
@@ -38,7 +43,10 @@ public sealed record ItemPlan(Item Item, int Number, Draft Draft, IReadOnlyDicti
         return new ItemPlan(item, number, draft, letters);
     }
 
-    /// <summary>The cloth that the cover of one item takes, laid alone, all its cloths together; null when it or a cloth of it is in doubt, or a piece too wide.</summary>
+    /// <summary>
+    /// The cloth that the cover of one item takes, laid alone, all its cloths together; null when it or a cloth of it
+    /// is in doubt, or a piece too wide.
+    /// </summary>
     public Length? Alone(JobDocument job, CancellationToken cancel = default)
     {
         if (Draft.Pattern is null || job.Cloths.Count == 0 || WithoutCloth(job).Any())

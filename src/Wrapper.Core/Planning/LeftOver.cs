@@ -6,7 +6,10 @@ namespace Wrapper.Core.Planning;
 /// <summary>What is left of the cloths of a job that have been cut, to be offered to others (craft §10).</summary>
 public static class LeftOver
 {
-    /// <summary>The remnants of the job's cloths of this name, whatever its case, from which every piece has been cut; as far as they were bought.</summary>
+    /// <summary>
+    /// The remnants of the job's cloths of this name, whatever its case, from which every piece has been cut; as far as
+    /// they were bought.
+    /// </summary>
     public static IReadOnlyList<Patch> Of(
         JobDocument job,
         string cloth,

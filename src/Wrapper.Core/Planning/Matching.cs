@@ -10,7 +10,8 @@ namespace Wrapper.Core.Planning;
 public sealed record PieceMatch(ItemPlan Item, Piece Piece, Match Match, Piece? Leader);
 
 /// <summary>
-/// Gives every piece of a cloth with a repeat the point that is matched (craft §10): its box's lower left, its middle, or the point where the print of the piece that it
+/// Gives every piece of a cloth with a repeat the point that is matched (craft §10): its box's lower left, its middle,
+/// or the point where the print of the piece that it
 /// is sewn to runs on. Covers in line continue each other's print at their finished width.
 /// </summary>
 internal sealed class Matching
@@ -36,7 +37,10 @@ internal sealed class Matching
         return new PieceMatch(item, piece, match == Match.Follows && leader is null ? Match.Same : match, leader);
     }
 
-    /// <summary>The pieces of one cloth with their origins, how each kind is matched, and the cloth's repeat begun where the largest of them is cut from the squared end.</summary>
+    /// <summary>
+    /// The pieces of one cloth with their origins, how each kind is matched, and the cloth's repeat begun where the
+    /// largest of them is cut from the squared end.
+    /// </summary>
     public static (List<LayPiece> Pieces, IReadOnlyList<PieceMatch> Matches, Repeat? Repeat) Apply(
         IReadOnlyList<CutPiece> cut,
         LayCloth cloth
@@ -120,7 +124,8 @@ internal sealed class Matching
         return cut.Lay with { Origin = cut.Mirrored ? new Point(-point.X, point.Y) : point, OnMotif = onMotif };
     }
 
-    // Panels (the largest piece of a cover) of items in line, one after another: the first one's match, each further by the finished width before it.
+    // Panels (the largest piece of a cover) of items in line, one after another: the first one's match, each further by
+    // the finished width before it.
     private static Dictionary<(string Panel, int Cover), (Point Origin, bool OnMotif)> InLine(
         IReadOnlyList<CutPiece> cut
     )

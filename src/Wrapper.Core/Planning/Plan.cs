@@ -3,7 +3,9 @@ using Wrapper.Core.Lay;
 
 namespace Wrapper.Core.Planning;
 
-/// <summary>A whole job planned: every item drafted, every cloth laid and bought. Items in doubt are left out of the lays.</summary>
+/// <summary>
+/// A whole job planned: every item drafted, every cloth laid and bought. Items in doubt are left out of the lays.
+/// </summary>
 public sealed record Plan(
     IReadOnlyList<ItemPlan> Items,
     IReadOnlyList<ClothPlan> Cloths,
@@ -13,7 +15,10 @@ public sealed record Plan(
     /// <summary>The most pieces that a job may have; more is a slip of the pen, or several jobs.</summary>
     public const int MostPieces = 5000;
 
-    /// <summary>Drafts every item of <paramref name="job"/>, and lays and buys each cloth if <paramref name="lay"/>, unless it is <paramref name="cancel"/> meanwhile; lays that are <paramref name="kept"/> are not laid again.</summary>
+    /// <summary>
+    /// Drafts every item of <paramref name="job"/>, and lays and buys each cloth if <paramref name="lay"/>, unless it
+    /// is <paramref name="cancel"/> meanwhile; lays that are <paramref name="kept"/> are not laid again.
+    /// </summary>
     public static Plan Of(
         JobDocument job,
         Drafting drafting,

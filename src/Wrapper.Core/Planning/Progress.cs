@@ -21,7 +21,10 @@ public enum StageState
     Done,
 }
 
-/// <summary>How far one stage of a job has come; <paramref name="InDoubt"/> counts the items, cloths and problems of the job that are mended at it.</summary>
+/// <summary>
+/// How far one stage of a job has come; <paramref name="InDoubt"/> counts the items, cloths and problems of the job
+/// that are mended at it.
+/// </summary>
 public sealed record StageProgress(Stage Stage, StageState State, int InDoubt);
 
 /// <summary>How far each stage of a job has come, read off its plan.</summary>

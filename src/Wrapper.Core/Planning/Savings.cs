@@ -6,7 +6,8 @@ using Wrapper.Core.Lengths;
 namespace Wrapper.Core.Planning;
 
 /// <summary>
-/// A size that could be a little less, and what that would save: field <paramref name="Field"/> of item <paramref name="Item"/>, <paramref name="From"/> now.
+/// A size that could be a little less, and what that would save: field <paramref name="Field"/> of item
+/// <paramref name="Item"/>, <paramref name="From"/> now.
 /// <paramref name="Saves"/> is off the lays as they lie, <paramref name="BuysLess"/> off what the shop cuts.
 /// </summary>
 public sealed record Saving(
@@ -32,14 +33,17 @@ public sealed record FoundSavings(IReadOnlyList<Saving> Savings, int Looked, int
 }
 
 /// <summary>
-/// Finds sizes that take more cloth than they are worth: every measure, choice and allowance that its make-up declares adjustable is made a
+/// Finds sizes that take more cloth than they are worth: every measure, choice and allowance that its make-up declares
+/// adjustable is made a
 /// little less, and the item drafted and its cloths laid anew. No rule for any cover stands here.
 /// </summary>
 public static class Savings
 {
     /// <summary>
-    /// What would let the shop cut less, the largest saving first. Of each field half of what may be spared is tried and all of it; the
-    /// smaller change is told where it saves as much. Once <paramref name="closing"/> no further field is tried; what is <paramref name="kept"/> makes the next time quicker.
+    /// What would let the shop cut less, the largest saving first. Of each field half of what may be spared is tried
+    /// and all of it; the
+    /// smaller change is told where it saves as much. Once <paramref name="closing"/> no further field is tried; what
+    /// is <paramref name="kept"/> makes the next time quicker.
     /// </summary>
     public static FoundSavings Of(
         JobDocument job,

@@ -8,8 +8,10 @@ using Wrapper.Core.Patterns;
 namespace Wrapper.Core.Planning;
 
 /// <summary>
-/// One cloth of a job tried at another width, or with its panels lying the other way: what it would take. <paramref name="Reason"/> says why it cannot be, and the figures are null then.
-/// <paramref name="Joins"/> counts seams that only join widths; <paramref name="Waste"/> is the per cent of the usable cloth that is in no piece.
+/// One cloth of a job tried at another width, or with its panels lying the other way: what it would take.
+/// <paramref name="Reason"/> says why it cannot be, and the figures are null then.
+/// <paramref name="Joins"/> counts seams that only join widths; <paramref name="Waste"/> is the per cent of the usable
+/// cloth that is in no piece.
 /// </summary>
 public sealed record WidthTried(
     Length Width,
@@ -23,7 +25,9 @@ public sealed record WidthTried(
     string? Reason
 );
 
-/// <summary>Compares the widths that cloth is sold in: everything is drafted and laid anew for each (craft §10).</summary>
+/// <summary>
+/// Compares the widths that cloth is sold in: everything is drafted and laid anew for each (craft §10).
+/// </summary>
 public static class Widths
 {
     /// <summary>How panels lie: as each item has it, up the roll, or a quarter turned.</summary>
@@ -32,7 +36,10 @@ public static class Widths
     private static readonly int[] Inches = [36, 42, 45, 54, 60, 72, 90, 108, 118];
     private static readonly int[] Centimetres = [90, 110, 140, 150, 220, 280];
 
-    /// <summary>The usual widths, those that were added for this cloth, and its own, by width; the price of a yard or metre is taken to be the same. Then the cloth's own with panels lying either way.</summary>
+    /// <summary>
+    /// The usual widths, those that were added for this cloth, and its own, by width; the price of a yard or metre is
+    /// taken to be the same. Then the cloth's own with panels lying either way.
+    /// </summary>
     public static IReadOnlyList<WidthTried> Of(
         JobDocument job,
         string cloth,

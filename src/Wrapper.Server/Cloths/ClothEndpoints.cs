@@ -19,7 +19,9 @@ public sealed record WidthsRequest(JobDocument Job, string Cloth);
 /// <summary>A job, one cloth of it, and how much of that is there.</summary>
 public sealed record EnoughRequest(JobDocument Job, string Cloth, Entry Have);
 
-/// <summary>A cloth tried at one width; figures are null where <paramref name="Reason"/> says why it cannot be.</summary>
+/// <summary>
+/// A cloth tried at one width; figures are null where <paramref name="Reason"/> says why it cannot be.
+/// </summary>
 public sealed record WidthView(
     LengthView Width,
     string Lying,
@@ -46,7 +48,10 @@ public sealed record WidthView(
         );
 }
 
-/// <summary>Whether so much cloth will do; <paramref name="Difference"/> is what stays over or is missing, <paramref name="Left"/> are the labels of pieces that find no room, with how many of each.</summary>
+/// <summary>
+/// Whether so much cloth will do; <paramref name="Difference"/> is what stays over or is missing,
+/// <paramref name="Left"/> are the labels of pieces that find no room, with how many of each.
+/// </summary>
 public sealed record EnoughView(
     bool Fits,
     LengthView Have,

@@ -7,7 +7,10 @@ using Wrapper.Core.Lengths;
 
 namespace Wrapper.Server.Demo;
 
-/// <summary>The lodge's bunk room and guest rooms: sheets, mattress covers, duvets in joined cloth and on a ready-made sheet, and what an infant needs.</summary>
+/// <summary>
+/// The lodge's bunk room and guest rooms: sheets, mattress covers, duvets in joined cloth and on a ready-made sheet,
+/// and what an infant needs.
+/// </summary>
 internal static class DemoBeds
 {
     public static JobDocument Job()

@@ -9,10 +9,15 @@ using Wrapper.Store;
 
 namespace Wrapper.Server.Demo;
 
-/// <summary>The demo data: workroom Heron Loft at work on Ferncliff Observatory Lodge, the barge Marigold and the Mill Lane Reading Room.</summary>
+/// <summary>
+/// The demo data: workroom Heron Loft at work on Ferncliff Observatory Lodge, the barge Marigold and the Mill Lane
+/// Reading Room.
+/// </summary>
 public static class DemoJobs
 {
-    /// <summary>Puts the demo jobs into <paramref name="store"/>; those that are there already stay as they are.</summary>
+    /// <summary>
+    /// Puts the demo jobs into <paramref name="store"/>; those that are there already stay as they are.
+    /// </summary>
     internal static void Seed(JobStore store)
     {
         foreach (var (id, job) in Jobs())

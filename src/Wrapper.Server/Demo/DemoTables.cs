@@ -5,7 +5,10 @@ using Wrapper.Core.Lengths;
 
 namespace Wrapper.Server.Demo;
 
-/// <summary>Metric: the reading room's map tables, round and square, a pressing table with a vice in the way, and an ironing board.</summary>
+/// <summary>
+/// Metric: the reading room's map tables, round and square, a pressing table with a vice in the way, and an ironing
+/// board.
+/// </summary>
 internal static class DemoTables
 {
     public static JobDocument Job()

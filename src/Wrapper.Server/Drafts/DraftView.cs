@@ -9,7 +9,10 @@ using Wrapper.Server.Drawings;
 
 namespace Wrapper.Server.Drafts;
 
-/// <summary>One item drafted: what each field was read as, what is wrong, which fields are asked as things stand, what it is cut from, the measuring sketch, and the pattern unless it is in doubt.</summary>
+/// <summary>
+/// One item drafted: what each field was read as, what is wrong, which fields are asked as things stand, what it is cut
+/// from, the measuring sketch, and the pattern unless it is in doubt.
+/// </summary>
 public sealed record DraftView(
     IReadOnlyDictionary<string, LengthView> Fields,
     IReadOnlyList<Problem> Problems,
@@ -44,7 +47,10 @@ public sealed record DraftView(
     }
 }
 
-/// <summary>What pieces of one role are cut from: the id of a cloth, or null where there is none. Fillings without one are bought by their size.</summary>
+/// <summary>
+/// What pieces of one role are cut from: the id of a cloth, or null where there is none. Fillings without one are
+/// bought by their size.
+/// </summary>
 public sealed record RoleView(ClothRole Role, string? Cloth, bool Filling)
 {
     // While the item is in doubt its pieces are not known; what was chosen for them stays in sight.
@@ -58,7 +64,9 @@ public sealed record RoleView(ClothRole Role, string? Cloth, bool Filling)
         ];
 }
 
-/// <summary>The measuring sketch: strokes (<c>face</c> closed, <c>edge</c>, <c>hidden</c>) and dimension lines by measure key.</summary>
+/// <summary>
+/// The measuring sketch: strokes (<c>face</c> closed, <c>edge</c>, <c>hidden</c>) and dimension lines by measure key.
+/// </summary>
 public sealed record SketchView(
     BoxView Box,
     IReadOnlyList<StrokeView> Strokes,
@@ -152,7 +160,9 @@ public sealed record PatternView(
         );
 }
 
-/// <summary>A piece: label <c>2c</c>, cut and stitch line as paths, marks, sizes with workings and the allowance of each edge.</summary>
+/// <summary>
+/// A piece: label <c>2c</c>, cut and stitch line as paths, marks, sizes with workings and the allowance of each edge.
+/// </summary>
 public sealed record PieceView(
     string Key,
     string Label,

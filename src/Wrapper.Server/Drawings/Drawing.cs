@@ -9,7 +9,8 @@ namespace Wrapper.Server.Drawings;
 public sealed record BoxView(long X, long Y, long Width, long Height);
 
 /// <summary>
-/// Outlines as SVG path data in whole hundredths of a millimetre, y down; arcs stay arcs. Two ways of looking: a piece upright, and
+/// Outlines as SVG path data in whole hundredths of a millimetre, y down; arcs stay arcs. Two ways of looking: a piece
+/// upright, and
 /// cloth lying along the screen (up the roll to the right, the first selvedge on top).
 /// </summary>
 internal static class Drawing
@@ -24,7 +25,9 @@ internal static class Drawing
         return new BoxView(Hundredths(left), -Hundredths(top), Hundredths(right - left), Hundredths(top - bottom));
     }
 
-    /// <summary>The path of a laid piece: turned, its box moved to (<paramref name="x"/>, <paramref name="y"/>) on the cloth.</summary>
+    /// <summary>
+    /// The path of a laid piece: turned, its box moved to (<paramref name="x"/>, <paramref name="y"/>) on the cloth.
+    /// </summary>
     public static (string Path, BoxView Box) OnCloth(Outline outline, int turns, Length x, Length y)
     {
         var (left, bottom, right, top) = outline.Bounds();

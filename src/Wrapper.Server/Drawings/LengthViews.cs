@@ -2,7 +2,10 @@ using Wrapper.Core.Lengths;
 
 namespace Wrapper.Server.Drawings;
 
-/// <summary>A length: its count of 1/3840 mm, the tape reading in the job's unit, and the residue beside the mark ("a thread under").</summary>
+/// <summary>
+/// A length: its count of 1/3840 mm, the tape reading in the job's unit, and the residue beside the mark ("a thread
+/// under").
+/// </summary>
 public sealed record LengthView(long Ticks, string Text, string Residue)
 {
     /// <summary>A finished length: to the nearest mark.</summary>
@@ -16,7 +19,9 @@ public sealed record LengthView(long Ticks, string Text, string Residue)
     public static LengthView Cloth(Length length, JobUnit unit) =>
         new(length.Ticks, LengthPrinter.ClothLength(length, unit), "");
 
-    /// <summary>Cloth that stays over: yards or metres, rounded down, so that nobody counts on more than there is.</summary>
+    /// <summary>
+    /// Cloth that stays over: yards or metres, rounded down, so that nobody counts on more than there is.
+    /// </summary>
     public static LengthView Surplus(Length length, JobUnit unit) =>
         new(length.Ticks, LengthPrinter.ClothLength(length, unit, down: true), "");
 
@@ -24,7 +29,9 @@ public sealed record LengthView(long Ticks, string Text, string Residue)
         new(length.Ticks, $"{reading.Text} {LengthPrinter.Word(unit)}", reading.Residue);
 }
 
-/// <summary>A named length with its working, one named intermediate a line. <c>kind</c> is <c>cut</c> or <c>finished</c>.</summary>
+/// <summary>
+/// A named length with its working, one named intermediate a line. <c>kind</c> is <c>cut</c> or <c>finished</c>.
+/// </summary>
 public sealed record SizeView(
     string Name,
     string Kind,

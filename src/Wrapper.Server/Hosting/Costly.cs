@@ -8,7 +8,10 @@ public sealed record WaitingView(int Place);
 /// <summary>Requests that take work: bad ones are refused at once, the others wait for their turn.</summary>
 internal static class Costly
 {
-    /// <summary>The answer of <paramref name="work"/> when its turn in the <paramref name="queue"/> comes, or what is <paramref name="refused"/>.</summary>
+    /// <summary>
+    /// The answer of <paramref name="work"/> when its turn in the <paramref name="queue"/> comes, or what is
+    /// <paramref name="refused"/>.
+    /// </summary>
     public static Task<IResult> Answer(
         WorkQueue queue,
         HttpContext context,

@@ -5,7 +5,10 @@ using Wrapper.Store;
 
 namespace Wrapper.Server.Hosting;
 
-/// <summary>Answers what went wrong in the words of the person who asked: a request that cannot be read, a store that cannot be written, work that takes too long.</summary>
+/// <summary>
+/// Answers what went wrong in the words of the person who asked: a request that cannot be read, a store that cannot be
+/// written, work that takes too long.
+/// </summary>
 internal sealed class Faults(IServiceProvider services) : IExceptionHandler
 {
     private const int ClientWentAway = 499;

@@ -3,7 +3,8 @@ using System.Security.Cryptography;
 namespace Wrapper.Server.Hosting;
 
 /// <summary>
-/// Serves the built front end. Every page carries a fresh nonce: the component library adds its styles at run time, and nothing
+/// Serves the built front end. Every page carries a fresh nonce: the component library adds its styles at run time, and
+/// nothing
 /// else may. Files whose name is a hash of their content are kept by the browser for good.
 /// </summary>
 internal static class FrontEnd

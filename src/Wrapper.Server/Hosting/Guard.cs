@@ -1,7 +1,8 @@
 namespace Wrapper.Server.Hosting;
 
 /// <summary>
-/// Keeps other sites out: a request must come from a page of this server or from no page at all, and what it answers is loaded, framed and
+/// Keeps other sites out: a request must come from a page of this server or from no page at all, and what it answers is
+/// loaded, framed and
 /// kept by nobody else. The host itself is checked by the framework's host filter.
 /// </summary>
 internal sealed class Guard(RequestDelegate next)

@@ -6,7 +6,8 @@ using Wrapper.Core.Jobs;
 namespace Wrapper.Server.Hosting;
 
 /// <summary>
-/// Finds a null where none can be: in a member that is not declared so, in a list or in a map. The JSON reader refuses null for what a constructor takes; of other
+/// Finds a null where none can be: in a member that is not declared so, in a list or in a map. The JSON reader refuses
+/// null for what a constructor takes; of other
 /// members, and of what lists and maps hold, it lets it pass. No list or map of the API holds null.
 /// </summary>
 internal static class NullMembers

@@ -4,7 +4,10 @@ using Wrapper.Server.Jobs;
 
 namespace Wrapper.Server.Hosting;
 
-/// <summary>Problem details (RFC 9457). Those about fields carry <c>errors</c>: field, what was given, where, the reason and an example.</summary>
+/// <summary>
+/// Problem details (RFC 9457). Those about fields carry <c>errors</c>: field, what was given, where, the reason and an
+/// example.
+/// </summary>
 internal static class Problems
 {
     public static IResult Fields(IReadOnlyList<Problem> errors) =>

@@ -5,7 +5,9 @@ using Microsoft.OpenApi;
 
 namespace Wrapper.Server.Hosting;
 
-/// <summary>Answers always carry all their members, so the description says that each is there; what may be null says so itself.</summary>
+/// <summary>
+/// Answers always carry all their members, so the description says that each is there; what may be null says so itself.
+/// </summary>
 internal sealed class RequiredMembers : IOpenApiSchemaTransformer
 {
     public Task TransformAsync(

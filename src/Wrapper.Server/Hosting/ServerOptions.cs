@@ -2,11 +2,15 @@ using System.CommandLine;
 
 namespace Wrapper.Server.Hosting;
 
-/// <summary>What the command line asks for. <paramref name="Restore"/> is the backup to bring back instead of serving; null to serve.</summary>
+/// <summary>
+/// What the command line asks for. <paramref name="Restore"/> is the backup to bring back instead of serving; null to
+/// serve.
+/// </summary>
 internal sealed record ServerOptions(int Port, string Data, string Web, bool Demo, string? Restore)
 {
     /// <summary>Reads the command line.</summary>
-    /// <exception cref="ArgumentException">An option is unknown, lacks its value or cannot be; the message says so in one line.</exception>
+    /// <exception cref="ArgumentException">An option is unknown, lacks its value or cannot be; the message says so in
+    /// one line.</exception>
     public static ServerOptions Read(string[] args)
     {
         var usual = Path.Combine(

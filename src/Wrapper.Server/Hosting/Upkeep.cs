@@ -3,7 +3,8 @@ using Wrapper.Store;
 namespace Wrapper.Server.Hosting;
 
 /// <summary>
-/// What is done to the store by itself, beside everything else: a copy each day, old revisions thinned, and once a day the whole file read for damage. What somebody
+/// What is done to the store by itself, beside everything else: a copy each day, old revisions thinned, and once a day
+/// the whole file read for damage. What somebody
 /// should know of it stands in <see cref="Notes"/>.
 /// </summary>
 internal sealed class Upkeep(Database database, Backups backups, TimeProvider clock) : BackgroundService

@@ -12,11 +12,15 @@ internal sealed class TooLongException(TimeSpan longest)
 /// <summary>So many wait already that nobody would see the end.</summary>
 internal sealed class TooManyException() : Exception("too many wait already: ask again in a moment");
 
-/// <summary>The turn of one call: work ends when it is <paramref name="Cancel"/>; once it is <paramref name="Closing"/>, what can be told unfinished is told.</summary>
+/// <summary>
+/// The turn of one call: work ends when it is <paramref name="Cancel"/>; once it is <paramref name="Closing"/>, what
+/// can be told unfinished is told.
+/// </summary>
 internal readonly record struct Turn(CancellationToken Cancel, CancellationToken Closing);
 
 /// <summary>
-/// Costly work on threads of its own, as many as there are cores and less urgent than those that answer; what comes beyond that waits in line, and its place can be asked for.
+/// Costly work on threads of its own, as many as there are cores and less urgent than those that answer; what comes
+/// beyond that waits in line, and its place can be asked for.
 /// Work that takes longer than <paramref name="longest"/>, or that nobody waits for any more, is given up.
 /// </summary>
 internal class WorkQueue(TimeSpan longest, int niceness) : IDisposable

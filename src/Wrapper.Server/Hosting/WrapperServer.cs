@@ -18,10 +18,15 @@ using Wrapper.Store;
 
 namespace Wrapper.Server.Hosting;
 
-/// <summary>Puts the server together. Options: <c>--port</c> (default 5199), <c>--data FOLDER</c>, <c>--web FOLDER</c>, <c>--demo</c>.</summary>
+/// <summary>
+/// Puts the server together. Options: <c>--port</c> (default 5199), <c>--data FOLDER</c>, <c>--web FOLDER</c>,
+/// <c>--demo</c>.
+/// </summary>
 public static class WrapperServer
 {
-    /// <summary>The application, ready to run; <paramref name="more"/> make-ups are known beside the standard ones.</summary>
+    /// <summary>
+    /// The application, ready to run; <paramref name="more"/> make-ups are known beside the standard ones.
+    /// </summary>
     /// <exception cref="DatabaseRefusedException">The database in the data folder is damaged or newer.</exception>
     /// <exception cref="ArgumentException">An option cannot be.</exception>
     public static WebApplication Build(string[] args, params IEnumerable<MakeUp> more) =>
@@ -29,7 +34,8 @@ public static class WrapperServer
 
     internal static WebApplication Build(ServerOptions options, params IEnumerable<MakeUp> more)
     {
-        // Nothing of the environment moves the address or opens another one: the command line alone says where it listens.
+        // Nothing of the environment moves the address or opens another one: the command line alone says where it
+        // listens.
         var builder = WebApplication.CreateEmptyBuilder(
             new WebApplicationOptions
             {

@@ -14,7 +14,10 @@ namespace Wrapper.Server.Jobs;
 /// </summary>
 public sealed record CreateJob(string Id, string ChangeId, string Name, JobUnit Unit, JobDocument? Document);
 
-/// <summary>A save made from revision <paramref name="Base"/>. Saves of one <paramref name="Step"/> are undone together; empty for a step of its own.</summary>
+/// <summary>
+/// A save made from revision <paramref name="Base"/>. Saves of one <paramref name="Step"/> are undone together; empty
+/// for a step of its own.
+/// </summary>
 public sealed record SaveJob(long Base, string ChangeId, string Step, JobDocument Document);
 
 /// <summary>An undo or redo from revision <paramref name="Base"/>.</summary>

@@ -4,7 +4,10 @@ using Wrapper.Core.Planning;
 
 namespace Wrapper.Server.Jobs;
 
-/// <summary>What a job document may hold: bounds that no real job meets, so that a broken or hostile file is refused at the door.</summary>
+/// <summary>
+/// What a job document may hold: bounds that no real job meets, so that a broken or hostile file is refused at the
+/// door.
+/// </summary>
 internal static class JobLimits
 {
     private const int MostItems = 500,

@@ -8,7 +8,8 @@ using Wrapper.Server.Jobs;
 namespace Wrapper.Server.Lays;
 
 /// <summary>
-/// A piece of one cloth moved by hand: turned so often to the left, its box let go at (<paramref name="Along"/>, <paramref name="Across"/>) of the drawing, in hundredths of a millimetre.
+/// A piece of one cloth moved by hand: turned so often to the left, its box let go at (<paramref name="Along"/>,
+/// <paramref name="Across"/>) of the drawing, in hundredths of a millimetre.
 /// </summary>
 public sealed record MoveRequest(JobDocument Job, string Cloth, string Piece, int Turns, long Along, long Across);
 

@@ -4,7 +4,10 @@ using Wrapper.Server.Hosting;
 
 namespace Wrapper.Server.Lays;
 
-/// <summary>The longer search for a shorter lay: one at a time, in the background. Whatever it finds is kept for the next plan of the same pieces.</summary>
+/// <summary>
+/// The longer search for a shorter lay: one at a time, in the background. Whatever it finds is kept for the next plan
+/// of the same pieces.
+/// </summary>
 internal sealed class RunningSearch(LayCache kept) : IDisposable
 {
     // A maker who waits longer than this has gone for a cup of tea.

@@ -9,7 +9,10 @@ namespace Wrapper.Server.Lays;
 /// <summary>A job, and the cloth of it whose lay shall be shortened.</summary>
 public sealed record SearchRequest(JobDocument Job, string Cloth);
 
-/// <summary>A search as it stands: whether it goes on, the best length so far, how often it was shortened, and whether nothing shorter is possible.</summary>
+/// <summary>
+/// A search as it stands: whether it goes on, the best length so far, how often it was shortened, and whether nothing
+/// shorter is possible.
+/// </summary>
 public sealed record SearchView(string Id, bool Runs, LengthView? Length, int Shortened, bool Proven, string? Fault)
 {
     internal static SearchView Of(Search search) =>

@@ -5,7 +5,9 @@ using Wrapper.Server.Hosting;
 
 namespace Wrapper.Server.MakeUps;
 
-/// <summary>Asks for an item with every default written in: a new one, or <see cref="From"/> taken over to another make-up.</summary>
+/// <summary>
+/// Asks for an item with every default written in: a new one, or <see cref="From"/> taken over to another make-up.
+/// </summary>
 public sealed record NewItem(string Id, string Name, string MakeUp, JobUnit Unit, Item? From);
 
 /// <summary>Asks for a cloth with usual values written in.</summary>

@@ -54,7 +54,9 @@ public sealed record MakeUpView(
         );
 }
 
-/// <summary>A measure: its letter is its key. With the usual sizes of all that are not optional an item can be drafted.</summary>
+/// <summary>
+/// A measure: its letter is its key. With the usual sizes of all that are not optional an item can be drafted.
+/// </summary>
 public sealed record MeasureView(
     string Key,
     string Name,
@@ -83,7 +85,9 @@ public sealed record ChoiceView(
 /// <summary>An allowance that the make-up uses.</summary>
 public sealed record AllowanceView(string Symbol, string Name);
 
-/// <summary>One make-up tried on an item: what it takes and how it fills. Figures are null while it cannot be drafted or laid.</summary>
+/// <summary>
+/// One make-up tried on an item: what it takes and how it fills. Figures are null while it cannot be drafted or laid.
+/// </summary>
 public sealed record ComparisonView(
     string MakeUp,
     string Name,

@@ -9,7 +9,9 @@ namespace Wrapper.Server.Photos;
 /// <summary>What a photo shows, and whether it is taken away; null leaves either as it is.</summary>
 public sealed record PhotoChange(string? Caption = null, bool? Away = null);
 
-/// <summary>Photos of items as they were found (craft §1.9). A file is what its first bytes say, whatever it is called.</summary>
+/// <summary>
+/// Photos of items as they were found (craft §1.9). A file is what its first bytes say, whatever it is called.
+/// </summary>
 internal static class PhotoEndpoints
 {
     private const int MostBytes = 12 * 1024 * 1024,

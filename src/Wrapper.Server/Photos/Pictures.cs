@@ -3,7 +3,9 @@ using System.Text;
 
 namespace Wrapper.Server.Photos;
 
-/// <summary>Tells what kind of picture a file is by its first bytes, whatever it is called; it must say its size in pixels too.</summary>
+/// <summary>
+/// Tells what kind of picture a file is by its first bytes, whatever it is called; it must say its size in pixels too.
+/// </summary>
 internal static class Pictures
 {
     /// <summary>Its media type, or why it is no picture that a browser shows.</summary>

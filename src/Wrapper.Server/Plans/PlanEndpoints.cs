@@ -13,7 +13,9 @@ namespace Wrapper.Server.Plans;
 /// <summary>An item to draft, and the unit to read bare numbers and print sizes in.</summary>
 public sealed record DraftRequest(Item Item, JobUnit Unit)
 {
-    /// <summary>The cloths that it may be cut from, for covers that are drafted to their width; a usual one if none.</summary>
+    /// <summary>
+    /// The cloths that it may be cut from, for covers that are drafted to their width; a usual one if none.
+    /// </summary>
     public IReadOnlyList<JobCloth> Cloths { get; init; } = [];
 }
 

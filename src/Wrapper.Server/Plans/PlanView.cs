@@ -9,7 +9,10 @@ using Wrapper.Server.Drawings;
 
 namespace Wrapper.Server.Plans;
 
-/// <summary>A whole job planned: items in order, cloths with lays and purchases, totals, what is wrong beyond single fields, and how far each stage has come.</summary>
+/// <summary>
+/// A whole job planned: items in order, cloths with lays and purchases, totals, what is wrong beyond single fields, and
+/// how far each stage has come.
+/// </summary>
 public sealed record PlanView(
     IReadOnlyList<ItemView> Items,
     IReadOnlyList<ClothView> Cloths,
@@ -18,7 +21,10 @@ public sealed record PlanView(
     IReadOnlyList<StageProgress> Stages
 )
 {
-    /// <summary>The view of <paramref name="plan"/>, of its items only those of the ids <paramref name="of"/> where they are given; differences are told against <paramref name="before"/>, the cloth bought before, in counts.</summary>
+    /// <summary>
+    /// The view of <paramref name="plan"/>, of its items only those of the ids <paramref name="of"/> where they are
+    /// given; differences are told against <paramref name="before"/>, the cloth bought before, in counts.
+    /// </summary>
     public static PlanView Of(
         Plan plan,
         JobDocument job,
@@ -48,7 +54,10 @@ public sealed record PlanView(
 /// <summary>One item of a plan.</summary>
 public sealed record ItemView(string Id, int Number, DraftView Draft);
 
-/// <summary>One cloth of a plan; <paramref name="Skewed"/> is how far its print is off square, where that is more than may be passed over.</summary>
+/// <summary>
+/// One cloth of a plan; <paramref name="Skewed"/> is how far its print is off square, where that is more than may be
+/// passed over.
+/// </summary>
 public sealed record ClothView(
     string Id,
     IReadOnlyDictionary<string, LengthView> Fields,
@@ -84,7 +93,10 @@ public sealed record ClothView(
     }
 }
 
-/// <summary>How one kind of piece is matched; <paramref name="Follows"/> is the piece whose print it can run on from, if there is one.</summary>
+/// <summary>
+/// How one kind of piece is matched; <paramref name="Follows"/> is the piece whose print it can run on from, if there
+/// is one.
+/// </summary>
 public sealed record MatchView(
     string Item,
     string ItemName,
@@ -110,8 +122,10 @@ public sealed record MatchView(
 }
 
 /// <summary>
-/// A lay, drawn with the cloth along the screen: up the roll to the right, the first selvedge on top, hundredths of a millimetre. Lengths are what is taken of new cloth;
-/// remnants and part rolls lie before it. <paramref name="Over"/> is by how many per cent the lay may be longer than the shortest.
+/// A lay, drawn with the cloth along the screen: up the roll to the right, the first selvedge on top, hundredths of a
+/// millimetre. Lengths are what is taken of new cloth;
+/// remnants and part rolls lie before it. <paramref name="Over"/> is by how many per cent the lay may be longer than
+/// the shortest.
 /// </summary>
 public sealed record LayView(
     LengthView Length,
@@ -225,7 +239,10 @@ public sealed record LayView(
     }
 }
 
-/// <summary>A repeat along the roll and across it, 0 where there is none, where the first begins, and where in it the motif's centre lies if a piece is centred on it; in hundredths of a millimetre.</summary>
+/// <summary>
+/// A repeat along the roll and across it, 0 where there is none, where the first begins, and where in it the motif's
+/// centre lies if a piece is centred on it; in hundredths of a millimetre.
+/// </summary>
 public sealed record RepeatView(
     long Along,
     long Across,
@@ -251,10 +268,15 @@ public sealed record RepeatView(
 /// <summary>What is left to be used for something else: where it lies, along and across.</summary>
 public sealed record RemnantView(BoxView Box, LengthView Along, LengthView Across);
 
-/// <summary>What the cloth on the table does not hold: how much is missing, which pieces lie beyond its end, and where that is.</summary>
+/// <summary>
+/// What the cloth on the table does not hold: how much is missing, which pieces lie beyond its end, and where that is.
+/// </summary>
 public sealed record BeyondView(LengthView Missing, IReadOnlyList<string> Pieces, long At);
 
-/// <summary>Where a remnant, part roll or ready-made article ends and the next begins, what it is called, and where its usable width ends if it is narrower than the cloth.</summary>
+/// <summary>
+/// Where a remnant, part roll or ready-made article ends and the next begins, what it is called, and where its usable
+/// width ends if it is narrower than the cloth.
+/// </summary>
 public sealed record EndView(string Name, long From, long At, long? Narrower)
 {
     internal static IEnumerable<EndView> Of(ClothPlan plan)
@@ -308,8 +330,10 @@ internal static class Labels
 public sealed record TickView(long At, string? Figure);
 
 /// <summary>
-/// One piece on the cloth: its label, its path, and the marks where its box begins and ends from the squared end and from the selvedge, each rounded once to the tape mark.
-/// Pieces come in cutting order: from the squared end, then from the selvedge. <paramref name="On"/> is the remnant or article that it is cut from, whose own squared end is measured from;
+/// One piece on the cloth: its label, its path, and the marks where its box begins and ends from the squared end and
+/// from the selvedge, each rounded once to the tape mark.
+/// Pieces come in cutting order: from the squared end, then from the selvedge. <paramref name="On"/> is the remnant or
+/// article that it is cut from, whose own squared end is measured from;
 /// empty for the roll; a piece that is <paramref name="Matched"/> is moved by whole repeats.
 /// </summary>
 public sealed record PlacedView(
@@ -361,7 +385,10 @@ public sealed record PlacedView(
     }
 }
 
-/// <summary>What is bought of one cloth; <paramref name="BoughtOtherwise"/> says it in metres where the job is in yards (x 0.9144), and the other way round.</summary>
+/// <summary>
+/// What is bought of one cloth; <paramref name="BoughtOtherwise"/> says it in metres where the job is in yards (x
+/// 0.9144), and the other way round.
+/// </summary>
 public sealed record BuyingView(
     LengthView Needed,
     bool BeforeWashing,
@@ -410,7 +437,10 @@ public sealed record BuyingView(
         job.Currency + amount.ToString("N2", System.Globalization.CultureInfo.InvariantCulture);
 }
 
-/// <summary>The figures along the foot of a job; each is null until there is something to show. Ready-made articles are counted apart from cloth off the roll.</summary>
+/// <summary>
+/// The figures along the foot of a job; each is null until there is something to show. Ready-made articles are counted
+/// apart from cloth off the roll.
+/// </summary>
 public sealed record TotalsView(
     LengthView Bought,
     int Articles,

@@ -5,7 +5,9 @@ using Wrapper.Server.Drawings;
 
 namespace Wrapper.Server.Plans;
 
-/// <summary>A size that could be a little less and what that would save; <paramref name="Typed"/> is the entry that would do it.</summary>
+/// <summary>
+/// A size that could be a little less and what that would save; <paramref name="Typed"/> is the entry that would do it.
+/// </summary>
 public sealed record SavingView(
     string Item,
     string ItemName,

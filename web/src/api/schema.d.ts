@@ -464,7 +464,10 @@ export interface components {
             /** Format: int64 */
             height: number;
         };
-        /** @description What is bought of one cloth; BoughtOtherwise says it in metres where the job is in yards (x 0.9144), and the other way round. */
+        /**
+         * @description What is bought of one cloth; BoughtOtherwise says it in metres where the job is in yards (x
+         *     0.9144), and the other way round.
+         */
         BuyingView: {
             needed: components["schemas"]["LengthView"];
             beforeWashing: boolean;
@@ -505,7 +508,10 @@ export interface components {
          * @enum {unknown}
          */
         ClothRole: "face" | "second face" | "contrast" | "cord covering" | "lining" | "wadding" | "pad layer" | "moisture barrier";
-        /** @description One cloth of a plan; Skewed is how far its print is off square, where that is more than may be passed over. */
+        /**
+         * @description One cloth of a plan; Skewed is how far its print is off square, where that is more than may be
+         *     passed over.
+         */
         ClothView: {
             id: string;
             fields: {
@@ -568,7 +574,10 @@ export interface components {
             /** @description The cloths that it may be cut from, for covers that are drafted to their width; a usual one if none. */
             cloths: components["schemas"]["JobCloth"][];
         };
-        /** @description One item drafted: what each field was read as, what is wrong, which fields are asked as things stand, what it is cut from, the measuring sketch, and the pattern unless it is in doubt. */
+        /**
+         * @description One item drafted: what each field was read as, what is wrong, which fields are asked as things stand, what it is cut
+         *     from, the measuring sketch, and the pattern unless it is in doubt.
+         */
         DraftView: {
             fields: {
                 [key: string]: components["schemas"]["LengthView"];
@@ -585,7 +594,10 @@ export interface components {
             allowanceKey: string;
             allowance: components["schemas"]["LengthView"];
         };
-        /** @description Where a remnant, part roll or ready-made article ends and the next begins, what it is called, and where its usable width ends if it is narrower than the cloth. */
+        /**
+         * @description Where a remnant, part roll or ready-made article ends and the next begins, what it is called, and where its usable
+         *     width ends if it is narrower than the cloth.
+         */
         EndView: {
             name: string;
             /** Format: int64 */
@@ -601,7 +613,10 @@ export interface components {
             cloth: string;
             have: components["schemas"]["Entry"];
         };
-        /** @description Whether so much cloth will do; Difference is what stays over or is missing, Left are the labels of pieces that find no room, with how many of each. */
+        /**
+         * @description Whether so much cloth will do; Difference is what stays over or is missing,
+         *     Left are the labels of pieces that find no room, with how many of each.
+         */
         EnoughView: {
             fits: boolean;
             have: components["schemas"]["LengthView"];
@@ -611,7 +626,8 @@ export interface components {
             choices: components["schemas"]["SavingView"][];
         };
         /**
-         * @description What somebody entered in one field, kept as typed with the unit of that moment, so that switching the job's unit changes
+         * @description What somebody entered in one field, kept as typed with the unit of that moment, so that switching the job's unit
+         *     changes
          *     no size. Lengths, choices and counts are all entries; an entry that cannot be read is kept too.
          */
         Entry: {
@@ -619,7 +635,8 @@ export interface components {
             unit: components["schemas"]["JobUnit"];
             /**
              * Format: int64
-             * @description The exact count of a length that the program wrote, which its text may round. It counts only while the text still says so: what is typed over it holds.
+             * @description The exact count of a length that the program wrote, which its text may round. It counts only while the text
+             *     still says so: what is typed over it holds.
              */
             ticks?: null | number;
         };
@@ -669,8 +686,10 @@ export interface components {
             draft: components["schemas"]["DraftView"];
         };
         /**
-         * @description One cloth of a job. Step is what the shop cuts in (`1/8 yd`, `10 cm`); Price, as typed and empty while unknown, is
-         *     for one yard or metre by PricedBy; Tone is its colour on drawings, `#rrggbb`.
+         * @description One cloth of a job. Step is what the shop cuts in (`1/8 yd`, `10 cm`);
+         *     Price, as typed and empty while unknown, is
+         *     for one yard or metre by PricedBy; Tone is its colour on drawings,
+         *     `#rrggbb`.
          */
         JobCloth: {
             id: string;
@@ -715,7 +734,10 @@ export interface components {
             /** @description Places that nothing may be cut from. */
             flaws: components["schemas"]["JobFlaw"][];
         };
-        /** @description A piece that has been cut, and how large its box was when it was: across and along the grain, in counts of 1/3840 mm. */
+        /**
+         * @description A piece that has been cut, and how large its box was when it was: across and along the grain, in counts of 1/3840
+         *     mm.
+         */
         JobCut: {
             piece: string;
             /** Format: int64 */
@@ -739,7 +761,10 @@ export interface components {
             /** @description Items that were taken off, with everything entered for them; they can be brought back. */
             removed: components["schemas"]["Item"][];
         };
-        /** @description A flaw in a cloth: where it begins, from the squared end and from the first selvedge, and how far it reaches along the roll and across it. */
+        /**
+         * @description A flaw in a cloth: where it begins, from the squared end and from the first selvedge, and how far it reaches along
+         *     the roll and across it.
+         */
         JobFlaw: {
             fromEnd: components["schemas"]["Entry"];
             fromSelvedge: components["schemas"]["Entry"];
@@ -748,7 +773,8 @@ export interface components {
             id: string;
         };
         /**
-         * @description A piece that stays where it was put: its identity `item/piece/instance`, quarter turns to the left, and where its box begins, in counts of 1/3840 mm from the
+         * @description A piece that stays where it was put: its identity `item/piece/instance`, quarter turns to the left, and where
+         *     its box begins, in counts of 1/3840 mm from the
          *     first selvedge and from the squared end of what is bought: less than nothing on a remnant, which lies before it.
          */
         JobPin: {
@@ -766,12 +792,18 @@ export interface components {
             price: string;
             id: string;
         };
-        /** @description A remnant or part roll: its usable length and width as it lies, washed if it is to be; the width null for that of the cloth. */
+        /**
+         * @description A remnant or part roll: its usable length and width as it lies, washed if it is to be; the width null for that of
+         *     the cloth.
+         */
         JobRemnant: {
             name: string;
             length: components["schemas"]["Entry"];
             width: null | components["schemas"]["Entry"];
-            /** @description What it is known by among the others of its cloth, whatever its place; empty in documents from before there was one, see JobDocument JobDocument.Identified(). */
+            /**
+             * @description What it is known by among the others of its cloth, whatever its place; empty in documents from before there was
+             *     one, see JobDocument JobDocument.Identified().
+             */
             id: string;
         };
         /** @description A job in a list; Mark is what the next page of the list is asked for with. */
@@ -798,8 +830,10 @@ export interface components {
             canRedo: boolean;
         };
         /**
-         * @description A lay, drawn with the cloth along the screen: up the roll to the right, the first selvedge on top, hundredths of a millimetre. Lengths are what is taken of new cloth;
-         *     remnants and part rolls lie before it. Over is by how many per cent the lay may be longer than the shortest.
+         * @description A lay, drawn with the cloth along the screen: up the roll to the right, the first selvedge on top, hundredths of a
+         *     millimetre. Lengths are what is taken of new cloth;
+         *     remnants and part rolls lie before it. Over is by how many per cent the lay may be longer than
+         *     the shortest.
          */
         LayView: {
             length: components["schemas"]["LengthView"];
@@ -825,7 +859,10 @@ export interface components {
             foldEnd: null | number;
             beyond: null | components["schemas"]["BeyondView"];
         };
-        /** @description A length: its count of 1/3840 mm, the tape reading in the job's unit, and the residue beside the mark ("a thread under"). */
+        /**
+         * @description A length: its count of 1/3840 mm, the tape reading in the job's unit, and the residue beside the mark ("a thread
+         *     under").
+         */
         LengthView: {
             /** Format: int64 */
             ticks: number;
@@ -852,7 +889,10 @@ export interface components {
          * @enum {unknown}
          */
         Match: "free" | "same" | "centred" | "follows";
-        /** @description How one kind of piece is matched; Follows is the piece whose print it can run on from, if there is one. */
+        /**
+         * @description How one kind of piece is matched; Follows is the piece whose print it can run on from, if there
+         *     is one.
+         */
         MatchView: {
             item: string;
             itemName: string;
@@ -892,7 +932,10 @@ export interface components {
             base: number;
             changeId: string;
         };
-        /** @description A piece of one cloth moved by hand: turned so often to the left, its box let go at (Along, Across) of the drawing, in hundredths of a millimetre. */
+        /**
+         * @description A piece of one cloth moved by hand: turned so often to the left, its box let go at (Along,
+         *     Across) of the drawing, in hundredths of a millimetre.
+         */
         MoveRequest: {
             job: components["schemas"]["JobDocument"];
             cloth: string;
@@ -1009,8 +1052,10 @@ export interface components {
             edges: components["schemas"]["EdgeView"][];
         };
         /**
-         * @description One piece on the cloth: its label, its path, and the marks where its box begins and ends from the squared end and from the selvedge, each rounded once to the tape mark.
-         *     Pieces come in cutting order: from the squared end, then from the selvedge. On is the remnant or article that it is cut from, whose own squared end is measured from;
+         * @description One piece on the cloth: its label, its path, and the marks where its box begins and ends from the squared end and
+         *     from the selvedge, each rounded once to the tape mark.
+         *     Pieces come in cutting order: from the squared end, then from the selvedge. On is the remnant or
+         *     article that it is cut from, whose own squared end is measured from;
          *     empty for the roll; a piece that is Matched is moved by whole repeats.
          */
         PlacedView: {
@@ -1032,7 +1077,10 @@ export interface components {
             size: components["schemas"]["JobCut"];
             isCut: boolean;
         };
-        /** @description A whole job planned: items in order, cloths with lays and purchases, totals, what is wrong beyond single fields, and how far each stage has come. */
+        /**
+         * @description A whole job planned: items in order, cloths with lays and purchases, totals, what is wrong beyond single fields, and
+         *     how far each stage has come.
+         */
         PlanView: {
             items: components["schemas"]["ItemView"][];
             cloths: components["schemas"]["ClothView"][];
@@ -1075,7 +1123,10 @@ export interface components {
             along: components["schemas"]["LengthView"];
             across: components["schemas"]["LengthView"];
         };
-        /** @description A repeat along the roll and across it, 0 where there is none, where the first begins, and where in it the motif's centre lies if a piece is centred on it; in hundredths of a millimetre. */
+        /**
+         * @description A repeat along the roll and across it, 0 where there is none, where the first begins, and where in it the motif's
+         *     centre lies if a piece is centred on it; in hundredths of a millimetre.
+         */
         RepeatView: {
             /** Format: int64 */
             along: number;
@@ -1090,13 +1141,19 @@ export interface components {
             /** Format: int64 */
             motifAcross: null | number;
         };
-        /** @description What pieces of one role are cut from: the id of a cloth, or null where there is none. Fillings without one are bought by their size. */
+        /**
+         * @description What pieces of one role are cut from: the id of a cloth, or null where there is none. Fillings without one are
+         *     bought by their size.
+         */
         RoleView: {
             role: components["schemas"]["ClothRole"];
             cloth: null | string;
             filling: boolean;
         };
-        /** @description A save made from revision Base. Saves of one Step are undone together; empty for a step of its own. */
+        /**
+         * @description A save made from revision Base. Saves of one Step are undone together; empty
+         *     for a step of its own.
+         */
         SaveJob: {
             /** Format: int64 */
             base: number;
@@ -1136,7 +1193,10 @@ export interface components {
             job: components["schemas"]["JobDocument"];
             cloth: string;
         };
-        /** @description A search as it stands: whether it goes on, the best length so far, how often it was shortened, and whether nothing shorter is possible. */
+        /**
+         * @description A search as it stands: whether it goes on, the best length so far, how often it was shortened, and whether nothing
+         *     shorter is possible.
+         */
         SearchView: {
             id: string;
             runs: boolean;
@@ -1186,7 +1246,10 @@ export interface components {
          * @enum {unknown}
          */
         Stage: "measure" | "make-up" | "pieces" | "lay" | "buy";
-        /** @description How far one stage of a job has come; InDoubt counts the items, cloths and problems of the job that are mended at it. */
+        /**
+         * @description How far one stage of a job has come; InDoubt counts the items, cloths and problems of the job
+         *     that are mended at it.
+         */
         StageProgress: {
             stage: components["schemas"]["Stage"];
             state: components["schemas"]["StageState"];
@@ -1215,7 +1278,10 @@ export interface components {
             at: number;
             figure: null | string;
         };
-        /** @description The figures along the foot of a job; each is null until there is something to show. Ready-made articles are counted apart from cloth off the roll. */
+        /**
+         * @description The figures along the foot of a job; each is null until there is something to show. Ready-made articles are counted
+         *     apart from cloth off the roll.
+         */
         TotalsView: {
             bought: components["schemas"]["LengthView"];
             /** Format: int32 */

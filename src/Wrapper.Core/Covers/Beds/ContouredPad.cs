@@ -9,7 +9,10 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Beds;
 
-/// <summary>A cover for a pad whose sides stand up and whose middle lies low: two ends cut to its profile and one wrap over them (craft §7.3).</summary>
+/// <summary>
+/// A cover for a pad whose sides stand up and whose middle lies low: two ends cut to its profile and one wrap over them
+/// (craft §7.3).
+/// </summary>
 public sealed class ContouredPad : MakeUp
 {
     internal static readonly LengthChoice Tuck = Choice.OfLength(
@@ -164,7 +167,8 @@ public sealed class ContouredPad : MakeUp
                             ? Elastic.Allowance(reading, "end", edge)
                             : reading.EdgeAllowance(EdgeAllowances.Seam, "end", edge)
                 ),
-            // Where the profile turns inward its allowance is clipped, where it turns outward notched; on the wrap it is the reverse.
+            // Where the profile turns inward its allowance is clipped, where it turns outward notched; on the wrap it
+            // is the reverse.
             Notches = [.. Turns(profile).Select(turn => new Notch(turn.Edge, Length.Zero, Clip: turn.Inward))],
             Note = "Clip the inward angles, notch the outward ones.",
         }.Measured(profile.Base, profile.Height, "width", "height");

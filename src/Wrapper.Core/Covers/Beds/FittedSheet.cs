@@ -8,7 +8,9 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Beds;
 
-/// <summary>A fitted sheet for a bed, cot or pad: one sheet, boxed corners, tucked beneath and held by elastic (craft §7.2).</summary>
+/// <summary>
+/// A fitted sheet for a bed, cot or pad: one sheet, boxed corners, tucked beneath and held by elastic (craft §7.2).
+/// </summary>
 public sealed class FittedSheet : MakeUp
 {
     internal static readonly LengthChoice Tuck = Choice.OfLength(

@@ -8,7 +8,8 @@ using Wrapper.Core.Patterns;
 namespace Wrapper.Core.Covers.Beds;
 
 /// <summary>
-/// The end of a contoured pad (craft §7.3): base, two rims, and a middle that lies lower (or higher) than they do, extended downward by
+/// The end of a contoured pad (craft §7.3): base, two rims, and a middle that lies lower (or higher) than they do,
+/// extended downward by
 /// the tuck. Edges run anticlockwise from the lower left corner; <c>foot</c> is the hem.
 /// </summary>
 internal sealed class PadProfile(

@@ -10,7 +10,8 @@ using Wrapper.Core.Patterns;
 namespace Wrapper.Core.Covers.Chairs;
 
 /// <summary>
-/// A slip-over for a chair back: two faces that meet at mid-depth, top corners stitched off to the depth; with a lining it can be worn
+/// A slip-over for a chair back: two faces that meet at mid-depth, top corners stitched off to the depth; with a lining
+/// it can be worn
 /// either way out (craft §6.1).
 /// </summary>
 public sealed class ChairBackSlipOver : MakeUp

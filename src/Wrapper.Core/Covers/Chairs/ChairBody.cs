@@ -8,7 +8,8 @@ using Wrapper.Core.Patterns;
 namespace Wrapper.Core.Covers.Chairs;
 
 /// <summary>
-/// An upholstered chair as its seams see it. The arms have one section from front to back: upright to the seat, then leaning by
+/// An upholstered chair as its seams see it. The arms have one section from front to back: upright to the seat, then
+/// leaning by
 /// <c>x</c>, flat or rolled on top. Every seam length is derived here once, so that pieces on both its sides agree.
 /// </summary>
 internal sealed class ChairBody
@@ -97,10 +98,15 @@ internal sealed class ChairBody
 
     public Working ArmFrontHeight { get; }
 
-    /// <summary>The width that holds the leaning arm front on the straight grain (craft §1.4): max(B, x + A) - min(0, x).</summary>
+    /// <summary>
+    /// The width that holds the leaning arm front on the straight grain (craft §1.4): max(B, x + A) - min(0, x).
+    /// </summary>
     public Working Plumb { get; }
 
-    /// <summary>The arm front: base, outer edge, top, inner edge, and the end of the front band. Drawn with its inner edge on the left.</summary>
+    /// <summary>
+    /// The arm front: base, outer edge, top, inner edge, and the end of the front band. Drawn with its inner edge on
+    /// the left.
+    /// </summary>
     public Outline ArmFront(Dimensions d)
     {
         var (o, height) = (Length.Zero, d["front"] + d["arm"]);

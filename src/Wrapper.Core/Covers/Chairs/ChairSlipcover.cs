@@ -8,7 +8,8 @@ using Wrapper.Core.Patterns;
 namespace Wrapper.Core.Covers.Chairs;
 
 /// <summary>
-/// A pin-fitted slipcover for an upholstered chair: every piece with its real outline, tuck-ins along the crevices, pin-fit ease on every
+/// A pin-fitted slipcover for an upholstered chair: every piece with its real outline, tuck-ins along the crevices,
+/// pin-fit ease on every
 /// edge, cord lines, a zip down one back seam and a skirt (craft §6.2). The loose seat cushion is an item of its own.
 /// </summary>
 public sealed class ChairSlipcover : MakeUp

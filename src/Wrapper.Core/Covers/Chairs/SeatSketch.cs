@@ -4,7 +4,10 @@ using Wrapper.Core.Lengths;
 
 namespace Wrapper.Core.Covers.Chairs;
 
-/// <summary>An upholstered seat as blocks: width between the arms, seat depth, front height, arm height above the seat, arm width, back height above the seat.</summary>
+/// <summary>
+/// An upholstered seat as blocks: width between the arms, seat depth, front height, arm height above the seat, arm
+/// width, back height above the seat.
+/// </summary>
 internal sealed record SeatBody(Length Width, Length Seat, Length Front, Length Arm, Length ArmWidth, Length Back);
 
 /// <summary>The lines that are measured on a seat.</summary>

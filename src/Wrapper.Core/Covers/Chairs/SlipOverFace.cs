@@ -8,7 +8,8 @@ using Wrapper.Core.Patterns;
 namespace Wrapper.Core.Covers.Chairs;
 
 /// <summary>
-/// One face of a slip-over: the back with its ease, half the depth more on every side but the lower one. Where a side meets the top the
+/// One face of a slip-over: the back with its ease, half the depth more on every side but the lower one. Where a side
+/// meets the top the
 /// corner is stitched off to the depth (corner rule, <c>G</c> = half the depth); a traced back is simply seamed round.
 /// </summary>
 internal sealed class SlipOverFace

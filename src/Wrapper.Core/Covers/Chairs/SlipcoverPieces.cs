@@ -8,7 +8,10 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Chairs;
 
-/// <summary>The pieces of a slipcover. Every edge has its seam allowance and half of the pin-fit ease; along a crevice the tuck-in comes on top.</summary>
+/// <summary>
+/// The pieces of a slipcover. Every edge has its seam allowance and half of the pin-fit ease; along a crevice the
+/// tuck-in comes on top.
+/// </summary>
 internal sealed class SlipcoverPieces(Reading reading, ChairBody body)
 {
     private const string Crevice =

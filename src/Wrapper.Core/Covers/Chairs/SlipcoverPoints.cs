@@ -4,7 +4,10 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Chairs;
 
-/// <summary>The points of a slipcover where three pieces or more meet; some seams stop at one and go on with another piece (craft §6.2).</summary>
+/// <summary>
+/// The points of a slipcover where three pieces or more meet; some seams stop at one and go on with another piece
+/// (craft §6.2).
+/// </summary>
 internal sealed class SlipcoverPoints(ChairBody body)
 {
     // Name, piece, edge and how far along it.
@@ -45,7 +48,9 @@ internal sealed class SlipcoverPoints(ChairBody body)
         yield return At("E", "corner", "right");
     }
 
-    /// <summary>Those of one piece. The end of a facing strip is found on the chair: no point is marked on it.</summary>
+    /// <summary>
+    /// Those of one piece. The end of a facing strip is found on the chair: no point is marked on it.
+    /// </summary>
     public IEnumerable<(string Name, string Edge, Length At)> On(Piece piece) =>
         from point in All()
         where point.Piece == piece.Key && piece.Stitch.Has(point.Edge)

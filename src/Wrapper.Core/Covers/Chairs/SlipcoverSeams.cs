@@ -6,7 +6,8 @@ using Wrapper.Core.Patterns;
 namespace Wrapper.Core.Covers.Chairs;
 
 /// <summary>
-/// The seams of a slipcover. Instance 1 of a pair is on the right as one sits, 2 on the left. Of an inside arm the left edge meets the back
+/// The seams of a slipcover. Instance 1 of a pair is on the right as one sits, 2 on the left. Of an inside arm the left
+/// edge meets the back
 /// and the right edge the arm front; of a corner or wing the left edge lies to the rear.
 /// </summary>
 internal sealed class SlipcoverSeams(Reading reading, ChairBody body)
@@ -146,7 +147,8 @@ internal sealed class SlipcoverSeams(Reading reading, ChairBody body)
         );
     }
 
-    // The strip's outer edge follows the outside and goes over the arm; its inner edge is eased to the way up from the foot.
+    // The strip's outer edge follows the outside and goes over the arm; its inner edge is eased to the way up from the
+    // foot.
     private IEnumerable<Seam> Strip(string side, int at)
     {
         yield return new(
@@ -175,7 +177,8 @@ internal sealed class SlipcoverSeams(Reading reading, ChairBody body)
 
     private IEnumerable<Seam> Back(string side, int at)
     {
-        // The inside back's right side is drawn upward and its left side downward; its last stretch wraps over the top rail.
+        // The inside back's right side is drawn upward and its left side downward; its last stretch wraps over the top
+        // rail.
         var (above, thick) = (body.Above.Value, body.Thick.Value);
         var wraps =
             side == "right"
@@ -257,7 +260,8 @@ internal sealed class SlipcoverSeams(Reading reading, ChairBody body)
         );
     }
 
-    // From the foot up, past the arm; the rest of the seam stays closed. Of the outside back the right side is drawn upward, the left
+    // From the foot up, past the arm; the rest of the seam stays closed. Of the outside back the right side is drawn
+    // upward, the left
     // one downward; the corner's rear edge is drawn downward on both sides.
     private IEnumerable<Seam> Zipped(string side, int at, string outer)
     {

@@ -7,7 +7,10 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Chairs;
 
-/// <summary>The base of a sofa in three throw-on sheets: one over each arm, one over seat and front (craft §6.3). Its cushions are items of their own.</summary>
+/// <summary>
+/// The base of a sofa in three throw-on sheets: one over each arm, one over seat and front (craft §6.3). Its cushions
+/// are items of their own.
+/// </summary>
 public sealed class SofaBase : MakeUp
 {
     internal static readonly LengthChoice Round = Choice.OfLength(

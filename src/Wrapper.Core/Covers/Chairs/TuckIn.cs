@@ -5,7 +5,9 @@ using Wrapper.Core.Lengths.Workings;
 
 namespace Wrapper.Core.Covers.Chairs;
 
-/// <summary>The tuck-in along a crevice (craft §1.6): three fifths of the depth that a hand finds, at most 3 in, or as entered.</summary>
+/// <summary>
+/// The tuck-in along a crevice (craft §1.6): three fifths of the depth that a hand finds, at most 3 in, or as entered.
+/// </summary>
 internal static class TuckIn
 {
     /// <summary>The depth used; measures <c>C</c> and, if entered, <c>t</c>.</summary>

@@ -9,7 +9,9 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Cushions;
 
-/// <summary>What every school of box cushion shares: the measures, the ease, the allowances and the measuring sketch.</summary>
+/// <summary>
+/// What every school of box cushion shares: the measures, the ease, the allowances and the measuring sketch.
+/// </summary>
 public abstract class BoxCushion : MakeUp
 {
     internal static readonly Measure T = new Measure(

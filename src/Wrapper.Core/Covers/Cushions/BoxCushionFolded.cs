@@ -7,7 +7,9 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Cushions;
 
-/// <summary>A box cushion from one piece, folded across the front, zip across the back: the quick school (craft §4.2).</summary>
+/// <summary>
+/// A box cushion from one piece, folded across the front, zip across the back: the quick school (craft §4.2).
+/// </summary>
 public sealed class BoxCushionFolded : BoxCushion
 {
     internal static readonly OptionChoice<FoldedZip> Zip = Choice.Of(

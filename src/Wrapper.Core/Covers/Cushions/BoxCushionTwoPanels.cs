@@ -7,7 +7,9 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Cushions;
 
-/// <summary>A box cushion from two panels with boxed corners, seamed at mid-depth, zip across the back (craft §4.3).</summary>
+/// <summary>
+/// A box cushion from two panels with boxed corners, seamed at mid-depth, zip across the back (craft §4.3).
+/// </summary>
 public class BoxCushionTwoPanels : BoxCushion
 {
     /// <inheritdoc/>

@@ -8,7 +8,8 @@ namespace Wrapper.Core.Covers.Cushions;
 
 /// <summary>
 /// Where zip and boxing run along the panel's stitch line (craft §4.1): the zip run <c>Z</c> is centred on the back and
-/// turns each back corner by <c>w</c>, counted from the middle of a round corner; the boxing takes the rest of <c>P</c>.
+/// turns each back corner by <c>w</c>, counted from the middle of a round corner; the boxing takes the rest of
+/// <c>P</c>.
 /// </summary>
 internal sealed class BoxedPlan
 {

@@ -8,7 +8,8 @@ using Wrapper.Core.Patterns;
 namespace Wrapper.Core.Covers.Cushions;
 
 /// <summary>
-/// The boxing in one or more lengths. Along its lower edge it runs from the first end to the second; a lapped end has a tuck
+/// The boxing in one or more lengths. Along its lower edge it runs from the first end to the second; a lapped end has a
+/// tuck
 /// of <c>o</c> out and back that the seam check sees as a seam of its own.
 /// </summary>
 internal sealed class BoxingStrip
@@ -178,7 +179,8 @@ internal sealed class BoxingStrip
             yield return end - lap;
     }
 
-    // Where the boxing is joined. The front run is never joined in its middle: joins before it and after it are counted apart,
+    // Where the boxing is joined. The front run is never joined in its middle: joins before it and after it are counted
+    // apart,
     // each side is shared out evenly, and of all ways to split the count the most even one wins.
     private Working[] Places(Reading reading)
     {
@@ -192,7 +194,8 @@ internal sealed class BoxingStrip
             return [nothing, run];
         if (reading.Chosen(BoxCushionStrip.Joins) is JoinPlaces.Corners)
             return n == 2 ? [nothing, frontEnd, run] : [nothing, frontStart, frontEnd, run];
-        // The lengths beside the front are its neighbours' share, or end just at its corners, whichever comes out more even.
+        // The lengths beside the front are its neighbours' share, or end just at its corners, whichever comes out more
+        // even.
         return (
             from before in Enumerable.Range(0, n)
             let after = n - 1 - before

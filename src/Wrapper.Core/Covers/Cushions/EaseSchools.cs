@@ -117,7 +117,9 @@ internal static class EaseSchools
         OverLarge,
     ];
 
-    /// <summary>Finished sizes of a rectangular cover by the school chosen. The space or inner measures <c>W x L x T</c>.</summary>
+    /// <summary>
+    /// Finished sizes of a rectangular cover by the school chosen. The space or inner measures <c>W x L x T</c>.
+    /// </summary>
     public static FinishedBox Finished(Reading reading) =>
         new(
             InPlan(reading, reading[OutlineShapes.W], "cover W", "cover width"),
@@ -167,7 +169,9 @@ internal static class EaseSchools
             ? size
             : (reading.Chosen(School) is EaseSchool.Soft ? size - ease : size + ease).As(symbol, name);
 
-    /// <summary>The foam to order: the inner as measured, or larger in plan where the school says so (craft §4.8).</summary>
+    /// <summary>
+    /// The foam to order: the inner as measured, or larger in plan where the school says so (craft §4.8).
+    /// </summary>
     public static IReadOnlyList<(string Name, Working Working)> Foam(Reading reading)
     {
         var seat = OutlineShapes.Of(reading);

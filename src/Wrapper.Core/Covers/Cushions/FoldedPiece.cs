@@ -9,8 +9,10 @@ using Wrapper.Core.Patterns;
 namespace Wrapper.Core.Covers.Cushions;
 
 /// <summary>
-/// Draws the folded sheet. The fold lies across the middle; below it the half that becomes the underside, above it the top.
-/// Each back corner is a notch <c>G x G</c>, each front corner a notch <c>G</c> in from the side and <c>2G</c> long across the fold.
+/// Draws the folded sheet. The fold lies across the middle; below it the half that becomes the underside, above it the
+/// top.
+/// Each back corner is a notch <c>G x G</c>, each front corner a notch <c>G</c> in from the side and <c>2G</c> long
+/// across the fold.
 /// </summary>
 internal static class FoldedPiece
 {
@@ -89,7 +91,8 @@ internal static class FoldedPiece
         );
     }
 
-    // The corner rule, c = G − s + a: s of the edge that is joined, a of the edge that it is measured in from (craft §3).
+    // The corner rule, c = G − s + a: s of the edge that is joined, a of the edge that it is measured in from (craft
+    // §3).
     private static IEnumerable<Size> CutOuts(FoldedSheet sheet, Dictionary<string, Working> allowances)
     {
         Working Rule(string joined, string from) => (sheet.Drop - allowances[joined]) + allowances[from];
@@ -188,7 +191,8 @@ internal static class FoldedPiece
         ]);
     }
 
-    // A rounded inner: at each inner corner of a notch the corner line starts a little above the mark and curves into both
+    // A rounded inner: at each inner corner of a notch the corner line starts a little above the mark and curves into
+    // both
     // sides: two arcs of radius r that meet at 45° on the corner's diagonal, tangent to the sides.
     private static IEnumerable<Edge> Softened(List<(string Name, Point Start)> corners, Length r)
     {

@@ -8,7 +8,8 @@ using Wrapper.Core.Patterns;
 namespace Wrapper.Core.Covers.Cushions;
 
 /// <summary>
-/// The sheet that folds into a box: finished top <c>Width x Length</c>, and the fold-down <c>G</c> to mid-depth on every side
+/// The sheet that folds into a box: finished top <c>Width x Length</c>, and the fold-down <c>G</c> to mid-depth on
+/// every side
 /// (craft §4.2). With square = drop the cut square is one seam larger than the corner rule's, so the top loses two.
 /// </summary>
 internal sealed class FoldedSheet
@@ -29,7 +30,8 @@ internal sealed class FoldedSheet
         Turn = new Allowance("w", AllowanceRole.Turn, reading[BoxCushionFolded.ZipTurn]);
         Clear = new Allowance("clear", AllowanceRole.Turn, reading[BoxCushionFolded.ZipClear]);
         ZipSchool = reading.Chosen(BoxCushionFolded.Zip);
-        // Where the corner line leaves the straight: an arc of radius r that has turned 45° lies this far along either side.
+        // Where the corner line leaves the straight: an arc of radius r that has turned 45° lies this far along either
+        // side.
         ArcReach = Radius.TimesRoot2() - Radius;
         ArcInset = Radius - (Radius.TimesRoot2() / 2);
         ZipRun = (

@@ -9,7 +9,9 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Cushions;
 
-/// <summary>A knife-edge seat pad: two mirrored pieces, one seam, an opening left in the back, ties at the posts (craft §4.6).</summary>
+/// <summary>
+/// A knife-edge seat pad: two mirrored pieces, one seam, an opening left in the back, ties at the posts (craft §4.6).
+/// </summary>
 public sealed class KnifeEdgePad : BoxCushion
 {
     internal static readonly OptionChoice<PadFilling> Filling = Choice.Of(

@@ -3,7 +3,10 @@ using Wrapper.Core.Declaring;
 
 namespace Wrapper.Core.Covers.Cushions;
 
-/// <summary>A mattress or futon cover with a gusset all round: the tailored box of craft §4.1, loose, its panels joined where the cloth is narrower (§7.1).</summary>
+/// <summary>
+/// A mattress or futon cover with a gusset all round: the tailored box of craft §4.1, loose, its panels joined where
+/// the cloth is narrower (§7.1).
+/// </summary>
 public sealed class MattressGusset : BoxCushionStrip
 {
     /// <inheritdoc/>
@@ -58,7 +61,9 @@ public sealed class MattressStitchedOff : BoxCushionTwoPanels
 /// <summary>What covers of mattresses change in the choices of a cushion.</summary>
 internal static class Mattress
 {
-    /// <summary>They are pulled on and off: the loose school is usual, without cord, the boxing in three lengths.</summary>
+    /// <summary>
+    /// They are pulled on and off: the loose school is usual, without cord, the boxing in three lengths.
+    /// </summary>
     public static IEnumerable<Choice> Loosely(IEnumerable<Choice> choices) =>
         choices.Select(choice =>
             choice == EaseSchools.School ? EaseSchools.School.StartingWith(EaseSchool.Loose)

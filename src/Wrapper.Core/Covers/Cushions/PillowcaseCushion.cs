@@ -10,7 +10,8 @@ using Wrapper.Core.Patterns;
 namespace Wrapper.Core.Covers.Cushions;
 
 /// <summary>
-/// A pillowcase with a wrapped end, for sofa cushions: two panels seamed at mid-depth, one end left long and folded in like a parcel
+/// A pillowcase with a wrapped end, for sofa cushions: two panels seamed at mid-depth, one end left long and folded in
+/// like a parcel
 /// (craft §4.4). Square corners can be boxed; T, L and curved ends are pinned at mid-depth and trimmed.
 /// </summary>
 public sealed class PillowcaseCushion : BoxCushion

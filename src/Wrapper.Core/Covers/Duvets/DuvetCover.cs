@@ -8,7 +8,10 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Duvets;
 
-/// <summary>A duvet cover of two faces, each in one width or joined of several, or with a ready-made sheet as its back; closed at the foot (craft §8).</summary>
+/// <summary>
+/// A duvet cover of two faces, each in one width or joined of several, or with a ready-made sheet as its back; closed
+/// at the foot (craft §8).
+/// </summary>
 public sealed class DuvetCover : MakeUp
 {
     internal static readonly OptionChoice<DuvetBack> Back = Choice.Of(

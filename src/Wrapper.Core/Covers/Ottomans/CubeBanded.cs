@@ -9,7 +9,8 @@ using Wrapper.Core.Patterns;
 namespace Wrapper.Core.Covers.Ottomans;
 
 /// <summary>
-/// A soft cube with bands round its corners: darted top and bottom that wrap by <c>t</c>, four sides, and a band of half-width <c>b</c> round
+/// A soft cube with bands round its corners: darted top and bottom that wrap by <c>t</c>, four sides, and a band of
+/// half-width <c>b</c> round
 /// each upright corner (craft §5.3).
 /// </summary>
 public sealed class CubeBanded : Ottoman
@@ -181,7 +182,8 @@ public sealed class CubeBanded : Ottoman
         };
     }
 
-    // Band 1 stands at the front right corner, 2 at the back right, 3 at the back left, 4 at the front left; seen from outside.
+    // Band 1 stands at the front right corner, 2 at the back right, 3 at the back left, 4 at the front left; seen from
+    // outside.
     private static IEnumerable<Seam> Uprights(Working high)
     {
         foreach (var (side, at) in new[] { "front", "right", "back", "left" }.Select((side, at) => (side, at)))
@@ -202,7 +204,8 @@ public sealed class CubeBanded : Ottoman
         }
     }
 
-    // Each edge of the darted top takes half a band, a side and half a band; the bottom's front edge has the gap in its middle.
+    // Each edge of the darted top takes half a band, a side and half a band; the bottom's front edge has the gap in its
+    // middle.
     private static IEnumerable<Seam> Rings(SeatOutline seat, List<string> sides, Working b, Working gap)
     {
         foreach (var (sheet, edge, name) in new[] { (1, "upper", "top"), (2, "lower", "bottom") })
@@ -210,7 +213,8 @@ public sealed class CubeBanded : Ottoman
             {
                 var (piece, instance) = Under(sides[at]);
                 var (before, after) = (at == 0 ? 4 : at, at + 1);
-                // Upper edges are drawn from right to left, lower ones from left to right: half of a band counts from its far end.
+                // Upper edges are drawn from right to left, lower ones from left to right: half of a band counts from
+                // its far end.
                 Run HalfBefore() =>
                     edge == "upper" ? new("band", before, edge, null, b.Value) : new("band", before, edge, b.Value);
                 Run HalfAfter() =>

@@ -8,7 +8,9 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Ottomans;
 
-/// <summary>What the ottoman and cube make-ups share: measures, the return beneath, and the pieces that stand on the floor.</summary>
+/// <summary>
+/// What the ottoman and cube make-ups share: measures, the return beneath, and the pieces that stand on the floor.
+/// </summary>
 public abstract class Ottoman : MakeUp
 {
     internal static readonly LengthChoice Turned = Choice.OfLength(
@@ -87,7 +89,9 @@ public abstract class Ottoman : MakeUp
     /// <inheritdoc/>
     public override Sketch Sketch(Reading reading) => PrismSketch.Box(reading, W, L, H);
 
-    /// <summary>How the cover is held under the body (craft §5): the return beneath, and hook-and-loop less a gap at each leg.</summary>
+    /// <summary>
+    /// How the cover is held under the body (craft §5): the return beneath, and hook-and-loop less a gap at each leg.
+    /// </summary>
     private protected static IReadOnlyList<Choice> Beneath { get; } = [Turned, Fastening, Legs, LegGap];
 
     /// <summary>Refuses legs that leave nothing to fasten.</summary>
@@ -141,7 +145,9 @@ public abstract class Ottoman : MakeUp
             };
     }
 
-    /// <summary>The four corner seams of those panels, in order round from the front right; <paramref name="height"/> long.</summary>
+    /// <summary>
+    /// The four corner seams of those panels, in order round from the front right; <paramref name="height"/> long.
+    /// </summary>
     private protected static IEnumerable<Seam> Corners(Working height) =>
         [
             Plain.Join("front right corner", ("front", 1, "right"), ("side", 1, "left"), height),

@@ -10,7 +10,8 @@ using Wrapper.Core.Patterns;
 namespace Wrapper.Core.Covers.Ottomans;
 
 /// <summary>
-/// A loose ottoman cover: a cap that wraps down by <c>f</c> with boxed or pleated corners, an apron of four pieces, cord on the join
+/// A loose ottoman cover: a cap that wraps down by <c>f</c> with boxed or pleated corners, an apron of four pieces,
+/// cord on the join
 /// (craft §5.2).
 /// </summary>
 public sealed class OttomanCap : Ottoman
@@ -220,7 +221,8 @@ public sealed class OttomanCap : Ottoman
         );
     }
 
-    // Cut off at 45° so that the stitch line lies f from the top's corner all round: legs (2 - √2) f. The corner is then 4 f tan 22.5°
+    // Cut off at 45° so that the stitch line lies f from the top's corner all round: legs (2 - √2) f. The corner is
+    // then 4 f tan 22.5°
     // longer than the apron below it, which has no corner piece: two facing pleats swallow it.
     private static (Piece, IEnumerable<Seam>) Pleated(Reading reading, Working w, Working l, Working f)
     {

@@ -6,7 +6,9 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Shared;
 
-/// <summary>How a duvet cover is closed at the foot (craft §8.4): the opening, what holds it, and the foot sewn beside it.</summary>
+/// <summary>
+/// How a duvet cover is closed at the foot (craft §8.4): the opening, what holds it, and the foot sewn beside it.
+/// </summary>
 internal sealed class Closing
 {
     internal static readonly OptionChoice<FootClosing> By = Choice.Of(
@@ -103,7 +105,9 @@ internal sealed class Closing
             yield return At("foot, right of the opening", SeamKind.Join, to, null, width - Beside - Opening);
     }
 
-    /// <summary>With a flap the whole foot stays open: both faces are hemmed, and the flap is caught in the side seams.</summary>
+    /// <summary>
+    /// With a flap the whole foot stays open: both faces are hemmed, and the flap is caught in the side seams.
+    /// </summary>
     public IEnumerable<Use> Uses(Working length)
     {
         if (Flap is not { } flap)
@@ -136,7 +140,9 @@ internal sealed class Closing
         }
     }
 
-    /// <summary>The hems of both faces at the foot, and the tape on them; a flap's hems are edges of their own.</summary>
+    /// <summary>
+    /// The hems of both faces at the foot, and the tape on them; a flap's hems are edges of their own.
+    /// </summary>
     public IEnumerable<Applied> Applied(Working width)
     {
         if (Flap is null)
@@ -176,7 +182,8 @@ internal sealed class Closing
             ? [new("The flap is folded to the inside and caught in both side seams; the whole foot stays open.")]
             : [new($"Opening {reading.Say(Opening.Value)}, the foot sewn beside it.")];
 
-    // The centre panel where there is one, else the width less an eighth at each side; a flap leaves the whole foot open.
+    // The centre panel where there is one, else the width less an eighth at each side; a flap leaves the whole foot
+    // open.
     private static Working OpeningOf(Reading reading, Working width)
     {
         if (reading.Chosen(By) is FootClosing.Flap)

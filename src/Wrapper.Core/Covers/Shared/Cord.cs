@@ -67,7 +67,9 @@ internal static class Cord
 
     private const string Group = "Cord";
 
-    /// <summary>Whether there is cord. What each answer means for a cover it says itself, see <see cref="Asked"/>.</summary>
+    /// <summary>
+    /// Whether there is cord. What each answer means for a cover it says itself, see <see cref="Asked"/>.
+    /// </summary>
     internal static readonly OptionChoice<Cording> Corded = Asked(
         "cord",
         Option.Of(
@@ -100,7 +102,9 @@ internal static class Cord
     public static bool IsChosen(Reading reading, OptionChoice<Cording>? asked = null) =>
         reading.Chosen(asked ?? Corded) is Cording.Both;
 
-    /// <summary>The pattern with the cord of all its cord lines, one join for each of them, and the pieces that cover it.</summary>
+    /// <summary>
+    /// The pattern with the cord of all its cord lines, one join for each of them, and the pieces that cover it.
+    /// </summary>
     public static Pattern Apply(Pattern pattern, Reading reading)
     {
         var corded = pattern.Seams.Where(seam => seam.CordLine is not null).ToList();

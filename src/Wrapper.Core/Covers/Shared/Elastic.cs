@@ -5,7 +5,10 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Shared;
 
-/// <summary>Elastic along a hem: in a casing or sewn straight on, all round or at the corners, by ratio or by pull (craft §3, §7.2).</summary>
+/// <summary>
+/// Elastic along a hem: in a casing or sewn straight on, all round or at the corners, by ratio or by pull (craft §3,
+/// §7.2).
+/// </summary>
 internal static class Elastic
 {
     internal static readonly OptionChoice<ElasticRun> Run = Choice.Of(
@@ -66,7 +69,10 @@ internal static class Elastic
     public static EdgeUse Use(Reading reading) =>
         reading.Chosen(Edge) is ElasticEdge.Sewn ? EdgeUse.Elastic : EdgeUse.Casing;
 
-    /// <summary>The elastic to cut for an edge of <paramref name="perimeter"/>; <paramref name="reach"/> is how far it runs on either side of each of so many corners.</summary>
+    /// <summary>
+    /// The elastic to cut for an edge of <paramref name="perimeter"/>; <paramref name="reach"/> is how far it runs on
+    /// either side of each of so many corners.
+    /// </summary>
     public static IEnumerable<Notion> Notions(Reading reading, Working perimeter, Working reach, int corners)
     {
         switch (reading.Chosen(Run))

@@ -5,7 +5,10 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Shared;
 
-/// <summary>What lies under a cover, as pieces: each is listed with its size and area too, for whoever buys it so (craft §4.8, §9.3).</summary>
+/// <summary>
+/// What lies under a cover, as pieces: each is listed with its size and area too, for whoever buys it so (craft §4.8,
+/// §9.3).
+/// </summary>
 internal static class Fillings
 {
     /// <summary>The pattern with these fillings: none is sewn, so every edge of theirs is raw.</summary>

@@ -11,7 +11,10 @@ internal static class Plain
     /// <summary>The edges of a plain piece, anticlockwise from the lower one.</summary>
     public static readonly string[] Sides = ["lower", "right", "upper", "left"];
 
-    /// <summary>A rectangle with lower, right, upper and left edges, each with the allowance that <paramref name="allowance"/> gives it.</summary>
+    /// <summary>
+    /// A rectangle with lower, right, upper and left edges, each with the allowance that <paramref name="allowance"/>
+    /// gives it.
+    /// </summary>
     public static Piece Rectangle(
         string key,
         string name,

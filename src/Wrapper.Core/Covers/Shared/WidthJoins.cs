@@ -8,8 +8,10 @@ using Wrapper.Core.Patterns;
 namespace Wrapper.Core.Covers.Shared;
 
 /// <summary>
-/// Pieces wider than the cloth, joined of several widths (craft §8.2): a whole width in the centre and equal sides, never a seam down the
-/// middle; two equal panels on request; or one strip at the right, where the cloth is a little narrow. Works on any pattern: pieces that
+/// Pieces wider than the cloth, joined of several widths (craft §8.2): a whole width in the centre and equal sides,
+/// never a seam down the
+/// middle; two equal panels on request; or one strip at the right, where the cloth is a little narrow. Works on any
+/// pattern: pieces that
 /// may be joined are cut at upright lines, and seams and uses follow.
 /// </summary>
 internal static class WidthJoins
@@ -33,10 +35,15 @@ internal static class WidthJoins
         Option.Of(WidthSchool.None, "Never joined", "Take cloth that is wide enough.")
     );
 
-    /// <summary>More widths than this are joined by nobody: then the cloth is too narrow, and the piece is told as too wide for it.</summary>
+    /// <summary>
+    /// More widths than this are joined by nobody: then the cloth is too narrow, and the piece is told as too wide for
+    /// it.
+    /// </summary>
     public const int MostWidths = 40;
 
-    /// <summary>The pattern with every piece that may be joined, and is wider than the cloth, in several widths.</summary>
+    /// <summary>
+    /// The pattern with every piece that may be joined, and is wider than the cloth, in several widths.
+    /// </summary>
     public static Pattern Apply(Pattern pattern, Reading reading)
     {
         foreach (var piece in pattern.Pieces.Where(piece => piece.MayBeJoined).ToList())
@@ -45,7 +52,10 @@ internal static class WidthJoins
         return pattern;
     }
 
-    /// <summary>The centre panel of a piece of this finished width with a seam on both sides, where it is wider than the cloth; else null.</summary>
+    /// <summary>
+    /// The centre panel of a piece of this finished width with a seam on both sides, where it is wider than the cloth;
+    /// else null.
+    /// </summary>
     public static Working? Centre(Reading reading, Working width) =>
         reading.Chosen(School) is WidthSchool.Centre && Places(width, reading, ClothRole.Face) is { Count: > 0 } places
             ? places[places.Count / 2] - places[(places.Count / 2) - 1]
@@ -82,7 +92,8 @@ internal static class WidthJoins
         return places;
     }
 
-    // A bit of arc between a join and the point where it meets the next one would lie within the allowance of the join: such a join moves to one side of that point, to the
+    // A bit of arc between a join and the point where it meets the next one would lie within the allowance of the join:
+    // such a join moves to one side of that point, to the
     // nearer one first.
     private static IEnumerable<Working> ClearOfArcs(Piece piece, Working place, int join)
     {

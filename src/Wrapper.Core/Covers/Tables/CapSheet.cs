@@ -5,12 +5,17 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Tables;
 
-/// <summary>An obstacle under an edge: on which side (0 front, then anticlockwise), where it begins from that side's left end, how wide it is, and the drop that is left there.</summary>
+/// <summary>
+/// An obstacle under an edge: on which side (0 front, then anticlockwise), where it begins from that side's left end,
+/// how wide it is, and the drop that is left there.
+/// </summary>
 internal sealed record Obstacle(int Number, int Side, Working From, Working Width, Working Drop);
 
 /// <summary>
-/// One sheet over a rectangular board with a drop of its own on each side (craft §9.3). Corners are sewn by the corner rule, where unequal drops
-/// meet the longer side slopes down to the smaller, or they are rounded in one curve; over an obstacle the drop is shorter.
+/// One sheet over a rectangular board with a drop of its own on each side (craft §9.3). Corners are sewn by the corner
+/// rule, where unequal drops
+/// meet the longer side slopes down to the smaller, or they are rounded in one curve; over an obstacle the drop is
+/// shorter.
 /// </summary>
 internal sealed class CapSheet
 {

@@ -9,7 +9,10 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Tables;
 
-/// <summary>A cap over a work table, pressing board, tray or bench, held by elastic or a drawstring, with a drop of its own on each side (craft §9.3).</summary>
+/// <summary>
+/// A cap over a work table, pressing board, tray or bench, held by elastic or a drawstring, with a drop of its own on
+/// each side (craft §9.3).
+/// </summary>
 public sealed class ElasticCap : MakeUp
 {
     internal static readonly CountChoice Obstacles = Choice.OfCount(

@@ -38,7 +38,8 @@ internal static class PadStack
             Grain = Grain.Either,
         }.Measured(board.Width, board.Depth);
 
-    // Each turn goes round what is there already; it is measured on its own outer face, where it is longest: 2 (W + 2 k t) + 2 (T + 2 k t) for the k-th, all turns together.
+    // Each turn goes round what is there already; it is measured on its own outer face, where it is longest: 2 (W + 2 k
+    // t) + 2 (T + 2 k t) for the k-th, all turns together.
     private static Piece Wrapped(Reading reading, Working w, Working l, int turns)
     {
         var once = (w + reading[ElasticCap.T]).As("h", "half-way round the board");

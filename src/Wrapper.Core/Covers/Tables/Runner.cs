@@ -8,7 +8,10 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Tables;
 
-/// <summary>A runner for a table or a shelf, hemmed along its sides; its ends are hemmed or left raw. The worked example of docs/ADDING_A_MAKE_UP.md.</summary>
+/// <summary>
+/// A runner for a table or a shelf, hemmed along its sides; its ends are hemmed or left raw. The worked example of
+/// docs/ADDING_A_MAKE_UP.md.
+/// </summary>
 public sealed class Runner : MakeUp
 {
     internal static readonly Measure L = new(

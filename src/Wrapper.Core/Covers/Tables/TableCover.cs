@@ -8,7 +8,9 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Tables;
 
-/// <summary>What the fitted covers of a rectangular table share (craft §9.1, §9.2): top, drop, and a double hem.</summary>
+/// <summary>
+/// What the fitted covers of a rectangular table share (craft §9.1, §9.2): top, drop, and a double hem.
+/// </summary>
 public abstract class TableCover : MakeUp
 {
     internal static readonly AllowanceDeclaration FirstFold = new AllowanceDeclaration(

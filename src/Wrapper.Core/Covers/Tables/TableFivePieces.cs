@@ -6,7 +6,9 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Tables;
 
-/// <summary>A fitted table cover of a top and four sides, its corners sewn to the floor or left open over a pleat (craft §9.1).</summary>
+/// <summary>
+/// A fitted table cover of a top and four sides, its corners sewn to the floor or left open over a pleat (craft §9.1).
+/// </summary>
 public sealed class TableFivePieces : TableCover
 {
     internal static readonly OptionChoice<TableCornerSchool> Corners = Choice.Of(

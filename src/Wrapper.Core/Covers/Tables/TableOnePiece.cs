@@ -6,7 +6,9 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Tables;
 
-/// <summary>A fitted table cover from one sheet with boxed corners and a double hem below the drop (craft §9.2).</summary>
+/// <summary>
+/// A fitted table cover from one sheet with boxed corners and a double hem below the drop (craft §9.2).
+/// </summary>
 public sealed class TableOnePiece : TableCover
 {
     /// <inheritdoc/>

@@ -9,7 +9,9 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Tables;
 
-/// <summary>A cover for a board that narrows to a nose, by widths along its length, drawn in beneath by a cord (craft §9.4).</summary>
+/// <summary>
+/// A cover for a board that narrows to a nose, by widths along its length, drawn in beneath by a cord (craft §9.4).
+/// </summary>
 public sealed class TracedBoard : MakeUp
 {
     internal static readonly OptionChoice<SideLine> Sides = Choice.Of(

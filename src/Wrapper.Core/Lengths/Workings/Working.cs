@@ -54,7 +54,9 @@ public abstract record Working
         return Terms.Count == 0 ? this : Over([.. Terms.Select(term => term.Replace(change))]);
     }
 
-    /// <summary>The same sum with the leaf or intermediate called <paramref name="symbol"/> taken as <paramref name="value"/>.</summary>
+    /// <summary>
+    /// The same sum with the leaf or intermediate called <paramref name="symbol"/> taken as <paramref name="value"/>.
+    /// </summary>
     public Working With(string symbol, Length value) =>
         Replace(node =>
             node switch
@@ -90,10 +92,15 @@ public abstract record Working
     /// <summary>This length times √2, rounded once.</summary>
     public Working TimesRoot2() => new Scaled(Irrational.Root2, this);
 
-    /// <summary>The slant across two lengths square to each other: the root of the sum of their squares, rounded once.</summary>
+    /// <summary>
+    /// The slant across two lengths square to each other: the root of the sum of their squares, rounded once.
+    /// </summary>
     public static Working Slant(Working a, Working b) => new Geometric(Bend.Slant, a, b);
 
-    /// <summary>The arc of a circle over <paramref name="chord"/> that rises <paramref name="rise"/> in its middle, rounded once.</summary>
+    /// <summary>
+    /// The arc of a circle over <paramref name="chord"/> that rises <paramref name="rise"/> in its middle, rounded
+    /// once.
+    /// </summary>
     public static Working ArcOver(Working chord, Working rise) => new Geometric(Bend.Arc, chord, rise);
 
     /// <summary>This length up to the next multiple of <paramref name="step"/>.</summary>
@@ -126,7 +133,9 @@ public sealed record Allowance(string Symbol, AllowanceRole Role, Length Size) :
     protected override Working Over(IReadOnlyList<Working> terms) => this;
 }
 
-/// <summary>A named intermediate (<c>D</c>, <c>P</c>, <c>Z</c>): printed on a line of its own, then referred to.</summary>
+/// <summary>
+/// A named intermediate (<c>D</c>, <c>P</c>, <c>Z</c>): printed on a line of its own, then referred to.
+/// </summary>
 public sealed record Named(string Symbol, string Name, Working Inner) : Working
 {
     /// <inheritdoc/>
@@ -154,7 +163,9 @@ public sealed record Sum : Working
     /// <inheritdoc/>
     public override IReadOnlyList<Working> Terms { get; }
 
-    /// <summary>The sum of <paramref name="parts"/>, flattened, with equal terms counted and zero allowances kept out.</summary>
+    /// <summary>
+    /// The sum of <paramref name="parts"/>, flattened, with equal terms counted and zero allowances kept out.
+    /// </summary>
     public static Working Of(params IEnumerable<Working> parts)
     {
         var counted = new List<(int Count, Working Term)>();

@@ -14,7 +14,10 @@ public static class WorkingText
         Multiplicative = 2,
         Tight = 3;
 
-    /// <summary>The lines of <paramref name="working"/>, the last one for <paramref name="title"/>; figures in <paramref name="unit"/>, without a unit word.</summary>
+    /// <summary>
+    /// The lines of <paramref name="working"/>, the last one for <paramref name="title"/>; figures in
+    /// <paramref name="unit"/>, without a unit word.
+    /// </summary>
     public static IReadOnlyList<string> Lines(Working working, string title, JobUnit unit)
     {
         var lines = new List<string>();

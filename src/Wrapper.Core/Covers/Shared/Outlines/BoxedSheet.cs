@@ -7,8 +7,10 @@ using Wrapper.Core.Patterns;
 namespace Wrapper.Core.Covers.Shared.Outlines;
 
 /// <summary>
-/// A flat sheet that turns down all round a top of straight sides: on every side a flap as deep as that side's fall, its ends square to
-/// the side, joined at the corners (the corner rule, craft §3). Edges: <c>front</c> is a flap's outer edge, <c>front start</c> and
+/// A flat sheet that turns down all round a top of straight sides: on every side a flap as deep as that side's fall,
+/// its ends square to
+/// the side, joined at the corners (the corner rule, craft §3). Edges: <c>front</c> is a flap's outer edge, <c>front
+/// start</c> and
 /// <c>front end</c> its two ends.
 /// </summary>
 internal sealed class BoxedSheet
@@ -41,7 +43,8 @@ internal sealed class BoxedSheet
     private readonly bool uncut;
 
     /// <summary>
-    /// A sheet over <paramref name="seat"/> that turns down by <paramref name="fall"/>. <paramref name="seam"/> gives the allowance of each flap end;
+    /// A sheet over <paramref name="seat"/> that turns down by <paramref name="fall"/>. <paramref name="seam"/> gives
+    /// the allowance of each flap end;
     /// with <paramref name="stitchOff"/> nothing is cut out before the corners are sewn.
     /// </summary>
     public BoxedSheet(SeatOutline seat, Working fall, Func<string, Working> seam, bool stitchOff = false)
@@ -50,7 +53,9 @@ internal sealed class BoxedSheet
         Sides = [.. seat.Outline.Edges.Select(edge => edge.Name)];
     }
 
-    /// <summary>The same by the corner school that is chosen; square = drop moves a seam allowance from the top to the sides.</summary>
+    /// <summary>
+    /// The same by the corner school that is chosen; square = drop moves a seam allowance from the top to the sides.
+    /// </summary>
     public static BoxedSheet BySchool(Reading reading, SeatOutline seat, Working fall, string piece)
     {
         var s = reading[EdgeAllowances.Seam];
@@ -79,7 +84,9 @@ internal sealed class BoxedSheet
             _ => null,
         };
 
-    /// <summary>The sheet as a piece; <paramref name="outer"/> gives the allowance of a flap's outer edge, flap ends are seams.</summary>
+    /// <summary>
+    /// The sheet as a piece; <paramref name="outer"/> gives the allowance of a flap's outer edge, flap ends are seams.
+    /// </summary>
     public Piece Piece(string key, string name, int quantity, Func<string, Working> outer)
     {
         var allowances = new Dictionary<string, Working>();

@@ -10,7 +10,9 @@ namespace Wrapper.Core.Covers.Shared.Outlines;
 /// <summary>Arcs by chord and rise.</summary>
 internal static class Bows
 {
-    /// <summary>The radius of the arc over <paramref name="chord"/> with <paramref name="rise"/>: (c²/4 + h²) / 2h.</summary>
+    /// <summary>
+    /// The radius of the arc over <paramref name="chord"/> with <paramref name="rise"/>: (c²/4 + h²) / 2h.
+    /// </summary>
     public static Length Radius(Length chord, Length rise)
     {
         var (c, h) = (chord.ToMillimetres(), rise.ToMillimetres());
@@ -216,7 +218,8 @@ internal sealed class TracedShape : SeatShape
         };
     }
 
-    // Back is the edge that was named, or whose middle lies highest; front the one whose middle lies furthest in from it.
+    // Back is the edge that was named, or whose middle lies highest; front the one whose middle lies furthest in from
+    // it.
     private static (string Front, string Back) Ends(Outline traced, int chosen)
     {
         var middles = traced

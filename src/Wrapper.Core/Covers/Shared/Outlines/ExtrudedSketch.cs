@@ -4,14 +4,17 @@ using Wrapper.Core.Lengths;
 
 namespace Wrapper.Core.Covers.Shared.Outlines;
 
-/// <summary>A body of one profile all along, its end towards the eye, going back to the upper right and foreshortened.</summary>
+/// <summary>
+/// A body of one profile all along, its end towards the eye, going back to the upper right and foreshortened.
+/// </summary>
 internal static class ExtrudedSketch
 {
     private const decimal Across = 0.42m,
         Rise = 0.46m;
 
     /// <summary>
-    /// The profile <paramref name="end"/> drawn back over <paramref name="length"/>; <paramref name="lines"/> lie on the end, and the measure
+    /// The profile <paramref name="end"/> drawn back over <paramref name="length"/>; <paramref name="lines"/> lie on
+    /// the end, and the measure
     /// <c>Along</c> of the length starts at a corner of it.
     /// </summary>
     public static Sketch Of(

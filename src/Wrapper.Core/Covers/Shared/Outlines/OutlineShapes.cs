@@ -6,7 +6,9 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Shared.Outlines;
 
-/// <summary>The outlines that a seat can have: what each measures, what makes it impossible, and how it is drawn (craft §1, §2).</summary>
+/// <summary>
+/// The outlines that a seat can have: what each measures, what makes it impossible, and how it is drawn (craft §1, §2).
+/// </summary>
 internal static class OutlineShapes
 {
     private static readonly SeatShape[] All =
@@ -309,7 +311,10 @@ internal static class OutlineShapes
                 };
     }
 
-    /// <summary>The measuring sketch: a box on this outline, its letters where they are measured. Usual sizes stand in for what is not measured yet.</summary>
+    /// <summary>
+    /// The measuring sketch: a box on this outline, its letters where they are measured. Usual sizes stand in for what
+    /// is not measured yet.
+    /// </summary>
     public static Sketch Sketch(Reading reading, Measure thickness) =>
         PrismSketch.Of(Chosen(reading).Drawing(reading), thickness, reading.Drawn(thickness));
 

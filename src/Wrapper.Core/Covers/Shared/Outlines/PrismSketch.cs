@@ -5,7 +5,8 @@ using Wrapper.Core.Lengths;
 namespace Wrapper.Core.Covers.Shared.Outlines;
 
 /// <summary>
-/// A seat of any outline seen from the front, a little from above and the right, to scale: the front true, depth going back at an
+/// A seat of any outline seen from the front, a little from above and the right, to scale: the front true, depth going
+/// back at an
 /// angle and foreshortened. Walls that face the eye are drawn from the back to the front, the top last.
 /// </summary>
 internal static class PrismSketch

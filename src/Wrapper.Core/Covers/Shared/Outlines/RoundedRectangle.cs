@@ -4,7 +4,8 @@ using Wrapper.Core.Lengths;
 namespace Wrapper.Core.Covers.Shared.Outlines;
 
 /// <summary>
-/// A rectangle with front, right, back and left edges, its corners square or quarter circles. Straight edges that a large
+/// A rectangle with front, right, back and left edges, its corners square or quarter circles. Straight edges that a
+/// large
 /// radius leaves nothing of are left out.
 /// </summary>
 internal static class RoundedRectangle

@@ -6,7 +6,8 @@ using Wrapper.Core.Patterns;
 namespace Wrapper.Core.Covers.Shared.Outlines;
 
 /// <summary>
-/// The outline of a seat along the stitch line: how it is drawn, the length of each edge by formula, its extents, and the four runs
+/// The outline of a seat along the stitch line: how it is drawn, the length of each edge by formula, its extents, and
+/// the four runs
 /// that a boxing follows: back, left, front and right, anticlockwise from <see cref="BackStart"/>.
 /// </summary>
 internal sealed record SeatOutline
@@ -56,7 +57,9 @@ internal sealed record SeatOutline
     /// <summary>The edge that is seen first and never joined.</summary>
     public string Front { get; init; } = "front";
 
-    /// <summary>Half of the arc beside the back counts with it: a rounded corner has no mark of its own to turn at.</summary>
+    /// <summary>
+    /// Half of the arc beside the back counts with it: a rounded corner has no mark of its own to turn at.
+    /// </summary>
     public bool RoundCorners { get; init; }
 
     /// <summary>The perimeter by a formula of its own; else it is the sum of the edges.</summary>
@@ -92,7 +95,9 @@ internal sealed record SeatOutline
             ? Ring.StartOf("back right corner")!.Value + Outline.LengthOf("back right corner").Over(2)
             : Ring.StartOf(Back)!.Value;
 
-    /// <summary>The same outline moved out by <paramref name="by"/> on every side, or in: arcs stay arcs, corners are mitred.</summary>
+    /// <summary>
+    /// The same outline moved out by <paramref name="by"/> on every side, or in: arcs stay arcs, corners are mitred.
+    /// </summary>
     public SeatOutline Grown(Working by, bool inward = false)
     {
         if (by.Value == Length.Zero)
@@ -129,7 +134,8 @@ internal sealed record SeatOutline
         );
 
     /// <summary>
-    /// Both diagonals of an outline with four straight sides, as drawn on a piece: its sides alone would not hold it square. <paramref name="edge"/> names
+    /// Both diagonals of an outline with four straight sides, as drawn on a piece: its sides alone would not hold it
+    /// square. <paramref name="edge"/> names
     /// the piece's edge that starts in the corner where a side of the outline starts.
     /// </summary>
     public IEnumerable<Size> Diagonals(Outline drawn, Func<string, string>? edge = null)

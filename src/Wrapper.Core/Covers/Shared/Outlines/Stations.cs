@@ -17,7 +17,9 @@ internal static class Stations
     private static readonly Measure[] Distances = [.. Enumerable.Range(1, Most).Select(Distance)];
     private static readonly Measure[] Widths = [.. Enumerable.Range(1, Most).Select(Width)];
 
-    /// <summary>Where each station lies and how wide it is there; station n is asked while n of them or more are.</summary>
+    /// <summary>
+    /// Where each station lies and how wide it is there; station n is asked while n of them or more are.
+    /// </summary>
     public static IEnumerable<Measure> Measures =>
         Enumerable.Range(1, Most).SelectMany(n => new[] { From(n), WidthAt(n) });
 

@@ -8,7 +8,8 @@ using Wrapper.Core.Patterns;
 namespace Wrapper.Core.Covers.Shared.Outlines;
 
 /// <summary>
-/// A seat that tapers: front and back width, depth, and widths at stations between them (craft §1.7). The sides mirror each other
+/// A seat that tapers: front and back width, depth, and widths at stations between them (craft §1.7). The sides mirror
+/// each other
 /// and run through all stations, straight or as a smooth curve of arcs.
 /// </summary>
 internal sealed class TaperedShape : SeatShape
@@ -122,7 +123,9 @@ internal sealed class TaperedShape : SeatShape
 
     private static string Stretch(string side, int at, bool only) => only ? side : $"{side} {at + 1}";
 
-    /// <summary>Front, stations and back of these widths; the sides straight from one to the next, or one smooth curve.</summary>
+    /// <summary>
+    /// Front, stations and back of these widths; the sides straight from one to the next, or one smooth curve.
+    /// </summary>
     public static Outline Of(
         Length front,
         Length back,
