@@ -91,6 +91,75 @@ public sealed class ApiTests(Host host) : IClassFixture<Host>
         Assert.EndsWith($"= {text[..^3]}", (string)found["working"]!.AsArray()[^1]!, StringComparison.Ordinal);
     }
 
+    // Items that are not asked for count all the same: only their drafts are left out.
+    [Fact]
+    public async Task A_plan_tells_the_drafts_that_are_asked_for_and_counts_all()
+    {
+        JsonNode first = await Item("box-cushion-folded"),
+            second = await Item("box-cushion-folded");
+        second["id"] = "i2";
+        var job = await Job(first, second);
+        var (_, all) = await host.Post("/api/plan", job);
+        foreach (var (of, ids) in new[] { ("i2", "i2"), ("", ""), ("i1,i2", "i1,i2"), ("gone", "") })
+        {
+            var (status, plan) = await host.Post($"/api/plan?of={of}", job.DeepClone());
+            Assert.Equal(HttpStatusCode.OK, status);
+            Assert.Equal(ids, string.Join(',', plan["items"]!.AsArray().Select(item => (string)item!["id"]!)));
+            Assert.Equal(all["totals"]!.ToJsonString(), plan["totals"]!.ToJsonString());
+            Assert.Equal(all["stages"]!.ToJsonString(), plan["stages"]!.ToJsonString());
+        }
+    }
+
+    // A station is asked for while there are that many of them, and none of them where the outline has no stations at all.
+    [Theory]
+    [InlineData("tapered", "2", "f1 w1 f2 w2")]
+    [InlineData("tapered", "0", "")]
+    [InlineData("rectangle", "2", "")]
+    public async Task A_draft_says_which_fields_are_asked(string shape, string stations, string asked)
+    {
+        var item = await Item("box-cushion-strip", ("choices", "shape", shape), ("choices", "stations", stations));
+        var (_, plan) = await host.Post("/api/plan?lay=none", await Job(item));
+        var fields = plan["items"]![0]!["draft"]!["asked"]!.AsArray().Select(field => (string)field!).ToList();
+        Assert.Equal(
+            asked,
+            string.Join(
+                ' ',
+                fields.Where(field => field[9..].Length == 2 && field[9] is 'f' or 'w').Select(f => f[9..])
+            )
+        );
+        Assert.Equal(shape == "tapered", fields.Contains("choices.stations"));
+    }
+
+    // What each role is cut from is the server's to say, in doubt or not; a cloth that nothing falls back on is not used.
+    [Fact]
+    public async Task A_draft_says_what_it_is_cut_from()
+    {
+        var job = await Job(await Item("ottoman-boxed", ("measures", "H", "x"), ("choices", "cord", "both")));
+        var spare = job["cloths"]![0]!.DeepClone();
+        spare["id"] = "spare";
+        job["cloths"]!.AsArray().Add(spare);
+        async Task<(string Roles, string Used)> Said()
+        {
+            var (_, plan) = await host.Post("/api/plan?lay=none", job.DeepClone());
+            return (
+                string.Join(
+                    "; ",
+                    plan["items"]![0]!["draft"]!["cutFrom"]!
+                        .AsArray()
+                        .Select(role => $"{role!["role"]} {role["cloth"]}")
+                ),
+                string.Join(
+                    ' ',
+                    plan["cloths"]!.AsArray().Where(cloth => (bool)cloth!["used"]!).Select(c => $"{c!["id"]}")
+                )
+            );
+        }
+        var first = (string)job["cloths"]![0]!["id"]!;
+        Assert.Equal(($"face {first}", first), await Said());
+        job["items"]![0]!["otherCloths"] = new JsonObject { ["cord covering"] = "spare" };
+        Assert.Equal(($"face {first}; cord covering spare", $"{first} spare"), await Said());
+    }
+
     // Schools that can follow a T come first; those that cannot carry the reason at the outline.
     [Fact]
     public async Task Schools_that_fit_are_compared_first()

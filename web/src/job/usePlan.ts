@@ -1,6 +1,7 @@
-import { keepPreviousData, replaceEqualDeep, useQuery } from '@tanstack/react-query'
+import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { useDeferredValue, useEffect, useMemo, useState } from 'react'
-import { answer, api, newId, Refused, type Item, type JobDocument, type Plan } from '../api/client'
+import { answer, api, newId, Refused, type JobDocument, type Plan } from '../api/client'
+import { Drafts } from './drafts'
 import { identity } from './identity'
 
 export interface JobPlan {
@@ -48,52 +49,6 @@ function usePlaceInLine(call: string, isAway: boolean): number {
     gcTime: 0,
   })
   return isAway && late === call ? (place.data?.place ?? 0) : 0
-}
-
-type PlannedItem = Plan['items'][number]
-
-/** A draft, and what it was drafted from. */
-interface Drafted {
-  item: Item
-  number: number
-  cloths: JobDocument['cloths']
-  unit: JobDocument['unit']
-  planned: PlannedItem
-}
-
-// Asked for by name no further than an address reaches; beyond that all are asked for.
-const MostNamed = 60
-
-/** Drafts of a document: only what has changed is asked for again, the rest stays the very same object. */
-class Drafts {
-  private known = new Map<string, Drafted>()
-
-  async of(document: JobDocument, signal: AbortSignal): Promise<Plan> {
-    const { items, cloths, unit } = document
-    const has = (item: Item, at: number) => {
-      const known = this.known.get(item.id)
-      return known?.item === item && known.number === at + 1 && known.cloths === cloths && known.unit === unit
-    }
-    const asked = items.filter((item, at) => !has(item, at)).map((item) => item.id)
-    const plan = await answer(
-      api.POST('/api/plan', {
-        params: { query: asked.length > MostNamed ? { lay: 'none' } : { lay: 'none', of: asked.join(',') } },
-        body: document,
-        signal,
-      }),
-    )
-    // Parts of a draft that come back the same are the same objects: nobody who looks at them is drawn again.
-    const fresh = new Map(
-      plan.items.map((planned) => [planned.id, replaceEqualDeep(this.known.get(planned.id)?.planned, planned)]),
-    )
-    this.known = new Map(
-      items.flatMap((item, at) => {
-        const planned = fresh.get(item.id) ?? this.known.get(item.id)?.planned
-        return planned ? [[item.id, { item, number: at + 1, cloths, unit, planned }]] : []
-      }),
-    )
-    return { ...plan, items: [...this.known.values()].map(({ planned }) => planned) }
-  }
 }
 
 /**
