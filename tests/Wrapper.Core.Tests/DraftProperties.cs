@@ -120,12 +120,13 @@ public class DraftProperties
                         continue;
                     // A station's width moves each side by half of the eighth, a point on an arc slides along it: no
                     // more than a seam may differ by.
-                    // So does the width at a nose, which nothing is sewn to. One width of a joined piece need not reach
+                    // So do the width at a nose, which nothing is sewn to, and a nose that is as round as it can be.
+                    // One width of a joined piece need not reach
                     // what a dimension of the whole piece moves.
                     if (
                         (
                             name.Any(char.IsDigit)
-                            || (name == "back" && item.MakeUp == "traced-board")
+                            || (name is "back" or "nose" && item.MakeUp == "traced-board")
                             || piece.Dimensions.ContainsKey("join at 1")
                         )
                         && Moved(piece.Stitch, changed.Stitch) <= Length.Inches(0, 1, 16)

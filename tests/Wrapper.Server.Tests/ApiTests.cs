@@ -110,7 +110,8 @@ public sealed class ApiTests(Host host) : IClassFixture<Host>
         }
     }
 
-    // A station is asked for while there are that many of them, and none of them where the outline has no stations at all.
+    // A station is asked for while there are that many of them, and none of them where the outline has no stations at
+    // all.
     [Theory]
     [InlineData("tapered", "2", "f1 w1 f2 w2")]
     [InlineData("tapered", "0", "")]
@@ -130,7 +131,8 @@ public sealed class ApiTests(Host host) : IClassFixture<Host>
         Assert.Equal(shape == "tapered", fields.Contains("choices.stations"));
     }
 
-    // What each role is cut from is the server's to say, in doubt or not; a cloth that nothing falls back on is not used.
+    // What each role is cut from is the server's to say, in doubt or not; a cloth that nothing falls back on is not
+    // used.
     [Fact]
     public async Task A_draft_says_what_it_is_cut_from()
     {
