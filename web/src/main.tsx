@@ -3,9 +3,9 @@ import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { createBrowserRouter, RouterProvider } from 'react-router'
 import { Refused } from './api/client'
-import { Home } from './home/Home'
+import { Home } from './workroom/Home'
 import { JobPage } from './job/JobPage'
-import { Look } from './Look'
+import { Look } from './parts/Look'
 import './styles.css'
 
 const queries = new QueryClient({

@@ -1,7 +1,7 @@
 import { Button, Input } from 'antd'
 import { useState } from 'react'
 import { answer, api, newId, Refused } from '../api/client'
-import { Dialog } from './Dialog'
+import { Dialog } from '../parts/Dialog'
 import { useDocument, useEdit, useScene } from './scene'
 
 /** Asks what is covered and what it is called; everything else is asked on the drawing. */

@@ -1,6 +1,6 @@
 import { Button, Radio } from 'antd'
 import { useState } from 'react'
-import { Dialog } from './Dialog'
+import { Dialog } from '../parts/Dialog'
 import type { Question } from './merging'
 
 interface Props {

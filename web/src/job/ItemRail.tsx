@@ -2,7 +2,7 @@ import { Button } from 'antd'
 import { memo } from 'react'
 import type { Item } from '../api/client'
 import { useEdit, useScene, type JobScene } from './scene'
-import { SketchDrawing } from './SketchDrawing'
+import { SketchDrawing } from '../parts/SketchDrawing'
 
 const draftOf = ({ plan }: JobScene, id: string) => plan?.items.find((planned) => planned.id === id)?.draft
 const itemOf = ({ job }: JobScene, id: string) => job.document.items.find((each) => each.id === id)

@@ -2,7 +2,7 @@ import { Button, Input, Segmented } from 'antd'
 import { memo, useRef } from 'react'
 import { Link } from 'react-router'
 import { newId, type Unit } from '../api/client'
-import { useLight } from '../Look'
+import { useLight } from '../parts/Look'
 import { useEdit, useScene, useUnit } from './scene'
 
 /** Name and customer, the unit, undo and redo, light, and how saving stands. */

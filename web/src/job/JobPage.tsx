@@ -3,8 +3,8 @@ import { Button } from 'antd'
 import { lazy, memo, Suspense, type ComponentType, useCallback, useLayoutEffect, useMemo, useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { answer, api, type MakeUp } from '../api/client'
-import { Keys } from '../keys/Keys'
-import { stages, type StageKey } from '../stages/stages'
+import { Keys } from './Keys'
+import { stages, type StageKey } from './stages'
 import { AddItem } from './AddItem'
 import { ConflictDialog } from './ConflictDialog'
 import { JobContext, SceneStore, useScene, type JobScene } from './scene'
@@ -19,11 +19,11 @@ import { usePlan } from './usePlan'
 const stageView = (load: () => Promise<{ default: ComponentType }>) =>
   lazy(() => load().then((module) => ({ default: memo(module.default) })))
 const views = {
-  measure: stageView(() => import('../stages/Measure')),
-  'make-up': stageView(() => import('../stages/MakeUp')),
-  pieces: stageView(() => import('../stages/Pieces')),
-  lay: stageView(() => import('../stages/Lay')),
-  buy: stageView(() => import('../stages/Buy')),
+  measure: stageView(() => import('../stages/measure/Measure')),
+  'make-up': stageView(() => import('../stages/make-up/MakeUp')),
+  pieces: stageView(() => import('../stages/pieces/Pieces')),
+  lay: stageView(() => import('../stages/lay/Lay')),
+  buy: stageView(() => import('../stages/buy/Buy')),
 }
 const none: MakeUp[] = []
 

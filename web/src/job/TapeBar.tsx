@@ -1,5 +1,5 @@
 import { Link } from 'react-router'
-import { stages, type StageKey } from '../stages/stages'
+import { stages, type StageKey } from './stages'
 import { memo } from 'react'
 import { useScene } from './scene'
 

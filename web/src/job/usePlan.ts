@@ -2,7 +2,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { useDeferredValue, useEffect, useMemo, useState } from 'react'
 import { answer, api, newId, Refused, type JobDocument, type Plan } from '../api/client'
 import { Drafts } from './drafts'
-import { identity } from './identity'
+import { identity } from '../parts/identity'
 
 export interface JobPlan {
   /** Drafts of the document as it is; lays of it too once they are there. */

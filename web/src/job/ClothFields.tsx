@@ -1,0 +1,153 @@
+import { Button, Input, Segmented } from 'antd'
+import { useRef } from 'react'
+import { newId, unitWord, type Cloth, type ClothPlan } from '../api/client'
+import { EntryField } from './EntryField'
+import { Prices } from './Prices'
+import { useClothEdit } from './useClothEdit'
+import { useEdit, useScene, useUnit } from './scene'
+
+const names = {
+  width: 'Width, edge to edge',
+  selvedge: 'Each selvedge',
+  step: 'The shop cuts in',
+  margin: 'Safety margin',
+}
+
+interface Props {
+  cloth: Cloth
+  planned: ClothPlan | undefined
+  show: (keyof typeof names)[]
+  priced?: boolean
+}
+
+/** What is known of one cloth. */
+export function ClothFields({ cloth, planned, show, priced }: Props) {
+  const jobUnit = useUnit()
+  const currency = useScene((scene) => scene.job.document.currency)
+  const editJob = useEdit()
+  const step = useRef('')
+  const article = cloth.articleLength
+  const change = useClothEdit(cloth)
+  const edit = (changed: Partial<Cloth>, at = step.current) => change(changed, at)
+  const problem = (field: string) => planned?.problems.find((each) => each.field === `cloths.${cloth.id}.${field}`)
+  return (
+    <div
+      className="cloth-fields"
+      onFocus={() => {
+        step.current = newId()
+      }}
+    >
+      <label className="swatch">
+        <input
+          type="color"
+          aria-label={`Colour of ${cloth.name}`}
+          value={cloth.tone}
+          onChange={(event) => edit({ tone: event.currentTarget.value })}
+        />
+      </label>
+      <label>
+        Cloth
+        <Input value={cloth.name} maxLength={80} onChange={(event) => edit({ name: event.currentTarget.value })} />
+      </label>
+      {show.map((key) => (
+        <EntryField
+          key={key}
+          name={`cloths.${cloth.id}.${key}`}
+          label={key === 'selvedge' && article ? 'Cut off along each edge' : names[key]}
+          unit={key === 'step' ? '' : unitWord(jobUnit)}
+          state={{
+            entry: cloth[key],
+            read: key === 'step' ? undefined : planned?.fields[`cloths.${cloth.id}.${key}`],
+            problem: problem(key),
+          }}
+          write={(typed, at) => edit({ [key]: { typed, unit: jobUnit } }, at)}
+        />
+      ))}
+      {!priced && article && (
+        <EntryField
+          name={`cloths.${cloth.id}.articleLength`}
+          label="Length, edge to edge"
+          unit={unitWord(jobUnit)}
+          state={{
+            entry: article,
+            read: planned?.fields[`cloths.${cloth.id}.articleLength`],
+            problem: problem('articleLength'),
+          }}
+          write={(typed, at) => edit({ articleLength: { typed, unit: jobUnit } }, at)}
+        />
+      )}
+      {priced && (
+        <EntryField
+          name={`cloths.${cloth.id}.price`}
+          label={article ? 'Price of one' : 'Price'}
+          unit={currency}
+          state={{ entry: { typed: cloth.price, unit: jobUnit }, read: undefined, problem: problem('price') }}
+          write={(price, at) => edit({ price }, at)}
+        />
+      )}
+      {priced && !article && (
+        <Segmented
+          tabIndex={-1}
+          aria-label="Priced by"
+          name={`by-${cloth.id}`}
+          value={cloth.pricedBy}
+          options={[
+            { value: 'yd', label: 'a yard' },
+            { value: 'm', label: 'a metre' },
+          ]}
+          onChange={(pricedBy) => edit({ pricedBy }, '')}
+        />
+      )}
+      {!priced && (
+        <Segmented
+          tabIndex={-1}
+          aria-label="Sold"
+          name={`sold-${cloth.id}`}
+          value={article ? 'article' : 'roll'}
+          options={[
+            { value: 'roll', label: 'off the roll' },
+            { value: 'article', label: 'ready-made' },
+          ]}
+          onChange={(sold) => edit({ articleLength: sold === 'article' ? { typed: '', unit: jobUnit } : null }, '')}
+        />
+      )}
+      {!priced && (
+        <Segmented
+          tabIndex={-1}
+          aria-label="Direction"
+          name={`way-${cloth.id}`}
+          value={cloth.oneWay ? 'one' : 'both'}
+          options={[
+            { value: 'both', label: 'lies both ways' },
+            { value: 'one', label: 'one way up' },
+          ]}
+          onChange={(way) => edit({ oneWay: way === 'one' }, '')}
+        />
+      )}
+      {priced && !article && <Prices cloth={cloth} planned={planned} edit={edit} />}
+      {planned?.used === false && (
+        <Button
+          onClick={() =>
+            editJob('', (document) => ({
+              ...document,
+              cloths: document.cloths.filter((each) => each.id !== cloth.id),
+            }))
+          }
+        >
+          Remove
+        </Button>
+      )}
+    </div>
+  )
+}
+
+/** What is wrong with a cloth beyond the fields that are asked here. */
+export function OtherProblems({ planned, asked }: { planned: ClothPlan | undefined; asked: string[] }) {
+  return planned?.problems
+    .filter((problem) => !asked.some((field) => problem.field.endsWith(`.${field}`)))
+    .map((problem) => (
+      <p key={problem.reason} className="problem" role="alert">
+        {problem.reason}. <span>For example {problem.example}.</span>
+      </p>
+    ))
+}

@@ -1,0 +1,145 @@
+import { Input } from 'antd'
+import { useEffect, useState } from 'react'
+import { useLight } from '../parts/Look'
+import { Dialog } from '../parts/Dialog'
+import { draftInHand, useSceneStore } from './scene'
+import { stages, type StageKey } from './stages'
+
+interface Command {
+  name: string
+  keys: string
+  run: () => void
+}
+
+const typing = (target: EventTarget | null) =>
+  target instanceof HTMLElement &&
+  (target.isContentEditable ||
+    (/^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) && (target as HTMLInputElement).type !== 'radio'))
+
+/** Shortcuts, the sheet that lists them, and the palette that finds them by name. Letters sleep while a field has the focus. */
+export function Keys({ stage }: { stage: StageKey }) {
+  const store = useSceneStore()
+  const { turn } = useLight()
+  const [open, setOpen] = useState<'sheet' | 'palette'>()
+  const measures = () => {
+    const scene = store.get()
+    const asked = draftInHand(scene)?.asked
+    const makeUp = scene.makeUps.find((each) => each.key === scene.item?.makeUp)
+    return makeUp?.measures.filter((measure) => asked?.includes(`measures.${measure.key}`)) ?? []
+  }
+  const focus = (key: string) => document.querySelector<HTMLElement>(`[data-field="measures.${key}"]`)?.focus()
+  // As things stand when a key is pressed: nothing here is drawn again while somebody types.
+  const commands = (): Command[] => {
+    const scene = store.get()
+    const { job, item, go, add } = scene
+    const { items, unit } = job.document
+    const at = items.findIndex((each) => each.id === item?.id)
+    const step = (by: number) => {
+      const next = items[(at + by + items.length) % items.length]
+      if (next) scene.take(next.id)
+    }
+    return [
+      ...stages.map((each, n) => ({ name: `Go to ${each.name}`, keys: `${n + 1}`, run: () => go(each.key) })),
+      ...(stage === 'measure'
+        ? measures().map((measure) => ({
+            name: `Measure the ${measure.name}`,
+            keys: measure.key,
+            run: () => focus(measure.key),
+          }))
+        : []),
+      { name: 'Next item', keys: '.', run: () => step(1) },
+      { name: 'Item before', keys: ',', run: () => step(-1) },
+      { name: 'Add an item', keys: '+', run: add },
+      { name: 'Undo', keys: 'Ctrl Z', run: job.undo },
+      { name: 'Redo', keys: 'Ctrl Shift Z', run: job.redo },
+      {
+        name: unit === 'cm' ? 'Read in inches' : 'Read in centimetres',
+        keys: '=',
+        run: () => job.edit('', (old) => ({ ...old, unit: old.unit === 'cm' ? 'in' : 'cm' })),
+      },
+      { name: 'Turn the light', keys: '*', run: turn },
+      { name: 'Find a command', keys: 'Ctrl K', run: () => setOpen('palette') },
+      { name: 'Show the shortcuts', keys: '?', run: () => setOpen('sheet') },
+    ]
+  }
+  useEffect(() => {
+    const listen = (event: KeyboardEvent) => {
+      if (event.altKey || document.querySelector('dialog[open]')) return
+      if (event.key === 'Escape' && typing(event.target)) {
+        ;(event.target as HTMLElement).blur()
+        return
+      }
+      const pressed =
+        event.ctrlKey || event.metaKey ? `Ctrl ${event.shiftKey ? 'Shift ' : ''}${event.key.toUpperCase()}` : event.key
+      if (pressed.length === 1 && typing(event.target)) return
+      const measure = stage === 'measure' && measures().find((each) => each.key.length > 1 && each.key[0] === pressed)
+      const known = commands()
+      const command =
+        known.find((each) => each.keys === pressed) ??
+        known.find((each) => each.keys.toLowerCase() === pressed.toLowerCase())
+      if (!command && !measure) return
+      event.preventDefault()
+      if (command) command.run()
+      else if (measure) focus(measure.key)
+    }
+    window.addEventListener('keydown', listen)
+    return () => window.removeEventListener('keydown', listen)
+  })
+  if (open === 'palette') return <Palette commands={commands()} close={() => setOpen(undefined)} />
+  return (
+    open && (
+      <Dialog title="Shortcuts" close={() => setOpen(undefined)}>
+        <p>Letters and digits work while no field has the focus. Esc leaves a field, Enter goes to the next line.</p>
+        <dl className="shortcuts">
+          {commands().map((each) => (
+            <div key={each.name}>
+              <dt>
+                <kbd>{each.keys}</kbd>
+              </dt>
+              <dd>{each.name}</dd>
+            </div>
+          ))}
+        </dl>
+      </Dialog>
+    )
+  )
+}
+
+function Palette({ commands, close }: { commands: Command[]; close: () => void }) {
+  const [sought, setSought] = useState('')
+  const [picked, setPicked] = useState(0)
+  const words = sought.toLowerCase().split(' ')
+  const found = commands.filter((each) => words.every((word) => each.name.toLowerCase().includes(word)))
+  const run = (command: Command | undefined) => {
+    close()
+    command?.run()
+  }
+  return (
+    <Dialog title="Find a command" close={close}>
+      <Input
+        data-first
+        aria-label="Command"
+        role="combobox"
+        aria-expanded
+        aria-controls="found-commands"
+        value={sought}
+        onChange={(event) => {
+          setSought(event.currentTarget.value)
+          setPicked(0)
+        }}
+        onKeyDown={(event) => {
+          if (event.key === 'ArrowDown') setPicked(Math.min(picked + 1, found.length - 1))
+          else if (event.key === 'ArrowUp') setPicked(Math.max(picked - 1, 0))
+          else if (event.key === 'Enter') run(found[picked])
+        }}
+      />
+      <ul className="found" id="found-commands" role="listbox" aria-label="Commands">
+        {found.map((each, n) => (
+          <li key={each.name} role="option" aria-selected={n === picked} onClick={() => run(each)}>
+            {each.name} <kbd>{each.keys}</kbd>
+          </li>
+        ))}
+      </ul>
+    </Dialog>
+  )
+}

@@ -1,0 +1,16 @@
+import { answer, api, newId } from '../api/client'
+import { useDocument, useEdit } from './scene'
+
+/** Adds a cloth with usual values to the job. */
+export function useAddCloth() {
+  const jobDocument = useDocument()
+  const editJob = useEdit()
+  return () =>
+    void (async () => {
+      const { cloths, unit } = jobDocument
+      const cloth = await answer(
+        api.POST('/api/cloths', { body: { id: newId(), name: `Cloth ${cloths.length + 1}`, unit } }),
+      )
+      editJob('', (document) => ({ ...document, cloths: [...document.cloths, cloth] }))
+    })()
+}

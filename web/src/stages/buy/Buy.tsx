@@ -1,0 +1,138 @@
+import { Button } from 'antd'
+import { ClothFields, OtherProblems } from '../../job/ClothFields'
+import { FillingCloth } from './FillingCloth'
+import { IHave } from './IHave'
+import { Savings } from './Savings'
+import { useAddCloth } from '../../job/useAddCloth'
+import { useScene } from '../../job/scene'
+
+/** What to buy: cloth rounded up as the shop sells it, and the notions of every item with their workings. */
+export default function Buy() {
+  const jobCloths = useScene((scene) => scene.job.document.cloths)
+  const jobItems = useScene((scene) => scene.job.document.items)
+  const plan = useScene((scene) => scene.plan)
+  const stale = useScene((scene) => scene.stale)
+  const addCloth = useAddCloth()
+  const drafts = jobItems.map((item) => ({
+    item,
+    pattern: plan?.items.find((each) => each.id === item.id)?.draft.pattern,
+  }))
+  return (
+    <>
+      {jobCloths.map((cloth) => {
+        const planned = plan?.cloths.find((each) => each.id === cloth.id)
+        const buying = planned?.buying
+        return (
+          <section key={cloth.id} className={stale ? 'purchase stale' : 'purchase'} aria-label={cloth.name}>
+            <ClothFields cloth={cloth} planned={planned} show={cloth.articleLength ? [] : ['step', 'margin']} priced />
+            <OtherProblems planned={planned} asked={['step', 'margin', 'price', 'leastCut', 'from']} />
+            {buying ? (
+              <table className="sum">
+                <tbody>
+                  <tr>
+                    <th scope="row">{buying.beforeWashing ? 'Needed before washing' : 'Needed, as laid'}</th>
+                    <td>{buying.needed.text}</td>
+                  </tr>
+                  {buying.toStart && (
+                    <tr>
+                      <th scope="row">One repeat, to start</th>
+                      <td>{buying.toStart.text}</td>
+                    </tr>
+                  )}
+                  {buying.forSkew && (
+                    <tr>
+                      <th scope="row">To square a skewed print</th>
+                      <td>{buying.forSkew.text}</td>
+                    </tr>
+                  )}
+                  {buying.margin.ticks > 0 && (
+                    <tr>
+                      <th scope="row">Safety margin</th>
+                      <td>{buying.margin.text}</td>
+                    </tr>
+                  )}
+                  <tr className="bought">
+                    <th scope="row">{buying.articles === null ? 'To buy, rounded up' : 'Ready-made'}</th>
+                    <td data-testid={`bought-${cloth.id}`}>
+                      {buying.articles ?? (
+                        <>
+                          {buying.bought.text} <small>{buying.boughtOtherwise}</small>
+                        </>
+                      )}
+                    </td>
+                  </tr>
+                  <tr>
+                    <th scope="row">Left over</th>
+                    <td>{buying.leftOver.text}</td>
+                  </tr>
+                  {buying.leastCut && (
+                    <tr>
+                      <th scope="row">The least the shop cuts</th>
+                      <td>{buying.leastCut}</td>
+                    </tr>
+                  )}
+                  {buying.cost && (
+                    <tr>
+                      <th scope="row">Cost</th>
+                      <td>{buying.cost}</td>
+                    </tr>
+                  )}
+                  {buying.cheaper && (
+                    <tr>
+                      <td colSpan={2} className="cheaper">
+                        {buying.cheaper}
+                      </td>
+                    </tr>
+                  )}
+                </tbody>
+              </table>
+            ) : (
+              planned?.problems.length === 0 && (
+                <p className="note">{planned.pieces === 0 ? 'Nothing is cut from this cloth yet.' : 'Laying …'}</p>
+              )
+            )}
+            {buying?.articles === null && <IHave cloth={cloth} />}
+          </section>
+        )
+      })}
+      <Button onClick={addCloth}>Add a cloth</Button>
+      <Savings />
+      <section className="notions">
+        <h2>Beside the cloth</h2>
+        <table>
+          <thead>
+            <tr>
+              <th>Item</th>
+              <th>What</th>
+              <th>For one</th>
+              <th>How it was reckoned</th>
+            </tr>
+          </thead>
+          <tbody>
+            {drafts.flatMap(({ item, pattern }) =>
+              (pattern?.notions ?? []).map((notion, at) => (
+                <tr key={`${item.id}/${notion.key}`}>
+                  {at === 0 && (
+                    <th scope="rowgroup" rowSpan={pattern?.notions.length}>
+                      {item.name}
+                      {item.quantity !== '1' ? ` × ${item.quantity}` : ''}
+                    </th>
+                  )}
+                  <td>
+                    {notion.name}
+                    {notion.note && <small> {notion.note}</small>}
+                  </td>
+                  <td className="figure">
+                    {notion.amount || (notion.length?.text ?? notion.count)}
+                    {notion.role && <FillingCloth item={item} role={notion.role} name={notion.name} />}
+                  </td>
+                  <td className="sum-line">{notion.working.at(-1)}</td>
+                </tr>
+              )),
+            )}
+          </tbody>
+        </table>
+      </section>
+    </>
+  )
+}

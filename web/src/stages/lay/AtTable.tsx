@@ -1,0 +1,30 @@
+import { ClothEntry, type ClothGroup } from '../../job/ClothEntry'
+
+const measured = {
+  measuredWidth: 'Width on the table',
+  measuredLength: 'Length on the table',
+  squaring: 'Squaring took',
+} as const
+
+/** The cloth as it turns out on the table: laid anew to its true width, and told where it is too short. */
+export function AtTable({ cloth, planned, edit }: ClothGroup) {
+  return (
+    <details className="demands" open={cloth.measuredWidth !== null || cloth.measuredLength !== null || undefined}>
+      <summary>At the table</summary>
+      <p className="note">Measured as it lies, washed if it is to be, selvedges included.</p>
+      <div className="cloth-fields">
+        {(['measuredWidth', 'measuredLength', 'squaring'] as const).map((key) => (
+          <ClothEntry
+            key={key}
+            cloth={cloth}
+            planned={planned}
+            name={key}
+            label={measured[key]}
+            entry={cloth[key]}
+            write={(entry, step) => edit({ [key]: entry }, step)}
+          />
+        ))}
+      </div>
+    </details>
+  )
+}

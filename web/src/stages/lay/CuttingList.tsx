@@ -1,0 +1,99 @@
+import { memo } from 'react'
+import type { Cloth, ClothPlan, Plan } from '../../api/client'
+import { useEdit } from '../../job/scene'
+
+type LayOf = NonNullable<ClothPlan['lay']>
+
+interface Props {
+  lay: LayOf
+  items: Plan['items']
+  cloth: string
+  name: string
+  already: Cloth['cut']
+  wrongSideUp: boolean
+}
+
+/** What is chalked on the cloth, in cutting order: every box from the squared end and from one selvedge, so that no mark is measured from another. */
+export const CuttingList = memo(function CuttingList({ lay, items, cloth, name, already, wrongSideUp }: Props) {
+  const editJob = useEdit()
+  const isCut = (id: string) => already.some((one) => one.piece === id)
+  const cut = lay.placed.filter((piece) => isCut(piece.id)).length
+  // What is cut stays where it was cut; on folded or torn cloth nothing is pinned.
+  const tick = (piece: LayOf['placed'][number]) =>
+    editJob('', (document) => ({
+      ...document,
+      cloths: document.cloths.map((each) =>
+        each.id !== cloth
+          ? each
+          : isCut(piece.id)
+            ? { ...each, cut: each.cut.filter((one) => one.piece !== piece.id) }
+            : {
+                ...each,
+                cut: [...each.cut, piece.size],
+                pins:
+                  each.spread === 'single'
+                    ? [...each.pins.filter((pin) => pin.piece !== piece.id), piece.here]
+                    : each.pins,
+              },
+      ),
+    }))
+  const called = new Map(
+    items.flatMap(({ draft }) => draft.pattern?.pieces ?? []).map((piece) => [piece.label, piece.name]),
+  )
+  return (
+    <details className="cutting">
+      <summary>
+        Cutting list with marks
+        {cut > 0 && (
+          <b>
+            {' '}
+            {cut} of {lay.placed.length} cut
+          </b>
+        )}
+      </summary>
+      <table>
+        <caption>
+          {name}, {wrongSideUp ? 'wrong' : 'right'} side up, cut lines; measured from the squared end and from the
+          selvedge on top of the drawing.
+          {lay.foldedTo &&
+            ` Folded double, right sides together, as far as ${lay.foldedTo.text}: what lies above the fold is cut with what lies below it.`}
+        </caption>
+        <thead>
+          <tr>
+            <th>Cut</th>
+            <th>Order</th>
+            <th>Piece</th>
+            <th>From the end</th>
+            <th>to</th>
+            <th>From the selvedge</th>
+            <th>to</th>
+          </tr>
+        </thead>
+        <tbody>
+          {lay.placed.map((piece, at) => (
+            <tr key={piece.id}>
+              <td>
+                <input
+                  type="checkbox"
+                  aria-label={`${piece.label}, number ${at + 1}, is cut`}
+                  checked={isCut(piece.id)}
+                  disabled={wrongSideUp}
+                  onChange={() => tick(piece)}
+                />
+              </td>
+              <td>{at + 1}</td>
+              <th scope="row">
+                <b>{piece.label}</b> {called.get(piece.label)}
+                {piece.on && <small> on {piece.on}</small>}
+              </th>
+              <td>{piece.alongRoll.text}</td>
+              <td>{piece.toAlongRoll.text}</td>
+              <td>{piece.fromSelvedge.text}</td>
+              <td>{piece.toSelvedge.text}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </details>
+  )
+})

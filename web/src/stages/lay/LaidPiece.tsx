@@ -1,0 +1,112 @@
+import { memo, useState, type KeyboardEvent, type PointerEvent } from 'react'
+import type { ClothPlan } from '../../api/client'
+import type { Moves } from './useMoves'
+
+type Placed = NonNullable<ClothPlan['lay']>['placed'][number]
+
+interface Props {
+  piece: Placed
+  repeat: NonNullable<ClothPlan['lay']>['repeat']
+  hatch: string
+  letter: number
+  pointed: boolean
+  point: (id: string | undefined) => void
+  /** Missing where the cloth is seen from its wrong side: then nothing is moved. */
+  moves: Moves | undefined
+}
+
+// An inch in hundredths of a millimetre: what an arrow key moves a piece by.
+const inch = 2540
+
+const arrows: Record<string, [number, number]> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+}
+
+/** A piece on the cloth: dragged by the pointer, or moved by the arrow keys; P pins and unpins it, T turns it. */
+export const LaidPiece = memo(function LaidPiece({
+  piece,
+  repeat,
+  hatch,
+  letter,
+  pointed,
+  point,
+  moves: allowed,
+}: Props) {
+  // What is cut stays where it was cut.
+  const moves = piece.isCut ? undefined : allowed
+  const [from, setFrom] = useState<{ x: number; y: number }>()
+  const [by, setBy] = useState({ x: 0, y: 0 })
+  const { box } = piece
+  const size = Math.min(letter, box.width * 0.45, box.height * 0.7)
+  const place = { piece: piece.id, turns: piece.turns, along: box.x, across: box.y }
+  const on = (event: PointerEvent<SVGGElement>) => {
+    const matrix = event.currentTarget.ownerSVGElement?.getScreenCTM()?.inverse()
+    const at = matrix && new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix)
+    return { x: at?.x ?? 0, y: at?.y ?? 0 }
+  }
+  const toggle = () => {
+    if (piece.pinned) moves?.unpin(piece.id)
+    else moves?.pin(piece.here)
+  }
+  const key = (event: KeyboardEvent) => {
+    if (event.ctrlKey || event.metaKey || event.altKey) return
+    const step = arrows[event.key]
+    const known = step !== undefined || ['p', 't', 'Enter'].includes(event.key)
+    if (!known || !moves) return
+    event.preventDefault()
+    event.stopPropagation()
+    // What is matched moves by whole repeats.
+    const by = { along: (piece.matched && repeat?.along) || inch, across: (piece.matched && repeat?.across) || inch }
+    if (step) void moves.move({ ...place, along: box.x + step[0] * by.along, across: box.y + step[1] * by.across })
+    else if (event.key === 't') void moves.turn(place)
+    else toggle()
+  }
+  return (
+    <g
+      className={`laid${pointed ? ' pointed' : ''}${piece.pinned ? ' pinned' : ''}${piece.isCut ? ' is-cut' : ''}`}
+      transform={from && `translate(${by.x} ${by.y})`}
+      tabIndex={0}
+      role="button"
+      aria-pressed={piece.pinned}
+      aria-label={`${piece.label}, ${piece.alongRoll.text} from the end, ${piece.fromSelvedge.text} from the selvedge${piece.isCut ? ', cut' : piece.pinned ? ', pinned' : ''}`}
+      onMouseEnter={() => point(piece.id)}
+      onMouseLeave={() => point(undefined)}
+      onFocus={() => point(piece.id)}
+      onKeyDown={key}
+      onPointerDown={(event) => {
+        if (!moves || event.button !== 0) return
+        event.currentTarget.setPointerCapture(event.pointerId)
+        setFrom(on(event))
+        setBy({ x: 0, y: 0 })
+      }}
+      onPointerMove={(event) => {
+        if (from) setBy({ x: on(event).x - from.x, y: on(event).y - from.y })
+      }}
+      onPointerUp={() => {
+        setFrom(undefined)
+        if (from && Math.hypot(by.x, by.y) > inch / 2)
+          void moves?.move({ ...place, along: box.x + by.x, across: box.y + by.y })
+      }}
+      onPointerCancel={() => setFrom(undefined)}
+    >
+      <path d={piece.path} className="cloth-piece" />
+      <path d={piece.path} fill={hatch} />
+      <path d={piece.path} className="cut" />
+      {piece.pinned && !piece.isCut && (
+        <circle className="pin" cx={box.x + size * 0.6} cy={box.y + size * 0.6} r={size * 0.28} />
+      )}
+      <text
+        x={box.x + box.width / 2}
+        y={box.y + box.height / 2}
+        fontSize={size}
+        dominantBaseline="central"
+        textAnchor="middle"
+      >
+        {piece.label}
+      </text>
+    </g>
+  )
+})

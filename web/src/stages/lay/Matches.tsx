@@ -1,0 +1,59 @@
+import { Select } from 'antd'
+import type { ClothPlan, Match } from '../../api/client'
+import { changeItem, useEdit, useScene } from '../../job/scene'
+
+/** How each kind of piece is matched to the repeat, and which items lie in line. */
+export function Matches({ matches }: { matches: ClothPlan['matches'] }) {
+  const jobItems = useScene((scene) => scene.job.document.items)
+  const editJob = useEdit()
+  const choose = (item: string, piece: string, match: Match) =>
+    editJob('', (document) =>
+      changeItem(document, item, (old) => ({ ...old, matches: { ...old.matches, [piece]: match } })),
+    )
+  const line = (item: string, inLine: boolean) =>
+    editJob('', (document) => changeItem(document, item, (old) => ({ ...old, inLine })))
+  const items = [...new Set(matches.map((match) => match.item))]
+  return (
+    <details className="demands matches">
+      <summary>How pieces match</summary>
+      {items.map((id) => {
+        const own = matches.filter((match) => match.item === id)
+        return (
+          <fieldset key={id}>
+            <legend>{own[0]?.itemName}</legend>
+            <label className="tick">
+              <input
+                type="checkbox"
+                checked={jobItems.find((item) => item.id === id)?.inLine ?? false}
+                onChange={(event) => line(id, event.currentTarget.checked)}
+              />
+              In line: the print runs on over its covers and over the items beside it that are in line too
+            </label>
+            <div className="cloth-fields">
+              {own.map((match) => (
+                <label key={match.piece}>
+                  <span>
+                    <b>{match.label}</b> {match.name}
+                  </span>
+                  <Select
+                    aria-label={`${match.label} ${match.name} matches`}
+                    value={match.match}
+                    options={
+                      [
+                        { value: 'same', label: 'from the same place' },
+                        { value: 'centred', label: 'motif in the middle' },
+                        ...(match.follows ? [{ value: 'follows', label: `runs on from the ${match.follows}` }] : []),
+                        { value: 'free', label: 'need not match' },
+                      ] as { value: Match; label: string }[]
+                    }
+                    onChange={(chosen) => choose(id, match.piece, chosen)}
+                  />
+                </label>
+              ))}
+            </div>
+          </fieldset>
+        )
+      })}
+    </details>
+  )
+}

@@ -1,0 +1,94 @@
+import { useQuery } from '@tanstack/react-query'
+import { Button, Input } from 'antd'
+import { useState } from 'react'
+import { newId, answer, api, type Cloth, type Remnant } from '../../api/client'
+import { ClothEntry, type ClothGroup } from '../../job/ClothEntry'
+import { identity } from '../../parts/identity'
+import { useDocument, useScene, useUnit } from '../../job/scene'
+
+/** Remnants and part rolls that are there: laid on before anything is bought. */
+export function Stock({ cloth, planned, edit }: ClothGroup) {
+  const jobUnit = useUnit()
+  const change = (at: number, remnant: Remnant, step?: string) =>
+    edit({ stock: cloth.stock.map((each, n) => (n === at ? remnant : each)) }, step)
+  return (
+    <details className="demands" open={cloth.stock.length > 0 || undefined}>
+      <summary>Remnants and part rolls that are there</summary>
+      {cloth.stock.map((remnant, at) => (
+        <fieldset key={remnant.id || at} className="cloth-fields">
+          <legend>{remnant.name || `Remnant ${at + 1}`}</legend>
+          <label>
+            Called
+            <Input
+              value={remnant.name}
+              maxLength={80}
+              onChange={(event) => change(at, { ...remnant, name: event.currentTarget.value })}
+            />
+          </label>
+          <ClothEntry
+            cloth={cloth}
+            planned={planned}
+            name={`stock.${at}.length`}
+            label="Length"
+            entry={remnant.length}
+            write={(length, step) => change(at, { ...remnant, length }, step)}
+          />
+          <ClothEntry
+            cloth={cloth}
+            planned={planned}
+            name={`stock.${at}.width`}
+            label="Usable width, if less"
+            entry={remnant.width}
+            write={(width, step) => change(at, { ...remnant, width }, step)}
+          />
+          <Button onClick={() => edit({ stock: cloth.stock.filter((_, n) => n !== at) })}>Take it away</Button>
+        </fieldset>
+      ))}
+      <Offers cloth={cloth} take={(remnant) => edit({ stock: [...cloth.stock, { ...remnant, id: newId() }] })} />
+      <Button
+        onClick={() =>
+          edit({
+            stock: [...cloth.stock, { id: newId(), name: '', length: { typed: '', unit: jobUnit }, width: null }],
+          })
+        }
+      >
+        Add a remnant
+      </Button>
+    </details>
+  )
+}
+
+// What other jobs have left of cloth of this name, once it has been cut.
+function Offers({ cloth, take }: { cloth: Cloth; take: (remnant: Remnant) => void }) {
+  const jobDocument = useDocument()
+  const id = useScene((scene) => scene.id)
+  const [asked, setAsked] = useState(false)
+  const found = useQuery({
+    queryKey: ['remnants', identity(jobDocument), cloth.id],
+    queryFn: ({ signal }) =>
+      answer(
+        api.POST('/api/remnants', {
+          params: { query: { except: id } },
+          body: { job: jobDocument, cloth: cloth.id },
+          signal,
+        }),
+      ),
+    enabled: asked,
+    gcTime: 10_000,
+  })
+  if (!asked) return <Button onClick={() => setAsked(true)}>Look for some in other jobs</Button>
+  return (
+    <div className="offers" role="status">
+      {found.isFetching && <p>Looking …</p>}
+      {found.error && <p className="problem">{found.error.message}</p>}
+      {!found.isFetching && found.data?.length === 0 && <p>No other job has cut all of a cloth called {cloth.name}.</p>}
+      {!found.isFetching &&
+        found.data?.map((offer) => (
+          <p key={offer.remnant.name}>
+            {offer.job} has {offer.along.text} by {offer.across.text} left.{' '}
+            <Button onClick={() => take(offer.remnant)}>Use it</Button>
+          </p>
+        ))}
+    </div>
+  )
+}

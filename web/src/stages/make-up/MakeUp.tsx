@@ -1,0 +1,201 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query'
+import { Button } from 'antd'
+import { memo, useDeferredValue } from 'react'
+import { answer, api, unitWord, type Choice, type Comparison } from '../../api/client'
+import { EntryField } from '../../job/EntryField'
+import { identity } from '../../parts/identity'
+import { Shapes } from '../../parts/Shapes'
+import {
+  changeItem,
+  draftInHand,
+  useAsked,
+  useDocument,
+  useEdit,
+  useScene,
+  useSceneStore,
+  useUnit,
+} from '../../job/scene'
+import { useItemField } from '../../job/useItemField'
+
+/** The schools side by side with what each takes, then what can be chosen within the one in hand. */
+export default function MakeUp() {
+  const makeUp = useScene(({ makeUps, item }) => makeUps.find((each) => each.key === item?.makeUp))
+  const remarks = useScene((scene) => draftInHand(scene)?.pattern?.remarks)
+  const steps = useScene((scene) => draftInHand(scene)?.pattern?.steps)
+  const asked = useAsked()
+  if (!makeUp) return null
+  const shown = makeUp.choices.filter((choice) => !choice.onMeasure && asked('choices', choice.key))
+  const groups = [...new Set(shown.map((choice) => choice.group))]
+  return (
+    <>
+      <Schools />
+      {remarks && remarks.length > 0 && (
+        <ul className="remarks">
+          {remarks.map((remark) => (
+            <li key={remark.text} className={remark.caution ? 'caution' : ''}>
+              {remark.caution && <b>Take care. </b>}
+              {remark.text}
+            </li>
+          ))}
+        </ul>
+      )}
+      <div className="groups">
+        {groups.map((group) => (
+          <fieldset key={group} className="group">
+            <legend>{group}</legend>
+            {shown
+              .filter((choice) => choice.group === group)
+              .map((choice) => (
+                <ChoiceField key={choice.key} choice={choice} />
+              ))}
+          </fieldset>
+        ))}
+        <fieldset className="group">
+          <legend>Allowances</legend>
+          {makeUp.allowances.map((allowance) => (
+            <AllowanceField key={allowance.symbol} symbol={allowance.symbol} name={allowance.name} />
+          ))}
+          <p className="note">An edge can have an allowance of its own: see Pieces.</p>
+        </fieldset>
+      </div>
+      {steps && (
+        <section className="steps">
+          <h2>Making order</h2>
+          <ol>
+            {steps.map((step) => (
+              <li key={step}>{step}</li>
+            ))}
+          </ol>
+        </section>
+      )}
+    </>
+  )
+}
+
+const Schools = memo(function Schools() {
+  const id = useScene((scene) => scene.item?.id)
+  const jobDocument = useDeferredValue(useDocument())
+  const compared = useQuery({
+    queryKey: ['compare', identity(jobDocument), id],
+    queryFn: ({ signal }) => answer(api.POST('/api/compare', { body: { job: jobDocument, item: id ?? '' }, signal })),
+    placeholderData: keepPreviousData,
+    enabled: id !== undefined,
+    gcTime: 10_000,
+  })
+  return (
+    <section className="schools" aria-label="Make-ups">
+      {compared.data?.map((school) => (
+        <School key={school.makeUp} school={school} />
+      ))}
+    </section>
+  )
+})
+
+const School = memo(function School({ school }: { school: Comparison }) {
+  const store = useSceneStore()
+  const editJob = useEdit()
+  const choose = async () => {
+    const { item, job } = store.get()
+    if (!item) return
+    const changed = await answer(
+      api.POST('/api/items', {
+        body: { id: item.id, name: item.name, makeUp: school.makeUp, unit: job.document.unit, from: item },
+      }),
+    )
+    editJob('', (document) => changeItem(document, item.id, () => changed))
+  }
+  const row = (name: string, value: string | number | null | undefined) =>
+    value != null && (
+      <tr>
+        <th scope="row">{name}</th>
+        <td>{value}</td>
+      </tr>
+    )
+  return (
+    <article className={school.current ? 'school current' : 'school'}>
+      <h2>{school.name}</h2>
+      <div className="slate">
+        <Shapes shapes={school.shapes} />
+      </div>
+      <p>{school.when}</p>
+      {school.problems.map((problem) => (
+        <p key={problem.field} className="problem">
+          {problem.reason}. <span>For example {problem.example}.</span>
+        </p>
+      ))}
+      <table>
+        <tbody>
+          {row('Cloth, laid alone', school.cloth?.text)}
+          {row('Stitching', school.seamLength?.text)}
+          {row('Zip', school.zip?.text)}
+          {row('Pieces', school.pieces)}
+          {row('Minutes', school.minutes)}
+          {row('Filling', school.filling)}
+        </tbody>
+      </table>
+      <Button
+        block
+        type={school.current ? 'primary' : 'default'}
+        aria-pressed={school.current}
+        onClick={() => void choose()}
+      >
+        {school.current ? 'In hand' : `Choose ${school.name.toLowerCase()}`}
+      </Button>
+    </article>
+  )
+})
+
+const ChoiceField = memo(function ChoiceField({ choice }: { choice: Choice }) {
+  const jobUnit = useUnit()
+  const { field, state, write } = useItemField('choices', choice.key)
+  if (choice.kind !== 'option')
+    return (
+      <div className="choice">
+        <EntryField
+          name={field}
+          label={choice.name}
+          state={state}
+          write={write}
+          unit={choice.kind === 'length' ? unitWord(jobUnit) : ''}
+        />
+        {choice.note && <p className="note">{choice.note}</p>}
+      </div>
+    )
+  return (
+    <div className="choice" role="radiogroup" aria-label={choice.name}>
+      {choice.name !== choice.group && <h3>{choice.name}</h3>}
+      {choice.options.map((option) => (
+        <label key={option.key} className="option">
+          <input
+            type="radio"
+            name={field}
+            value={option.key}
+            checked={(state.entry?.typed ?? choice.default) === option.key}
+            onChange={() => write(option.key, '')}
+          />
+          <span>
+            <b>{option.name}</b> {option.when}
+          </span>
+        </label>
+      ))}
+    </div>
+  )
+})
+
+const AllowanceField = memo(function AllowanceField({ symbol, name }: { symbol: string; name: string }) {
+  const jobUnit = useUnit()
+  const { field, state, write } = useItemField('allowances', symbol)
+  return (
+    <EntryField
+      name={field}
+      label={
+        <>
+          <kbd>{symbol}</kbd> {name}
+        </>
+      }
+      state={state}
+      write={write}
+      unit={unitWord(jobUnit)}
+    />
+  )
+})

@@ -1,0 +1,109 @@
+import { Button, Input, Select } from 'antd'
+import { memo, useId, useRef, useState } from 'react'
+import { answer, api, newId, Refused, unitWord, type Choice, type MakeUp } from '../../api/client'
+import { EntryField } from '../../job/EntryField'
+import { useUnit } from '../../job/scene'
+import { useItemField } from '../../job/useItemField'
+
+/** A choice that decides what is measured. */
+export const OutlineChoice = memo(function OutlineChoice({ choice }: { choice: Choice }) {
+  const jobUnit = useUnit()
+  const id = useId()
+  const { field, state, write } = useItemField('choices', choice.key)
+  if (choice.kind !== 'option')
+    return (
+      <div className="choice">
+        <EntryField
+          name={field}
+          label={choice.name}
+          state={state}
+          write={write}
+          unit={choice.kind === 'length' ? unitWord(jobUnit) : ''}
+        />
+      </div>
+    )
+  return (
+    <div className="outline-choice">
+      <label htmlFor={id}>{choice.name}</label>
+      <Select
+        id={id}
+        data-choice={choice.key}
+        value={state.entry?.typed ?? choice.default}
+        listHeight={420}
+        options={choice.options.map((option) => ({ value: option.key, label: option.name, title: option.when }))}
+        onChange={(option) => write(option, '')}
+      />
+      {state.problem && (
+        <p className="problem" role="alert">
+          {state.problem.reason}.
+        </p>
+      )}
+    </div>
+  )
+})
+
+/** A traced outline: points and arcs written down, or the path of an SVG drawing. */
+export function TraceField({ measure }: { measure: MakeUp['measures'][number] }) {
+  const id = useId()
+  const step = useRef('')
+  const file = useRef<HTMLInputElement>(null)
+  const [failed, setFailed] = useState('')
+  const { field, state, write } = useItemField('measures', measure.key)
+  const take = async (drawing: File | undefined) => {
+    if (!drawing) return
+    try {
+      const { path } = await answer(api.POST('/api/outlines', { body: { svg: await drawing.text() } }))
+      write(path, newId())
+      setFailed('')
+    } catch (error) {
+      setFailed(
+        error instanceof Refused
+          ? (error.problems[0]?.reason ?? error.message)
+          : 'The server does not answer. Try again.',
+      )
+    }
+  }
+  return (
+    <div className="trace">
+      <label htmlFor={id}>
+        <kbd>{measure.key}</kbd> {measure.name}
+      </label>
+      <p>{measure.holdTape}</p>
+      <Input.TextArea
+        id={id}
+        data-field={field}
+        value={state.entry?.typed ?? ''}
+        rows={6}
+        maxLength={4000}
+        status={state.problem ? 'error' : ''}
+        aria-invalid={state.problem !== undefined}
+        onFocus={() => {
+          step.current = newId()
+        }}
+        onChange={(event) => write(event.currentTarget.value, step.current)}
+      />
+      {state.problem && (
+        <p className="problem" role="alert">
+          {state.problem.reason}. <span>For example {state.problem.example}</span>
+        </p>
+      )}
+      <Button onClick={() => file.current?.click()}>Take it from an SVG drawing</Button>
+      <input
+        ref={file}
+        type="file"
+        accept=".svg,image/svg+xml"
+        aria-label="SVG drawing"
+        hidden
+        onChange={(event) => {
+          void take(event.currentTarget.files?.[0])
+          event.currentTarget.value = ''
+        }}
+      />
+      {failed && (
+        <p className="problem" role="alert">
+          {failed}.
+        </p>
+      )}
+    </div>
+  )
+}

@@ -1,0 +1,119 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { Button, Input } from 'antd'
+import { memo, useState } from 'react'
+import { answer, api, newId, Refused, type Photo } from '../../api/client'
+import { useScene } from '../../job/scene'
+
+/** Photos of the item as it was found: corners and folds before anything is unpicked. */
+export const Photos = memo(function Photos() {
+  const id = useScene((scene) => scene.id)
+  const item = useScene((scene) => scene.item?.id)
+  const [problem, setProblem] = useState('')
+  const queries = useQueryClient()
+  const photos = useQuery({
+    queryKey: ['photos', id],
+    queryFn: () => answer(api.GET('/api/jobs/{id}/photos', { params: { path: { id } } })),
+  })
+  if (item === undefined) return null
+  // Every change is told when it did not reach the workroom.
+  const send = async (call: () => Promise<void>) => {
+    setProblem('')
+    let sent = true
+    try {
+      await call()
+    } catch (error) {
+      sent = false
+      setProblem(
+        error instanceof Refused ? error.message : 'The server does not answer. Nothing was changed: try again.',
+      )
+    }
+    await queries.invalidateQueries({ queryKey: ['photos', id] })
+    return sent
+  }
+  const add = (files: File[]) =>
+    send(async () => {
+      for (const file of files)
+        await answer(
+          api.PUT('/api/jobs/{id}/photos/{photo}', {
+            params: { path: { id, photo: newId() }, query: { item } },
+            body: file as unknown as string,
+            bodySerializer: (body) => body,
+            headers: { 'Content-Type': file.type },
+          }),
+        )
+    })
+  // Only what was changed is sent: the rest may be otherwise by now.
+  const change = (photo: Photo, change: { caption: string } | { away: boolean }) =>
+    send(async () => {
+      await answer(
+        api.PUT('/api/photos/{photo}', {
+          params: { path: { photo: photo.id } },
+          body: { caption: null, away: null, ...change },
+        }),
+      )
+    })
+  return (
+    <section className="photos" aria-label="Photos">
+      <label className="file">
+        Add photos <small>corners and folds before anything is unpicked; removed parts with their numbers</small>
+        <input
+          type="file"
+          accept="image/jpeg,image/png,image/webp"
+          multiple
+          onChange={(event) => {
+            const input = event.currentTarget
+            void add([...(input.files ?? [])]).then(() => {
+              input.value = ''
+            })
+          }}
+        />
+      </label>
+      {problem && (
+        <p className="problem" role="alert">
+          {problem}
+        </p>
+      )}
+      <ul>
+        {photos.data
+          ?.filter((photo) => photo.item === item)
+          .map((photo) => (
+            <li key={photo.id} className={photo.away ? 'away' : ''}>
+              {photo.away ? (
+                <p>Taken away{photo.caption && `: ${photo.caption}`}</p>
+              ) : (
+                <>
+                  <a href={`/api/photos/${photo.id}`} target="_blank" rel="noreferrer">
+                    <img src={`/api/photos/${photo.id}`} alt={photo.caption || 'Photo without a caption'} />
+                  </a>
+                  <Caption photo={photo} write={(caption) => change(photo, { caption })} />
+                </>
+              )}
+              <Button onClick={() => void change(photo, { away: !photo.away })}>
+                {photo.away ? 'Put back' : 'Take away'}
+              </Button>
+            </li>
+          ))}
+      </ul>
+    </section>
+  )
+})
+
+/** What a photo shows: as typed while the hand is on it, as it is kept otherwise. */
+function Caption({ photo, write }: { photo: Photo; write: (caption: string) => Promise<boolean> }) {
+  const [typed, setTyped] = useState<string>()
+  return (
+    <Input
+      aria-label="What it shows"
+      placeholder="What it shows"
+      value={typed ?? photo.caption}
+      maxLength={300}
+      onChange={(event) => setTyped(event.currentTarget.value)}
+      onBlur={() => {
+        if (typed !== undefined && typed !== photo.caption)
+          void write(typed).then((sent) => {
+            if (sent) setTyped(undefined)
+          })
+      }}
+    />
+  )
+}

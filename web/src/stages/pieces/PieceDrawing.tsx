@@ -1,0 +1,56 @@
+import type { Piece } from '../../api/client'
+
+/** One piece: cut line solid, stitch line dashed, marks, folds, grain, and the size that is pointed at. */
+export function PieceDrawing({ piece, pointed }: { piece: Piece; pointed: string | undefined }) {
+  const { box } = piece
+  const edge = Math.max(box.width, box.height) * 0.06
+  const size = piece.sizes.find((each) => each.name === pointed)
+  const middle = { x: box.x + box.width / 2, y: box.y + box.height / 2 }
+  const arrow = Math.min(box.width, box.height) * 0.3
+  return (
+    <svg
+      className="piece"
+      viewBox={`${box.x - edge} ${box.y - edge} ${box.width + 2 * edge} ${box.height + 2 * edge}`}
+      role="img"
+      aria-label={`${piece.name}, to scale`}
+    >
+      <path className="cut" d={piece.cut} />
+      <path className="stitch" d={piece.stitch} />
+      {piece.lines.map((line, at) => (
+        <line key={at} className={line.kind} {...line.span} />
+      ))}
+      {piece.notches.map((notch, at) => (
+        <line key={at} className={notch.clip ? 'clip' : 'notch'} {...notch.span} />
+      ))}
+      {piece.meeting.map((point) => (
+        <g key={`${point.name} ${point.x}`} className="meeting">
+          <circle cx={point.x} cy={point.y} r={edge / 6} />
+          <text
+            x={point.x + (point.x < middle.x ? 1 : -1) * edge * 0.7}
+            y={point.y + (point.y < middle.y ? 1 : -1) * edge * 0.7}
+            fontSize={edge * 0.8}
+            dominantBaseline="central"
+            textAnchor="middle"
+          >
+            {point.name}
+          </text>
+        </g>
+      ))}
+      {piece.grain !== 'either' && (
+        <g className="grain">
+          <line x1={middle.x} y1={middle.y + arrow} x2={middle.x} y2={middle.y - arrow} />
+          <polyline
+            points={`${middle.x - arrow / 5},${middle.y - arrow * 0.7} ${middle.x},${middle.y - arrow} ${middle.x + arrow / 5},${middle.y - arrow * 0.7}`}
+          />
+        </g>
+      )}
+      {size?.span && (
+        <g className={`pointed ${size.kind}`}>
+          <line {...size.span} />
+          <circle cx={size.span.x1} cy={size.span.y1} r={edge / 8} />
+          <circle cx={size.span.x2} cy={size.span.y2} r={edge / 8} />
+        </g>
+      )}
+    </svg>
+  )
+}

@@ -1,0 +1,144 @@
+import { useState } from 'react'
+import { unitWord, type Piece } from '../../api/client'
+import { EntryField } from '../../job/EntryField'
+import { PieceDrawing } from './PieceDrawing'
+import { SeamTable } from './SeamTable'
+import { useDraft, useScene, useUnit } from '../../job/scene'
+import { useItemField } from '../../job/useItemField'
+
+/** Every piece to scale; pointing at a size shows its working. */
+export default function Pieces() {
+  const jobCloths = useScene((scene) => scene.job.document.cloths)
+  const draft = useDraft()
+  const [held, setHeld] = useState('')
+  const [pointed, setPointed] = useState<string>()
+  const pattern = draft?.pattern
+  if (!pattern)
+    return (
+      <section className="blank">
+        <p>No pieces yet: something is in doubt.</p>
+        <ul>
+          {draft?.problems.map((problem) => (
+            <li key={problem.field} className="problem">
+              {problem.field.replace(/^\w+\./, '')}: {problem.reason}. <span>For example {problem.example}.</span>
+            </li>
+          ))}
+        </ul>
+      </section>
+    )
+  const piece = pattern.pieces.find((each) => each.key === held) ?? pattern.pieces[0]
+  if (!piece) return null
+  const source = ({ role }: Piece) => {
+    const from = draft.cutFrom.find((each) => each.role === role)
+    const cloth = jobCloths.find((each) => each.id === from?.cloth)?.name
+    return cloth ? `from ${cloth}` : from?.filling ? 'bought by size' : 'from no cloth'
+  }
+  const widest = Math.max(...pattern.pieces.map((each) => each.box.width))
+  const size = piece.sizes.find((each) => each.name === pointed) ?? piece.sizes[0]
+  return (
+    <>
+      <ol className="piece-list" aria-label="Pieces">
+        {pattern.pieces.map((each) => (
+          <li key={each.key}>
+            <button
+              type="button"
+              aria-pressed={each.key === piece.key}
+              onClick={() => {
+                setHeld(each.key)
+                setPointed(undefined)
+              }}
+            >
+              <b>{each.label}</b> {each.name}{' '}
+              <span>
+                cut {each.quantity}
+                {each.turnedOver && ', every second one turned over'}
+                {pattern.inPairs && ', every second cover mirrored'}
+                {each.role !== 'face' && `, ${source(each)}`}
+              </span>
+              <Thumbnail piece={each} widest={widest} />
+            </button>
+          </li>
+        ))}
+      </ol>
+      <section className="table" aria-label={`Piece ${piece.label}`}>
+        <PieceDrawing piece={piece} pointed={size?.name} />
+        <p className="legend">
+          <span className="solid" /> cut line <span className="dashed" /> stitch line
+        </p>
+      </section>
+      <section className="sizes" aria-label="Sizes">
+        <ul>
+          {piece.sizes.map((each) => (
+            <li key={each.name}>
+              <button
+                type="button"
+                aria-pressed={each.name === size?.name}
+                onMouseEnter={() => setPointed(each.name)}
+                onFocus={() => setPointed(each.name)}
+                onClick={() => setPointed(each.name)}
+              >
+                <span>{each.name}</span>
+                <span className={each.kind}>
+                  {each.length.text}
+                  <small>{each.length.residue}</small>
+                </span>
+              </button>
+            </li>
+          ))}
+        </ul>
+        {size && (
+          <div className="working" aria-live="polite">
+            <h2>
+              {size.name} <small>{size.kind}</small>
+            </h2>
+            {size.working.map((line) => (
+              <p key={line}>
+                {line.split(' = ').map((part, at) => (
+                  <span key={at}>
+                    {at > 0 && '= '}
+                    {part}{' '}
+                  </span>
+                ))}
+              </p>
+            ))}
+          </div>
+        )}
+        {piece.note && <p className="note">{piece.note}</p>}
+        {piece.edges.length > 0 && (
+          <details>
+            <summary>Allowance of each edge</summary>
+            {piece.edges.map((edge) => (
+              <EdgeField key={edge.allowanceKey} edge={edge} />
+            ))}
+          </details>
+        )}
+      </section>
+      <section className="finished" aria-label="Finished and checked">
+        <SeamTable pattern={pattern} />
+      </section>
+    </>
+  )
+}
+
+// All pieces of the item to one scale.
+function Thumbnail({ piece, widest }: { piece: Piece; widest: number }) {
+  const { x, y, width, height } = piece.box
+  const rim = widest * 0.02
+  return (
+    <svg
+      className="shapes"
+      viewBox={`${x - rim} ${y - rim} ${width + 2 * rim} ${height + 2 * rim}`}
+      style={{ width: `${Math.max((width / widest) * 100, 12)}%` }}
+      aria-hidden
+    >
+      <path className="cut" d={piece.cut} />
+    </svg>
+  )
+}
+
+function EdgeField({ edge }: { edge: Piece['edges'][number] }) {
+  const jobUnit = useUnit()
+  const { field, state, write } = useItemField('allowances', edge.allowanceKey)
+  const shown = state.entry?.typed ? state : { ...state, read: edge.allowance }
+  return <EntryField name={field} label={edge.name} state={shown} write={write} unit={unitWord(jobUnit)} />
+}

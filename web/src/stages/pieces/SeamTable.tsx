@@ -1,0 +1,67 @@
+import type { Draft } from '../../api/client'
+
+type Pattern = NonNullable<Draft['pattern']>
+
+/** Finished sizes, and the seam check: both sides of every seam as measured on the drawn stitch lines. */
+export function SeamTable({ pattern }: { pattern: Pattern }) {
+  return (
+    <>
+      <div>
+        <h2>Finished</h2>
+        <table>
+          <tbody>
+            {pattern.finished.map((size) => (
+              <tr key={size.name}>
+                <th scope="row">{size.name}</th>
+                <td className="finished">
+                  {size.length.text} <small>{size.length.residue}</small>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      <div>
+        <h2>
+          Seam check{' '}
+          <small>
+            {pattern.seams.length === 0
+              ? 'this cover has no seams'
+              : pattern.seamsHold
+                ? 'all seams match'
+                : 'something does not match'}
+          </small>
+        </h2>
+        {pattern.seams.length > 0 && (
+          <table>
+            <thead>
+              <tr>
+                <th>Seam</th>
+                <th>Kind</th>
+                <th>One side</th>
+                <th>Other side</th>
+                <th>Check</th>
+              </tr>
+            </thead>
+            <tbody>
+              {pattern.seams.map((seam) => (
+                <tr key={seam.name} className={seam.fault ? 'fault' : ''}>
+                  <th scope="row">{seam.name}</th>
+                  <td>{seam.kind}</td>
+                  <td className="finished">{seam.left.text}</td>
+                  <td className="finished">{seam.right.text}</td>
+                  <td>{seam.fault ?? 'matches'}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        )}
+        {pattern.uncovered.map((fault) => (
+          <p key={fault} className="problem">
+            {fault}
+          </p>
+        ))}
+      </div>
+    </>
+  )
+}
