@@ -35,11 +35,10 @@ export function AddItem({ close }: { close: () => void }) {
         jobCloths.length > 0
           ? undefined
           : await answer(api.POST('/api/cloths', { body: { id: newId(), name: 'First cloth', unit } }))
-      editJob('', (old) => ({
-        ...old,
-        items: [...old.items, item],
-        cloths: cloth ? [...old.cloths, cloth] : old.cloths,
-      }))
+      editJob('', ({ items, cloths }) => {
+        items.push(item)
+        if (cloth) cloths.push(cloth)
+      })
       take(item.id)
       go('measure')
       close()

@@ -128,10 +128,9 @@ export function ClothFields({ cloth, planned, show, priced }: Props) {
       {planned?.used === false && (
         <Button
           onClick={() =>
-            editJob('', (document) => ({
-              ...document,
-              cloths: document.cloths.filter((each) => each.id !== cloth.id),
-            }))
+            editJob('', (document) => {
+              document.cloths = document.cloths.filter((each) => each.id !== cloth.id)
+            })
           }
         >
           Remove

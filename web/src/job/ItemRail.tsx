@@ -60,11 +60,10 @@ function TakeOff() {
   const edit = useEdit()
   if (id === undefined) return null
   const takeOff = () =>
-    edit('', (old) => ({
-      ...old,
-      items: old.items.filter((each) => each.id !== id),
-      removed: [...old.removed, ...old.items.filter((each) => each.id === id)],
-    }))
+    edit('', ({ items, removed }) => {
+      const at = items.findIndex((each) => each.id === id)
+      if (at >= 0) removed.push(...items.splice(at, 1))
+    })
   return (
     <Button block onClick={takeOff}>
       Take off {name}
@@ -78,11 +77,10 @@ function Removed() {
   const edit = useEdit()
   if (removed.length === 0) return null
   const bringBack = (back: Item) => {
-    edit('', (old) => ({
-      ...old,
-      items: [...old.items, back],
-      removed: old.removed.filter((each) => each.id !== back.id),
-    }))
+    edit('', ({ items, removed }) => {
+      const at = removed.findIndex((each) => each.id === back.id)
+      if (at >= 0) items.push(...removed.splice(at, 1))
+    })
     take(back.id)
   }
   return (

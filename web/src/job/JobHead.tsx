@@ -40,7 +40,7 @@ function TextField({ part, label }: { part: 'name' | 'customer'; label: string }
       onFocus={() => {
         step.current = newId()
       }}
-      onChange={(event) => edit(step.current, (old) => ({ ...old, [part]: event.currentTarget.value }))}
+      onChange={(event) => edit(step.current, (job) => void (job[part] = event.currentTarget.value))}
     />
   )
 }
@@ -88,7 +88,7 @@ function Tape() {
         { value: 'in8', label: '1/8 in' },
         { value: 'cm', label: 'cm' },
       ]}
-      onChange={(unit) => edit('', (old) => ({ ...old, unit }))}
+      onChange={(unit) => edit('', (job) => void (job.unit = unit))}
     />
   )
 }

@@ -55,7 +55,7 @@ export function Keys({ stage }: { stage: StageKey }) {
       {
         name: unit === 'cm' ? 'Read in inches' : 'Read in centimetres',
         keys: '=',
-        run: () => job.edit('', (old) => ({ ...old, unit: old.unit === 'cm' ? 'in' : 'cm' })),
+        run: () => job.edit('', (document) => void (document.unit = unit === 'cm' ? 'in' : 'cm')),
       },
       { name: 'Turn the light', keys: '*', run: turn },
       { name: 'Find a command', keys: 'Ctrl K', run: () => setOpen('palette') },

@@ -1,4 +1,4 @@
-import { createContext, use, useSyncExternalStore } from 'react'
+import { createContext, use, useCallback, useSyncExternalStore } from 'react'
 import type { Draft, Item, JobDocument, MakeUp } from '../api/client'
 import type { OpenJob } from './useJob'
 import type { JobPlan } from './usePlan'
@@ -62,6 +62,19 @@ export const useUnit = () => useScene((scene) => scene.job.document.unit)
 /** Changes the document; edits of one non-empty step are undone together. */
 export const useEdit = () => useScene((scene) => scene.job.edit)
 
+/** Changes one item; nothing happens where it was taken off meanwhile. */
+export function useEditItem() {
+  const edit = useEdit()
+  return useCallback(
+    (step: string, id: string, change: (item: Item, document: JobDocument) => void) =>
+      edit(step, (document) => {
+        const item = document.items.find((each) => each.id === id)
+        if (item) change(item, document)
+      }),
+    [edit],
+  )
+}
+
 /** Whether a field of the item in hand is asked, as things stand. */
 export function useAsked(): (map: EntryMap, key: string) => boolean {
   const asked = useScene((scene) => draftInHand(scene)?.asked)
@@ -69,7 +82,3 @@ export function useAsked(): (map: EntryMap, key: string) => boolean {
 }
 
 export type EntryMap = 'measures' | 'choices' | 'allowances'
-
-export function changeItem(document: JobDocument, id: string, change: (item: Item) => Item): JobDocument {
-  return { ...document, items: document.items.map((item) => (item.id === id ? change(item) : item)) }
-}

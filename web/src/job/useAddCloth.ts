@@ -11,6 +11,6 @@ export function useAddCloth() {
       const cloth = await answer(
         api.POST('/api/cloths', { body: { id: newId(), name: `Cloth ${cloths.length + 1}`, unit } }),
       )
-      editJob('', (document) => ({ ...document, cloths: [...document.cloths, cloth] }))
+      editJob('', ({ cloths }) => void cloths.push(cloth))
     })()
 }

@@ -5,8 +5,7 @@ import { useEdit } from './scene'
 export function useClothEdit(cloth: Cloth) {
   const editJob = useEdit()
   return (change: Partial<Cloth>, step = '') =>
-    editJob(step, (document) => ({
-      ...document,
-      cloths: document.cloths.map((each) => (each.id === cloth.id ? { ...each, ...change } : each)),
-    }))
+    editJob(step, ({ cloths }) => {
+      Object.assign(cloths.find((each) => each.id === cloth.id) ?? {}, change)
+    })
 }

@@ -1,5 +1,5 @@
 import type { Entry, LengthView, Problem } from '../api/client'
-import { changeItem, draftInHand, useEdit, useScene, useSceneStore, type EntryMap } from './scene'
+import { draftInHand, useEditItem, useScene, useSceneStore, type EntryMap } from './scene'
 
 /** How a field was read and what is wrong with it. */
 export interface FieldState {
@@ -11,7 +11,7 @@ export interface FieldState {
 /** One field of the item in hand, with the change that writes it; drawn again only when that field changes. */
 export function useItemField(map: EntryMap, key: string) {
   const store = useSceneStore()
-  const edit = useEdit()
+  const edit = useEditItem()
   const field = `${map}.${key}`
   const state: FieldState = {
     entry: useScene((scene) => scene.item?.[map][key]),
@@ -21,9 +21,9 @@ export function useItemField(map: EntryMap, key: string) {
   const write = (typed: string, step: string) => {
     const id = store.get().item?.id
     if (id !== undefined)
-      edit(step, (document) =>
-        changeItem(document, id, (old) => ({ ...old, [map]: { ...old[map], [key]: { typed, unit: document.unit } } })),
-      )
+      edit(step, id, (item, { unit }) => {
+        item[map][key] = { typed, unit }
+      })
   }
   return { field, state, write }
 }

@@ -1,3 +1,4 @@
+import { produce } from 'immer'
 import { useEffect, useMemo, useState } from 'react'
 import { answer, api, newId, Refused, type JobDocument } from '../api/client'
 import { leftBehind } from './keeping'
@@ -5,8 +6,8 @@ import type { Question } from './merging'
 import { Saver, wire, type Saved } from './saving'
 
 export interface OpenJob extends Omit<Saved, 'state'> {
-  /** Changes the document; edits of one non-empty step are undone together. */
-  edit: (step: string, change: (document: JobDocument) => JobDocument) => void
+  /** Changes the document: `change` writes into a copy of it. Edits of one non-empty step are undone together. */
+  edit: (step: string, change: (document: JobDocument) => void) => void
   undo: () => void
   redo: () => void
   saving: Saved['state']
@@ -72,9 +73,9 @@ export function useJob(id: string): { job?: OpenJob; failed?: string } {
 
   const acts = useMemo(
     () => ({
-      edit: (editStep: string, change: (document: JobDocument) => JobDocument) => {
+      edit: (editStep: string, change: (document: JobDocument) => void) => {
         if (!saver) return
-        const changed = change(saver.document)
+        const changed = produce(saver.document, change)
         if (changed === saver.document) return
         setStep(editStep || newId())
         saver.edit(changed, editStep)

@@ -3,7 +3,7 @@ import { Button } from 'antd'
 import { useState } from 'react'
 import { answer, api, type SavingView } from '../../api/client'
 import { identity } from '../../parts/identity'
-import { changeItem, useDocument, useEdit, useScene } from '../../job/scene'
+import { useDocument, useEditItem, useScene, type EntryMap } from '../../job/scene'
 
 // So many items are looked through unasked; more would keep the machine busy at every visit.
 const unasked = 3
@@ -48,19 +48,16 @@ export function Savings() {
 
 /** Savings, each with a button that takes it. */
 export function SavingList({ savings }: { savings: SavingView[] }) {
-  const editJob = useEdit()
+  const editItem = useEditItem()
   const take = ({ item, field, typed }: SavingView) => {
     const [map = '', ...rest] = field.split('.')
     const key = rest.join('.')
-    editJob('', (document) =>
-      changeItem(document, item, (old) => {
-        // A second reading of the old size would contradict the new one.
-        const kept = Object.entries(old[map as 'measures' | 'choices' | 'allowances']).filter(
-          ([other]) => other !== `${key} again`,
-        )
-        return { ...old, [map]: { ...Object.fromEntries(kept), [key]: typed } }
-      }),
-    )
+    editItem('', item, (old) => {
+      const entries = old[map as EntryMap]
+      entries[key] = typed
+      // A second reading of the old size would contradict the new one.
+      Reflect.deleteProperty(entries, `${key} again`)
+    })
   }
   return (
     savings.length > 0 && (

@@ -20,23 +20,15 @@ export const CuttingList = memo(function CuttingList({ lay, items, cloth, name, 
   const cut = lay.placed.filter((piece) => isCut(piece.id)).length
   // What is cut stays where it was cut; on folded or torn cloth nothing is pinned.
   const tick = (piece: LayOf['placed'][number]) =>
-    editJob('', (document) => ({
-      ...document,
-      cloths: document.cloths.map((each) =>
-        each.id !== cloth
-          ? each
-          : isCut(piece.id)
-            ? { ...each, cut: each.cut.filter((one) => one.piece !== piece.id) }
-            : {
-                ...each,
-                cut: [...each.cut, piece.size],
-                pins:
-                  each.spread === 'single'
-                    ? [...each.pins.filter((pin) => pin.piece !== piece.id), piece.here]
-                    : each.pins,
-              },
-      ),
-    }))
+    editJob('', ({ cloths }) => {
+      const at = cloths.find((each) => each.id === cloth)
+      if (!at) return
+      const was = at.cut.length
+      at.cut = at.cut.filter((one) => one.piece !== piece.id)
+      if (at.cut.length < was) return
+      at.cut.push(piece.size)
+      if (at.spread === 'single') at.pins = [...at.pins.filter((pin) => pin.piece !== piece.id), piece.here]
+    })
   const called = new Map(
     items.flatMap(({ draft }) => draft.pattern?.pieces ?? []).map((piece) => [piece.label, piece.name]),
   )

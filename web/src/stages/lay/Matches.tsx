@@ -1,17 +1,14 @@
 import { Select } from 'antd'
 import type { ClothPlan, Match } from '../../api/client'
-import { changeItem, useEdit, useScene } from '../../job/scene'
+import { useEditItem, useScene } from '../../job/scene'
 
 /** How each kind of piece is matched to the repeat, and which items lie in line. */
 export function Matches({ matches }: { matches: ClothPlan['matches'] }) {
   const jobItems = useScene((scene) => scene.job.document.items)
-  const editJob = useEdit()
+  const editItem = useEditItem()
   const choose = (item: string, piece: string, match: Match) =>
-    editJob('', (document) =>
-      changeItem(document, item, (old) => ({ ...old, matches: { ...old.matches, [piece]: match } })),
-    )
-  const line = (item: string, inLine: boolean) =>
-    editJob('', (document) => changeItem(document, item, (old) => ({ ...old, inLine })))
+    editItem('', item, (old) => void (old.matches[piece] = match))
+  const line = (item: string, inLine: boolean) => editItem('', item, (old) => void (old.inLine = inLine))
   const items = [...new Set(matches.map((match) => match.item))]
   return (
     <details className="demands matches">

@@ -16,10 +16,10 @@ export function useMoves(cloth: string) {
   const [refused, setRefused] = useState('')
   const moves = useMemo(() => {
     const keep = (pins: (old: Cloth) => Pin[]) =>
-      edit('', (document) => ({
-        ...document,
-        cloths: document.cloths.map((each) => (each.id === cloth ? { ...each, pins: pins(each) } : each)),
-      }))
+      edit('', ({ cloths }) => {
+        const at = cloths.find((each) => each.id === cloth)
+        if (at) at.pins = pins(at)
+      })
     const pin = (here: Pin) => keep(({ pins }) => [...pins.filter((each) => each.piece !== here.piece), here])
     const ask = async ({ piece, turns, along, across }: Move) => {
       try {

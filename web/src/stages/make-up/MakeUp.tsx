@@ -5,16 +5,7 @@ import { answer, api, unitWord, type Choice, type Comparison } from '../../api/c
 import { EntryField } from '../../job/EntryField'
 import { identity } from '../../parts/identity'
 import { Shapes } from '../../parts/Shapes'
-import {
-  changeItem,
-  draftInHand,
-  useAsked,
-  useDocument,
-  useEdit,
-  useScene,
-  useSceneStore,
-  useUnit,
-} from '../../job/scene'
+import { draftInHand, useAsked, useDocument, useEditItem, useScene, useSceneStore, useUnit } from '../../job/scene'
 import { useItemField } from '../../job/useItemField'
 
 /** The schools side by side with what each takes, then what can be chosen within the one in hand. */
@@ -93,7 +84,7 @@ const Schools = memo(function Schools() {
 
 const School = memo(function School({ school }: { school: Comparison }) {
   const store = useSceneStore()
-  const editJob = useEdit()
+  const editItem = useEditItem()
   const choose = async () => {
     const { item, job } = store.get()
     if (!item) return
@@ -102,7 +93,7 @@ const School = memo(function School({ school }: { school: Comparison }) {
         body: { id: item.id, name: item.name, makeUp: school.makeUp, unit: job.document.unit, from: item },
       }),
     )
-    editJob('', (document) => changeItem(document, item.id, () => changed))
+    editItem('', item.id, (old) => void Object.assign(old, changed))
   }
   const row = (name: string, value: string | number | null | undefined) =>
     value != null && (

@@ -1,21 +1,20 @@
 import { Select } from 'antd'
 import { memo } from 'react'
 import type { Role } from '../../api/client'
-import { changeItem, draftInHand, useEdit, useScene } from '../../job/scene'
+import { draftInHand, useEditItem, useScene } from '../../job/scene'
 
 /** Which cloth the item is cut from, and those pieces of it that may have another. What lies under the cover is answered for on Buy. */
 export const CutFrom = memo(function CutFrom() {
-  const editJob = useEdit()
+  const editItem = useEditItem()
   const id = useScene((scene) => scene.item?.id)
   const cloths = useScene((scene) => scene.job.document.cloths)
   const cutFrom = useScene((scene) => draftInHand(scene)?.cutFrom)
   if (id === undefined) return null
   const choose = (role: Role, cloth: string) =>
-    editJob('', (document) =>
-      changeItem(document, id, (old) =>
-        role === 'face' ? { ...old, cloth } : { ...old, otherCloths: { ...old.otherCloths, [role]: cloth } },
-      ),
-    )
+    editItem('', id, (item) => {
+      if (role === 'face') item.cloth = cloth
+      else item.otherCloths[role] = cloth
+    })
   const others = cutFrom?.filter(({ role, filling }) => role !== 'face' && !filling) ?? []
   const select = (role: Role, name: string) => (
     <label key={role}>

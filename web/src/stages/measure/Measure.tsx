@@ -8,16 +8,7 @@ import { OutlineChoice, TraceField } from './OutlineFields'
 import { Pad } from './Pad'
 import { Photos } from './Photos'
 import { MeasureLines, place } from './measureLines'
-import {
-  changeItem,
-  draftInHand,
-  useAsked,
-  useEdit,
-  useScene,
-  useSceneStore,
-  useUnit,
-  type JobScene,
-} from '../../job/scene'
+import { draftInHand, useAsked, useEditItem, useScene, useSceneStore, useUnit, type JobScene } from '../../job/scene'
 import { useItemField } from '../../job/useItemField'
 
 const makeUpInHand = ({ makeUps, item }: JobScene) => makeUps.find((each) => each.key === item?.makeUp)
@@ -216,7 +207,7 @@ function SecondReading({ measure }: { measure: MakeUp['measures'][number] }) {
 }
 
 const Notes = memo(function Notes() {
-  const edit = useEdit()
+  const editItem = useEditItem()
   const id = useScene((scene) => scene.item?.id)
   const notes = useScene((scene) => scene.item?.notes)
   const step = useRef('')
@@ -232,11 +223,7 @@ const Notes = memo(function Notes() {
         onFocus={() => {
           step.current = newId()
         }}
-        onChange={(event) =>
-          edit(step.current, (document) =>
-            changeItem(document, id, (old) => ({ ...old, notes: event.currentTarget.value })),
-          )
-        }
+        onChange={(event) => editItem(step.current, id, (item) => void (item.notes = event.currentTarget.value))}
       />
     </label>
   )
@@ -254,30 +241,24 @@ function Problems({ measure }: { measure: string }) {
 function MeasurePad({ measure, next }: { measure: string; next: (measure: string) => void }) {
   const store = useSceneStore()
   const unit = useUnit()
-  const edit = useEdit()
+  const editItem = useEditItem()
   const [step] = useState(newId)
   const change = useCallback(
     (how: (typed: string) => string) => {
       const { item } = store.get()
       if (item)
-        edit(step, (document) =>
-          changeItem(document, item.id, (old) => ({
-            ...old,
-            measures: {
-              ...old.measures,
-              [measure]: { typed: how(old.measures[measure]?.typed ?? ''), unit: document.unit },
-            },
-          })),
-        )
+        editItem(step, item.id, ({ measures }, document) => {
+          measures[measure] = { typed: how(measures[measure]?.typed ?? ''), unit: document.unit }
+        })
     },
-    [store, edit, step, measure],
+    [store, editItem, step, measure],
   )
   const onward = useCallback(() => next(measure), [next, measure])
   return <Pad unit={unit} change={change} next={onward} />
 }
 
 const ItemLine = memo(function ItemLine() {
-  const editJob = useEdit()
+  const editItem = useEditItem()
   const id = useScene((scene) => scene.item?.id)
   const name = useScene((scene) => scene.item?.name)
   const quantity = useScene((scene) => scene.item?.quantity)
@@ -285,7 +266,7 @@ const ItemLine = memo(function ItemLine() {
   const step = useRef('')
   if (id === undefined) return null
   const edit = (change: { name: string } | { quantity: string }) =>
-    editJob(step.current, (document) => changeItem(document, id, (old) => ({ ...old, ...change })))
+    editItem(step.current, id, (old) => void Object.assign(old, change))
   return (
     <div
       className="item-line"
