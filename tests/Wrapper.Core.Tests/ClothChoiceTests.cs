@@ -86,7 +86,7 @@ public class ClothChoiceTests
         var enough = Ask("5 yd");
         Assert.Equal(
             ["back-left", "back-right", "front-left", "front-right"],
-            enough.Left.Select(piece => piece.Piece).Order()
+            enough.WithoutRoom.Select(piece => piece.Piece).Order()
         );
         Assert.Equal(["measures.W"], enough.Choices.Select(saving => saving.Field));
         Assert.Empty(Ask("4 yd").Choices);

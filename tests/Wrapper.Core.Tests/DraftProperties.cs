@@ -253,9 +253,9 @@ public class DraftProperties
             .Seams.Select(seam =>
                 seam with
                 {
-                    Right =
+                    OtherSide =
                     [
-                        .. seam.Right.Select(run => run is { Piece: "panel", Instance: 1, Edge: "front" } ? past : run),
+                        .. seam.OtherSide.Select(run => run is { Piece: "panel", Instance: 1, Edge: "front" } ? past : run),
                     ],
                 }
             )
@@ -288,15 +288,15 @@ public class DraftProperties
                     // The front edge of the top panel meets one boxing length only: its run in the seam is whole, so no
                     // join falls in it.
                     var seam = pattern.Seams.Single(s => s.Name == "boxing to top panel");
-                    var front = seam.Right.SingleOrDefault(run => run.Edge == "front");
+                    var front = seam.OtherSide.SingleOrDefault(run => run.Edge == "front");
                     if (front is null)
                         return; // a full round: no straight front
                     var before = seam
-                        .Right.TakeWhile(run => run != front)
+                        .OtherSide.TakeWhile(run => run != front)
                         .Select(run => Drawn(pattern, run))
                         .Aggregate(Length.Zero, (a, b) => a + b);
                     var joins = seam
-                        .Left.Select(run => Drawn(pattern, run))
+                        .OneSide.Select(run => Drawn(pattern, run))
                         .Aggregate(new List<Length> { Length.Zero }, (at, next) => [.. at, at[^1] + next]);
                     Assert.DoesNotContain(
                         joins,

@@ -72,7 +72,7 @@ public class DuvetCases
         HashSet<(string, Length?)> Runs(Piece piece) =>
             [
                 .. pattern
-                    .Seams.SelectMany(seam => seam.Left.Concat(seam.Right))
+                    .Seams.SelectMany(seam => seam.OneSide.Concat(seam.OtherSide))
                     .Where(run => run.Piece == piece.Key)
                     .SelectMany(run => new[] { (run.Edge, run.From), (run.Edge, run.To) }),
             ];

@@ -318,7 +318,7 @@ public class LayDemandTests
             // Only where those two are sewn together in one place.
             var between = match
                 .Item.Draft.Pattern!.Seams.Where(seam =>
-                    seam.Left.Concat(seam.Right).Select(run => run.Piece).ToHashSet() is var sewn
+                    seam.OneSide.Concat(seam.OtherSide).Select(run => run.Piece).ToHashSet() is var sewn
                     && sewn.Contains(match.Piece.Key)
                     && sewn.Contains(match.Leader!.Key)
                 )
@@ -328,8 +328,8 @@ public class LayDemandTests
                 is not [
                     {
                         Kind: SeamKind.Join,
-                        Left: [{ From: null, To: null, Instance: 1 } left],
-                        Right: [{ From: null, To: null, Instance: 1 } right]
+                        OneSide: [{ From: null, To: null, Instance: 1 } left],
+                        OtherSide: [{ From: null, To: null, Instance: 1 } right]
                     },
                 ]
             )

@@ -78,7 +78,7 @@ public class WidthJoinTests
                     Assert.Equal(
                         counted.Quantity * (parts.Count - 1),
                         joined.Seams.Count(seam =>
-                            seam.Left[0].Edge == "right join" && counted.Parts.Contains(seam.Left[0].Piece)
+                            seam.OneSide[0].Edge == "right join" && counted.Parts.Contains(seam.OneSide[0].Piece)
                         )
                     );
                     // By hand so many whole widths as hold all parts side by side, and no fewer.

@@ -57,7 +57,7 @@ public sealed class RunnerMat : MakeUp
 
     public override string Family => "Runner mat";
 
-    public override string When => "For a shelf or a tray.";
+    public override string Suits => "For a shelf or a tray.";
 
     public override IReadOnlyList<Measure> Measures { get; } = [A, B];
 

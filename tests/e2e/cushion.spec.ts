@@ -16,7 +16,7 @@ test('a new user gets from nothing to the buying figure by keyboard alone', asyn
   await expect(page.getByTestId('to-buy')).toBeVisible()
 
   // The other school and back, reached by Tab and chosen by Enter.
-  await page.keyboard.press('2')
+  await page.keyboard.press('Alt+2')
   for (const [school, tab] of [
     ['Choose separate boxing strip', 'Tab'],
     ['Choose one piece, folded', 'Shift+Tab'],
@@ -30,7 +30,7 @@ test('a new user gets from nothing to the buying figure by keyboard alone', asyn
 
   // 47 1/2 in of 54 in cloth = 1.32 yd: 1 3/8 yd bought.
   await expect(page.getByTestId('to-buy')).toHaveText('1.38 yd')
-  await page.keyboard.press('5')
+  await page.keyboard.press('Alt+5')
   await expect(page.getByRole('row', { name: /To buy, rounded up/ })).toContainText('1.38 yd')
   await expect(page.getByRole('row', { name: /To buy, rounded up/ })).toContainText('1.26 m') // 1.375 x 0.9144, up to the hundredth
   await saved(page)
@@ -65,9 +65,9 @@ test('a deeper boxing changes pieces, lay, cloth to buy and the difference in on
   await expect(page.getByTestId('to-buy')).toHaveText('1.50 yd')
   await expect(page.getByTestId('change')).toHaveText('+1/8 yd')
   await page.keyboard.press('Escape')
-  await page.keyboard.press('3')
+  await page.keyboard.press('Alt+3')
   await expect(page.getByRole('button', { name: /^cut length/ })).toContainText('50 in')
-  await page.keyboard.press('4')
+  await page.keyboard.press('Alt+4')
   await expect(page.getByText('1.39 yd').first()).toBeVisible() // 50 in
   expect(loads).toBe(0)
 })
@@ -126,7 +126,7 @@ for (const [key, typed, reason] of [
 
 test('a cloth narrower than the widest piece is told on Lay with one that would do', async ({ page }) => {
   await beginCushion(page, 'Narrow', '46 1/2', '19 1/4', '4')
-  await page.keyboard.press('4')
+  await page.keyboard.press('Alt+4')
   const width = page.getByLabel('Width, edge to edge')
   await width.fill('36')
   await told(page, '1a is cut 51 1/4 in across and the cloth has 35 in between its selvedges')
@@ -136,19 +136,19 @@ test('a cloth narrower than the widest piece is told on Lay with one that would 
 
 test('choices, an edge of its own and the price all reach the purchase', async ({ page }) => {
   await beginCushion(page, 'Choices', '30', '20', '4')
-  await page.keyboard.press('2')
+  await page.keyboard.press('Alt+2')
   await page.getByText('Square = drop').click()
   await expect(page.getByText('Top finishes 1 in smaller each way')).toBeVisible()
   await page.getByText('Round the corners').click()
   await expect(field(page, 'choices.zipTurn')).toBeVisible()
-  await page.keyboard.press('3')
+  await page.keyboard.press('Alt+3')
   const size = (name: string) => page.getByRole('button', { name: new RegExp(`^${name}`) })
   await expect(size('cut length')).toContainText('48 1/2 in') // D 3 3/4: 40 + 7 1/2 + 2 x 1/2
   await page.getByText('Allowance of each edge').click()
   await field(page, 'allowances.cover/zip lower').fill('1 1/2')
   await expect(size('cut length')).toContainText('49 1/2 in')
   await page.keyboard.press('Escape')
-  await page.keyboard.press('5')
+  await page.keyboard.press('Alt+5')
   // 49 1/2 in is 1 3/8 yd to the thread: nothing left over.
   await expect(page.getByRole('row', { name: /Left over/ })).toContainText('0.00 yd')
   await page.getByRole('textbox', { name: 'Price' }).fill('twenty')

@@ -1,14 +1,14 @@
 import type { Page } from '@playwright/test'
 import { beginItem, choose, expect, field, measure, pieces, saved, test, throughEveryStage, told } from './workroom'
 
-const lay = (page: Page) => page.keyboard.press('4')
+const lay = (page: Page) => page.keyboard.press('Alt+4')
 
 test("a fitted sheet: the corner school says what finishes smaller; an infant's caution stands on every print", async ({
   page,
 }) => {
   await beginItem(page, 'Cots', 'Mattress, bed or cot')
   await measure(page, { W: '31 1/2', L: '74', T: '7' })
-  await page.keyboard.press('2')
+  await page.keyboard.press('Alt+2')
   await field(page, 'allowances.k').fill('1/2')
   await expect(page.getByText('Top finishes 1 in smaller each way, the sides 1/2 in deeper: snug')).toBeVisible()
   await page.getByRole('radio', { name: /A cot or pad for an infant/ }).check()
@@ -25,14 +25,14 @@ test("a fitted sheet: the corner school says what finishes smaller; an infant's 
 test('a duvet in joined cloth: counted in whole widths beside the lay, and what would take less', async ({ page }) => {
   await beginItem(page, 'Duvets', 'Duvet')
   await measure(page, { W: '54', L: '84' })
-  await page.keyboard.press('3')
+  await page.keyboard.press('Alt+3')
   await expect(page.getByRole('button', { name: /front, centre/ })).toBeVisible()
   await lay(page)
   // Four cuts of 87 1/2 counted by widths, 9.72 yd; three as laid, 7.29.
   await expect(page.getByTestId(/^laid-/)).toHaveText('7.30 yd')
   await expect(page.getByTestId(/^widths-/)).toContainText('9.73 yd')
   await expect(page.getByTestId(/^widths-/)).toContainText('the lay saves 2.44 yd')
-  await page.keyboard.press('5')
+  await page.keyboard.press('Alt+5')
   const less = page.getByRole('region', { name: 'Less cloth' })
   await expect(less.getByRole('listitem').first()).toContainText('width 52 in instead of 54 in buys 2 1/2 yd less')
   await less.getByRole('button', { name: 'Make it 52 in' }).first().click()
@@ -62,7 +62,7 @@ test('a ready-made towel: its size, what is cut off, and how many', async ({ pag
   await told(page, 'from 0 to 25')
   await field(page, '.shrinksAlong').fill('')
   await page.keyboard.press('Escape')
-  await page.keyboard.press('5')
+  await page.keyboard.press('Alt+5')
   await expect(page.getByTestId(/^bought-/)).toHaveText('1 of 40 x 60 in')
   await saved(page)
 })
@@ -105,21 +105,21 @@ test('obstacles that overlap, a floor that is too near, and a mended cap', async
 test('wadding is bought by its size, or laid on a cloth of its own', async ({ page }) => {
   await beginItem(page, 'Board', 'Work table, tray or pressing board', 'cm')
   await measure(page, { W: '120', L: '50', T: '2' })
-  await page.keyboard.press('2')
+  await page.keyboard.press('Alt+2')
   await page.getByLabel('Wadding wrapped, turns').fill('1')
   await page.keyboard.press('Escape')
-  await page.keyboard.press('5')
+  await page.keyboard.press('Alt+5')
   // 2 (120 + 2 x 0.6) + 2 (2 + 2 x 0.6) round the board
   await expect(page.getByRole('row', { name: /wadding, wrapped/ })).toContainText('248.8 x 50 cm: 1.24 sq m')
   await page.getByRole('button', { name: 'Add a cloth' }).click()
   await choose(page, 'Work table, tray or pressing board, wadding, wrapped', 'laid on Cloth 2')
   await page.keyboard.press('Escape')
-  await page.keyboard.press('4')
+  await page.keyboard.press('Alt+4')
   await expect(page.getByRole('region', { name: 'Cloth 2', exact: true }).getByTestId(/^laid-/)).toHaveText('2.49 m')
-  await page.keyboard.press('5')
+  await page.keyboard.press('Alt+5')
   await choose(page, 'Work table, tray or pressing board, wadding, wrapped', 'bought by size')
   await page.keyboard.press('Escape')
-  await page.keyboard.press('4')
+  await page.keyboard.press('Alt+4')
   await expect(page.getByText('Nothing is cut from this cloth yet.')).toBeVisible()
   await saved(page)
 })

@@ -11,7 +11,7 @@ async function beginPanel(page: Page, job: string, side: string) {
 
 test('a gap, a repeat and a flaw lengthen the lay; what cannot be read is told and kept', async ({ page }) => {
   await beginPanel(page, 'Panels', '29 1/4')
-  await page.keyboard.press('4')
+  await page.keyboard.press('Alt+4')
   // Panel and facing of 30 x 30, one behind the other on 53 in: nothing is shorter.
   await expect(page.getByTestId(/^laid-/)).toHaveText('1.67 yd')
   await expect(page.getByText('Proven shortest')).toBeVisible()
@@ -29,7 +29,7 @@ test('a gap, a repeat and a flaw lengthen the lay; what cannot be read is told a
   await expect(page.locator('.repeat line').first()).toBeAttached()
   await expect(page.getByTestId(/^laid-/)).toHaveText('1.84 yd')
   await page.keyboard.press('Escape')
-  await page.keyboard.press('5')
+  await page.keyboard.press('Alt+5')
   await expect(page.getByRole('row', { name: /One repeat, to start/ })).toContainText('0.34 yd')
   await saved(page)
   await page.goto(page.url().replace(/buy$/, 'lay'))
@@ -78,7 +78,7 @@ test('a longer search shortens the lay; what it found outlives the server', asyn
 test('widths compared, and what there is of the cloth', async ({ page }) => {
   await beginItem(page, 'Widths', 'Duvet')
   await measure(page, { W: '54', L: '84' })
-  await page.keyboard.press('4')
+  await page.keyboard.press('Alt+4')
   await page.getByRole('button', { name: 'Compare widths' }).click()
   const widths = page.getByRole('region', { name: /compared/ })
   await expect(widths.getByRole('row', { name: /^54 in/ })).toContainText('7.38 yd')
@@ -89,7 +89,7 @@ test('widths compared, and what there is of the cloth', async ({ page }) => {
   await page.getByRole('button', { name: 'Compare it too' }).click()
   await expect(widths.getByRole('row', { name: /^66 in/ })).toContainText('yd')
   await page.keyboard.press('Escape')
-  await page.keyboard.press('5')
+  await page.keyboard.press('Alt+5')
   const have = page.getByRole('textbox', { name: 'I have' })
   await have.fill('some')
   await have.press('Enter')
@@ -109,7 +109,7 @@ test('widths compared, and what there is of the cloth', async ({ page }) => {
 
 test('wrong side up mirrors drawing and marks; the cutting list stands on the print', async ({ page }) => {
   await beginPanel(page, 'Sides', '29 1/4')
-  await page.keyboard.press('4')
+  await page.keyboard.press('Alt+4')
   await page.getByText('Cutting list with marks').click()
   const first = page.getByRole('row', { name: /panel/ })
   // 30 of 53 in from the upper selvedge; from the other side 23 to 53.
@@ -124,7 +124,7 @@ test('wrong side up mirrors drawing and marks; the cutting list stands on the pr
 
 test('pieces are dragged, refused where they cannot lie, pinned and unpinned by keyboard', async ({ page }) => {
   await beginPanel(page, 'Pins', '9 1/4')
-  await page.keyboard.press('4')
+  await page.keyboard.press('Alt+4')
   // Two squares of 10 beside each other.
   await expect(page.getByTestId(/^laid-/)).toHaveText('0.28 yd')
   const panel = page.getByRole('button', { name: /^1a/ })
@@ -157,16 +157,16 @@ test('pieces are dragged, refused where they cannot lie, pinned and unpinned by 
 
 test('pieces are ticked off as cut; they stay, and changing one warns', async ({ page }) => {
   await beginPanel(page, 'Cutting', '29 1/4')
-  await page.keyboard.press('4')
+  await page.keyboard.press('Alt+4')
   await page.getByText('Cutting list with marks').click()
   await page.getByRole('checkbox', { name: /^1a, number \d, is cut/ }).check()
   await expect(page.getByText('1 of 2 cut')).toBeVisible()
   await expect(page.getByRole('button', { name: /^1a, .*, cut$/ })).toBeVisible()
   await expect(page.getByRole('button', { name: /^Unpin/ })).toBeHidden()
   await page.keyboard.press('Escape')
-  await page.keyboard.press('1')
+  await page.keyboard.press('Alt+1')
   await measure(page, { W: '30 1/4' })
-  await page.keyboard.press('4')
+  await page.keyboard.press('Alt+4')
   await expect(page.getByRole('alert').filter({ hasText: 'Take care' })).toContainText(
     '1a was cut 30 x 30 in and is drafted 31 x 31 in now',
   )
@@ -177,7 +177,7 @@ test('a motif sits in the middle of its panel, stripes across only, or the cloth
   page,
 }) => {
   await beginPanel(page, 'Motif', '29 1/4')
-  await page.keyboard.press('4')
+  await page.keyboard.press('Alt+4')
   await page.getByText('Repeat, gap, flaws').click()
   await field(page, '.repeatAcross').fill('10')
   await field(page, '.repeatAlong').fill('12')
@@ -208,7 +208,7 @@ test('a motif sits in the middle of its panel, stripes across only, or the cloth
 
 test('remnants are used first; the cloth on the table is measured, and too little is told', async ({ page }) => {
   await beginPanel(page, 'Stock', '29 1/4')
-  await page.keyboard.press('4')
+  await page.keyboard.press('Alt+4')
   await page.getByText('Remnants and part rolls').click()
   await page.getByRole('button', { name: 'Add a remnant' }).click()
   await page.getByLabel('Called', { exact: true }).fill('blue bin')
@@ -227,7 +227,7 @@ test('remnants are used first; the cloth on the table is measured, and too littl
   await field(page, '.squaring').fill('1 1/2')
   await told(page, '5 in too short')
   await page.keyboard.press('Escape')
-  await page.keyboard.press('5')
+  await page.keyboard.press('Alt+5')
   await field(page, '.leastCut').fill('2 yd')
   await expect(page.getByRole('row', { name: /The least the shop cuts/ })).toContainText('2.00 yd')
   await expect(page.getByTestId(/^bought-/)).toContainText('2.00 yd')
@@ -246,7 +246,7 @@ test('cloth folded double and torn across; a closer look', async ({ page }) => {
   await beginPanel(page, 'Double', '9 1/4')
   await page.getByLabel('How many').fill('2')
   await page.keyboard.press('Escape')
-  await page.keyboard.press('4')
+  await page.keyboard.press('Alt+4')
   await expect.poll(() => page.locator('.laid').count()).toBe(4)
   await page.getByText('Repeat, gap, flaws').click()
   // Two pairs of 10 x 10 beside each other on the half of 53 in.

@@ -149,7 +149,7 @@ test('two writers: each keeps what only he changed, and what both did is asked',
 
 test('flaws of two writers are theirs each, whichever was taken away', async ({ page, context }) => {
   await beginCushion(page, 'Two flaws', '30', '20', '3')
-  await page.keyboard.press('4')
+  await page.keyboard.press('Alt+4')
   const flaws = async (on: Page) => {
     // Folded in while there is nothing in it.
     const summary = on.getByText(/^Repeat, gap, flaws/)

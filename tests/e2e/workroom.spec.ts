@@ -12,12 +12,12 @@ test('a make-up of the test host alone is measured, drafted and laid', async ({ 
   await page.keyboard.press('Enter')
   await page.keyboard.type('12')
   await page.keyboard.press('Escape')
-  await page.keyboard.press('2')
+  await page.keyboard.press('Alt+2')
   await page.getByText('Left raw').click()
-  await page.keyboard.press('3')
+  await page.keyboard.press('Alt+3')
   await expect(page.getByRole('button', { name: /^cut run/ })).toContainText('40 in') // raw ends add nothing
   await expect(page.getByRole('button', { name: /^cut reach/ })).toContainText('14 in')
-  await page.keyboard.press('4')
+  await page.keyboard.press('Alt+4')
   await expect(page.getByRole('group', { name: /1 pieces laid/ })).toContainText('1a')
   await expect(page.getByTestId('to-buy')).toHaveText('0.50 yd') // 14 in, in eighths of a yard: 18 in
 })

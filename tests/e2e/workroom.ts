@@ -159,7 +159,7 @@ export async function measure(page: Page, sizes: Record<string, string>) {
 
 /** The cut width of the piece in hand, on Pieces; every seam must match. */
 export async function pieces(page: Page, piece: RegExp, size: string, text: string) {
-  await page.keyboard.press('3')
+  await page.keyboard.press('Alt+3')
   await page.getByRole('button', { name: piece }).click()
   await expect(page.getByRole('button', { name: new RegExp(`^${size}`) }).first()).toContainText(text)
   await expect(page.getByText(/^(all seams match|this cover has no seams)$/)).toBeVisible()
@@ -178,9 +178,9 @@ export async function throughEveryStage(
   await measure(page, sizes)
   await expect(page.getByTestId('to-buy')).toBeVisible()
   await pieces(page, piece, size, text)
-  await page.keyboard.press('4')
+  await page.keyboard.press('Alt+4')
   await expect(page.getByText('Shortest possible, not under')).toBeVisible()
-  await page.keyboard.press('5')
+  await page.keyboard.press('Alt+5')
   await expect(page.getByText('To buy, rounded up')).toBeVisible()
   await saved(page)
 }

@@ -25,8 +25,8 @@ public abstract class MakeUp
     /// <summary>Its place among the schools of its family, then by key; a new item starts with the first.</summary>
     public virtual int Rank => 0;
 
-    /// <summary>When to choose it, in one plain line.</summary>
-    public abstract string When { get; }
+    /// <summary>What it suits, in one plain line.</summary>
+    public abstract string Suits { get; }
 
     /// <summary>What is measured, in walking order.</summary>
     public abstract IReadOnlyList<Measure> Measures { get; }

@@ -3,19 +3,19 @@ using System.Text.Json.Serialization;
 
 namespace Wrapper.Core.Declaring;
 
-/// <summary>One answer to a choice, and when to take it.</summary>
-public record Option(string Key, string Name, string When)
+/// <summary>One answer to a choice, and what it is good for.</summary>
+public record Option(string Key, string Name, string Suits)
 {
     /// <summary>
     /// The answer <paramref name="value"/> of a choice; its key in job files is the member's name in lower case with
     /// hyphens, unless the member says another.
     /// </summary>
-    public static Option<T> Of<T>(T value, string name, string when)
-        where T : struct, Enum => new(value, name, when);
+    public static Option<T> Of<T>(T value, string name, string suits)
+        where T : struct, Enum => new(value, name, suits);
 }
 
 /// <summary>One answer to a choice, by the member that stands for it in code.</summary>
-public sealed record Option<T>(T Value, string Name, string When) : Option(OptionKeys<T>.Of(Value), Name, When)
+public sealed record Option<T>(T Value, string Name, string Suits) : Option(OptionKeys<T>.Of(Value), Name, Suits)
     where T : struct, Enum;
 
 /// <summary>An answer to what can only be answered with yes or no.</summary>

@@ -48,7 +48,7 @@ internal sealed class BottomLeft
     /// Lays <paramref name="pieces"/> in the order given on <paramref name="cloth"/>; those that are pinned stay where
     /// they are.
     /// </summary>
-    public static Placed Lay(IEnumerable<(LayPiece Piece, Kind Kind)> pieces, LayCloth cloth, CancellationToken cancel)
+    public static Placed Lay(IEnumerable<(LayPiece Piece, PieceKind Kind)> pieces, LayCloth cloth, CancellationToken cancel)
     {
         var table = new BottomLeft(cloth);
         var placements = new List<Placement>();
@@ -77,7 +77,7 @@ internal sealed class BottomLeft
         return new Placed(placements, new Length(table.reached));
     }
 
-    private (int Turns, Region Region, long X, long Y) Best(Kind kind)
+    private (int Turns, Region Region, long X, long Y) Best(PieceKind kind)
     {
         (int Turns, Region Region, long X, long Y) best = default;
         var lowest = (Top: long.MaxValue, Y: long.MaxValue, X: long.MaxValue);
@@ -127,7 +127,7 @@ internal sealed class BottomLeft
 
     // The lowest y at which the region is free at x, on the grid of the repeat if it is matched; gives up with the
     // highest of all above limit.
-    private long LowestFree(Kind kind, Way way, long x, long limit)
+    private long LowestFree(PieceKind kind, Way way, long x, long limit)
     {
         var region = way.Region;
         var (step, phase) = kind.IsMatched ? (cloth.Repeat!.Along.Ticks, Grid.Phase(cloth.Repeat, way, x)) : (0, 0);

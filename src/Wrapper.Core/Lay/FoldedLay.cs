@@ -77,7 +77,7 @@ internal static class FoldedLay
         var waiting = new List<(LayPiece Piece, Region Mirrored)>();
         foreach (
             var piece in pieces.Where(piece =>
-                !(half.OneWay && piece.Grain == Grain.Across) && Kind.Of(piece, half.WithGap()).Ways.Count > 0
+                !(half.OneWay && piece.Grain == Grain.Across) && PieceKind.Of(piece, half.WithGap()).Ways.Count > 0
             )
         )
         {

@@ -18,10 +18,10 @@ internal sealed class LaySet
 
     private readonly LayCloth cloth,
         whole;
-    private readonly List<(LayPiece Piece, Kind Kind)> fit;
+    private readonly List<(LayPiece Piece, PieceKind Kind)> fit;
     private readonly IReadOnlyList<Misfit> misfits;
-    private readonly ILookup<Kind, LayPiece> ofKind;
-    private readonly List<Kind> kinds;
+    private readonly ILookup<PieceKind, LayPiece> ofKind;
+    private readonly List<PieceKind> kinds;
     private readonly List<Box> boxes;
     private readonly Lazy<Placed> hand;
 
@@ -29,13 +29,13 @@ internal sealed class LaySet
     {
         (this.cloth, whole) = (cloth, cloth.WithGap());
         // One kind for each outline: the turned-over half of a pair is a kind of its own.
-        var known = new Dictionary<(Outline, Grain, Point?, bool), Kind>();
+        var known = new Dictionary<(Outline, Grain, Point?, bool), PieceKind>();
         var all = pieces
             .Select(piece =>
             {
                 stop.ThrowIfCancellationRequested();
                 if (!known.TryGetValue((piece.Cut, piece.Grain, piece.Origin, piece.OnMotif), out var kind))
-                    known[(piece.Cut, piece.Grain, piece.Origin, piece.OnMotif)] = kind = Kind.Of(piece, whole);
+                    known[(piece.Cut, piece.Grain, piece.Origin, piece.OnMotif)] = kind = PieceKind.Of(piece, whole);
                 return (Piece: piece, Kind: kind);
             })
             .ToList();
@@ -68,7 +68,7 @@ internal sealed class LaySet
     public int Count => fit.Count;
 
     /// <summary>The pieces that the cloth can take.</summary>
-    public IReadOnlyList<(LayPiece Piece, Kind Kind)> Fit => fit;
+    public IReadOnlyList<(LayPiece Piece, PieceKind Kind)> Fit => fit;
 
     /// <summary>A length that no lay is under, the gap included.</summary>
     public long Bound => LowerBound.Of([.. fit.Select(pair => pair.Kind)], whole);
@@ -89,7 +89,7 @@ internal sealed class LaySet
     {
         if (fit.Count == 0 || fit.Count > TooManyOutlines || (IsRectangles && cloth.IsPlain))
             return [];
-        Func<Kind, long>[] keys =
+        Func<PieceKind, long>[] keys =
         [
             kind => kind.Ways[0].Region.Height,
             kind => kind.Ways[0].Region.Width,

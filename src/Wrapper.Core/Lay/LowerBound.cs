@@ -12,7 +12,7 @@ internal static class LowerBound
     /// <summary>
     /// The bound for pieces of these kinds, one for each piece, on <paramref name="cloth"/>, its gap included in both.
     /// </summary>
-    public static long Of(IReadOnlyList<Kind> kinds, LayCloth cloth)
+    public static long Of(IReadOnlyList<PieceKind> kinds, LayCloth cloth)
     {
         if (kinds.Count == 0)
             return 0;
@@ -23,7 +23,7 @@ internal static class LowerBound
         {
             // Behind the remnants lies what their area cannot hold, and what goes on none of them; where they may hold
             // all, nothing is said.
-            List<Kind> behind =
+            List<PieceKind> behind =
             [
                 .. kinds.Where(kind =>
                     !kind.Ways.Any(way =>
@@ -61,7 +61,7 @@ internal static class LowerBound
         return Math.Max(bound, ByRepeats([.. kinds.Where(kind => kind.IsMatched && kind.IsRectangle)], cloth));
     }
 
-    private static List<(long Width, long Height)[]> Within(IEnumerable<Kind> kinds, Func<Region, Cell> rectangle) =>
+    private static List<(long Width, long Height)[]> Within(IEnumerable<PieceKind> kinds, Func<Region, Cell> rectangle) =>
         [
             .. kinds
                 .Where(kind => kind.Ways.All(way => way.Region.IsStraight))
@@ -84,7 +84,7 @@ internal static class LowerBound
 
     // Matched pieces above one another start whole repeats apart (half ones with half-drop), so each but the last takes
     // whole repeats of the length.
-    private static long ByRepeats(List<Kind> matched, LayCloth cloth)
+    private static long ByRepeats(List<PieceKind> matched, LayCloth cloth)
     {
         if (cloth.Repeat is not { } repeat || matched.Count == 0 || cloth.Article is not null)
             return 0;

@@ -162,7 +162,7 @@ public static class Pinning
         if (turns is < 0 or > 3)
             return null;
         var region = Region.Of(piece.Cut, turns);
-        var ways = Kind.Of(piece, cloth with { Gap = Length.Zero }).Ways;
+        var ways = PieceKind.Of(piece, cloth with { Gap = Length.Zero }).Ways;
         return ways.Where(way => way.Turns == turns)
             .Concat(ways.Where(way => way.Region.SameAs(region)))
             .Select(way => (Way?)way)

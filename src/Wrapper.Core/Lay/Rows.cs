@@ -10,7 +10,7 @@ namespace Wrapper.Core.Lay;
 /// </summary>
 internal static class Rows
 {
-    public static Placed Lay(IEnumerable<(LayPiece Piece, Kind Kind)> pieces, LayCloth cloth)
+    public static Placed Lay(IEnumerable<(LayPiece Piece, PieceKind Kind)> pieces, LayCloth cloth)
     {
         var placements = new List<Placement>();
         var (y, end) = (cloth.Stock.Ticks, 0L);

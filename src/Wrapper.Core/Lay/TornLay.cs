@@ -44,11 +44,11 @@ internal static class TornLay
     public static Placed? Plain(LaySet set, LayCloth cloth, CancellationToken cancel) =>
         set.Count is 0 or > MostOrdered ? null : Torn(Orders(set.Fit).First(), cloth.WithGap(), cancel);
 
-    private static IEnumerable<List<(LayPiece Piece, Kind Kind)>> Orders(
-        IReadOnlyList<(LayPiece Piece, Kind Kind)> pieces
+    private static IEnumerable<List<(LayPiece Piece, PieceKind Kind)>> Orders(
+        IReadOnlyList<(LayPiece Piece, PieceKind Kind)> pieces
     )
     {
-        static long Height((LayPiece, Kind Kind) pair) => pair.Kind.Ways.Min(way => way.Region.Height);
+        static long Height((LayPiece, PieceKind Kind) pair) => pair.Kind.Ways.Min(way => way.Region.Height);
         yield return [.. pieces.OrderByDescending(Height).ThenByDescending(pair => pair.Kind.Area)];
         yield return
         [
@@ -59,7 +59,7 @@ internal static class TornLay
             yield return [.. pieces.OrderByDescending(pair => Height(pair) * (0.75 + (random.NextDouble() / 2)))];
     }
 
-    private static Placed Torn(List<(LayPiece Piece, Kind Kind)> order, LayCloth cloth, CancellationToken cancel)
+    private static Placed Torn(List<(LayPiece Piece, PieceKind Kind)> order, LayCloth cloth, CancellationToken cancel)
     {
         List<Strip> strips = [];
         var end = 0L;
@@ -104,7 +104,7 @@ internal static class TornLay
         );
     }
 
-    private static long Start(long y, Kind kind, Way way, long x, LayCloth cloth)
+    private static long Start(long y, PieceKind kind, Way way, long x, LayCloth cloth)
     {
         long OnGrid(long from) =>
             kind.IsMatched ? Grid.UpTo(from, cloth.Repeat!.Along.Ticks, Grid.Phase(cloth.Repeat, way, x), cloth) : from;
@@ -115,7 +115,7 @@ internal static class TornLay
     }
 
     // Where it goes beside what lies in the strip; -1 where it does not.
-    private static long Place(Strip strip, Kind kind, Way way, LayCloth cloth)
+    private static long Place(Strip strip, PieceKind kind, Way way, LayCloth cloth)
     {
         var x = strip.Right;
         if (kind.IsMatched)

@@ -24,7 +24,7 @@ internal static class Following
         var longest = Length.Zero;
         var area = piece.Cut.AreaSquareMetres();
         foreach (var seam in pattern.Seams.Where(seam => seam.Kind is SeamKind.Join or SeamKind.Zip))
-        foreach (var (mine, others) in new[] { (seam.Left, seam.Right), (seam.Right, seam.Left) })
+        foreach (var (mine, others) in new[] { (seam.OneSide, seam.OtherSide), (seam.OtherSide, seam.OneSide) })
         foreach (
             var (own, ownStart, ownEnd) in Stretches(pattern, mine)
                 .Where(run => run.Run.Piece == piece.Key && run.Run.Instance == 1)

@@ -42,7 +42,7 @@ internal static class Marks
         if (seam.Kind == SeamKind.Lap)
             yield break;
         var line = new SeamLine(pattern, seam);
-        foreach (var (run, _, _, _) in line.Left.Runs.Concat(line.Right.Runs))
+        foreach (var (run, _, _, _) in line.OneSide.Runs.Concat(line.OtherSide.Runs))
         foreach (var end in new[] { run.From, run.To }.OfType<Length>())
             if (
                 !pattern.IsTucked(run, end)
@@ -51,7 +51,7 @@ internal static class Marks
             )
                 yield return (run.Piece, new Notch(run.Edge, end));
         // A seam that starts in the middle of a curve starts nowhere that can be seen.
-        foreach (var side in new[] { seam.Left, seam.Right })
+        foreach (var side in new[] { seam.OneSide, seam.OtherSide })
             if (side[0] is { From: null } first && pattern.Piece(first.Piece).Stitch.IsSmoothAt(first.Edge))
                 yield return (first.Piece, new Notch(first.Edge, Length.Zero));
         // What is gathered, eased or pleated does not lie point on point.
@@ -67,7 +67,7 @@ internal static class Marks
                     new Notch(joint.Starts.Edge, joint.Starts.At, Clip: turn == Turn.Inward)
                 );
         }
-        foreach (var (side, other) in new[] { (line.Left, line.Right), (line.Right, line.Left) })
+        foreach (var (side, other) in new[] { (line.OneSide, line.OtherSide), (line.OtherSide, line.OneSide) })
         foreach (var mark in Round(pattern, side, other))
             yield return mark;
     }

@@ -60,7 +60,7 @@ public sealed record Pattern
     internal bool IsTucked(Run run, Length at) =>
         Seams
             .Where(seam => seam.Kind == SeamKind.Lap)
-            .SelectMany(seam => seam.Left.Concat(seam.Right))
+            .SelectMany(seam => seam.OneSide.Concat(seam.OtherSide))
             .Any(tuck => tuck.Piece == run.Piece && tuck.Edge == run.Edge && (tuck.From == at || tuck.To == at));
 
     /// <summary>Length of a run as drawn.</summary>

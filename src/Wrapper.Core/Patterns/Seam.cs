@@ -90,13 +90,13 @@ public sealed record Run(string Piece, int Instance, string Edge, Length? From =
 
 /// <summary>
 /// Two chains of runs that meet. <paramref name="Drafted"/> is the length that the draft reckons the seam to have;
-/// <see cref="Swallowed"/> is what the left side loses in pleats, gathers or ease, zero otherwise.
+/// <see cref="Swallowed"/> is what <see cref="OneSide"/> loses in pleats, gathers or ease, zero otherwise.
 /// </summary>
 public sealed record Seam(
     string Name,
     SeamKind Kind,
-    IReadOnlyList<Run> Left,
-    IReadOnlyList<Run> Right,
+    IReadOnlyList<Run> OneSide,
+    IReadOnlyList<Run> OtherSide,
     Working Drafted
 )
 {

@@ -5,7 +5,7 @@ namespace Wrapper.Core.Patterns;
 /// <summary>
 /// One seam as measured on the drawn stitch lines. <paramref name="Fault"/> is null when all is well.
 /// </summary>
-public sealed record SeamFinding(string Seam, SeamKind Kind, Length Left, Length Right, Length Drafted, string? Fault);
+public sealed record SeamFinding(string Seam, SeamKind Kind, Length OneSide, Length OtherSide, Length Drafted, string? Fault);
 
 /// <summary>The seam check of a whole pattern.</summary>
 public sealed record SeamReport(
@@ -71,8 +71,8 @@ public static class SeamCheck
 
     private static SeamFinding Measure(Pattern pattern, Seam seam, JobUnit unit)
     {
-        var left = Total(pattern, seam.Left) - seam.Swallowed;
-        var right = Total(pattern, seam.Right);
+        var left = Total(pattern, seam.OneSide) - seam.Swallowed;
+        var right = Total(pattern, seam.OtherSide);
         var drafted = seam.Drafted.Value;
         string? fault = null;
         if ((left - right).Abs() > Tolerance)
@@ -83,7 +83,7 @@ public static class SeamCheck
         // Sums can agree where single edges do not: then the corner marks would miss each other.
         else if (
             seam
-                .Left.Concat(seam.Right)
+                .OneSide.Concat(seam.OtherSide)
                 .FirstOrDefault(run => run.Drafted is { } own && (pattern.LengthOf(run) - own).Abs() > Tolerance) is
             { } off
         )
@@ -98,7 +98,7 @@ public static class SeamCheck
     private static IEnumerable<string> Coverage(Pattern pattern, JobUnit unit)
     {
         var used = pattern
-            .Seams.SelectMany(seam => seam.Left.Concat(seam.Right).Select(run => (seam.Name, Run: run)))
+            .Seams.SelectMany(seam => seam.OneSide.Concat(seam.OtherSide).Select(run => (seam.Name, Run: run)))
             .Concat(pattern.Uses.Select(use => (Name: use.Kind.ToString(), use.Run)))
             .ToLookup(pair => (pair.Run.Piece, pair.Run.Instance, pair.Run.Edge));
 

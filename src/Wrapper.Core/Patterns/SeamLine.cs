@@ -31,20 +31,20 @@ internal sealed class SeamLine
     public SeamLine(Pattern pattern, Seam seam)
     {
         this.pattern = pattern;
-        var (left, right) = (Told(seam.Left), Told(seam.Right));
+        var (left, right) = (Told(seam.OneSide), Told(seam.OtherSide));
         var onward = left ?? !right ?? true;
-        Left = new Side(pattern, seam.Left, onward);
-        Right = new Side(pattern, seam.Right, right ?? !onward);
+        OneSide = new Side(pattern, seam.OneSide, onward);
+        OtherSide = new Side(pattern, seam.OtherSide, right ?? !onward);
     }
 
-    public Side Left { get; }
+    public Side OneSide { get; }
 
-    public Side Right { get; }
+    public Side OtherSide { get; }
 
     /// <summary>
     /// Where runs of one side meet, with the point of the other side there; none where both sides have a joint.
     /// </summary>
-    public IEnumerable<Joint> Joints => Left.JointsAgainst(Right).Concat(Right.JointsAgainst(Left));
+    public IEnumerable<Joint> Joints => OneSide.JointsAgainst(OtherSide).Concat(OtherSide.JointsAgainst(OneSide));
 
     // True where the side goes with the outlines as they are seen from the right side of the cloth, null where nothing
     // tells.

@@ -13,7 +13,7 @@ public sealed record Enough(
     Length Have,
     Length Needed,
     bool Fits,
-    IReadOnlyList<LayPiece> Left,
+    IReadOnlyList<LayPiece> WithoutRoom,
     IReadOnlyList<Saving> Choices
 )
 {
@@ -71,26 +71,26 @@ public sealed record Enough(
             .Of(job, drafting, kept, cancel, closing)
             .Savings.Where(saving => saving.Needs.TryGetValue(cloth, out var after) && after <= have)
             .ToList();
-        return new Enough(have, needed, false, Over(one, lay, room, cancel), choices);
+        return new Enough(have, needed, false, PiecesBeyond(one, lay, room, cancel), choices);
     }
 
     // What ends beyond the room, less what finds a place after all, small ones first.
-    private static List<LayPiece> Over(ClothPlan cloth, ClothLay lay, Length room, CancellationToken cancel)
+    private static List<LayPiece> PiecesBeyond(ClothPlan cloth, ClothLay lay, Length room, CancellationToken cancel)
     {
         var byId = cloth.Pieces.ToDictionary(piece => piece.Id);
         var ends = lay.Best.Placements.ToDictionary(at => at.Id, at => byId[at.Id].MarksAt(at).ToEnd);
         List<LayPiece> inside = [.. cloth.Pieces.Where(piece => ends[piece.Id] <= room)];
-        List<LayPiece> over =
+        List<LayPiece> outside =
         [
             .. cloth.Pieces.Where(piece => ends[piece.Id] > room).OrderBy(piece => piece.Cut.AreaSquareMetres()),
         ];
-        foreach (var piece in over.Take(MostTriedAgain).ToList())
+        foreach (var piece in outside.Take(MostTriedAgain).ToList())
         {
             if (LayTable.Of([.. inside, piece], cloth.ForLay, cancel).Best.Length > room)
                 continue;
             inside.Add(piece);
-            over.Remove(piece);
+            outside.Remove(piece);
         }
-        return over;
+        return outside;
     }
 }

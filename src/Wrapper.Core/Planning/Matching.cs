@@ -75,7 +75,7 @@ internal sealed class Matching
         if (
             one.Match.Match != Match.Follows
             || cut.Item.Item.Matches.ContainsKey(cut.Piece.Key)
-            || !Kind.Of(matched, cloth.WithGap()).IsUnmatched
+            || !PieceKind.Of(matched, cloth.WithGap()).IsUnmatched
         )
             return matched;
         known[(cut.Item, cut.Piece.Key)] = (one.Match with { Match = Match.Same }, null);

@@ -69,7 +69,7 @@ public sealed record EnoughView(
             enough.Fits
                 ? LengthView.Surplus(enough.Have - enough.Needed, job.Unit)
                 : LengthView.Cloth(enough.Needed - enough.Have, job.Unit),
-            Labels.Counted(enough.Left),
+            Labels.Counted(enough.WithoutRoom),
             [.. enough.Choices.Select(saving => SavingView.Of(saving, job))]
         );
 }

@@ -124,8 +124,8 @@ public sealed record PatternView(
                 .. seams.Seams.Select(seam => new SeamView(
                     seam.Seam,
                     seam.Kind,
-                    LengthView.Finished(seam.Left, unit),
-                    LengthView.Finished(seam.Right, unit),
+                    LengthView.Finished(seam.OneSide, unit),
+                    LengthView.Finished(seam.OtherSide, unit),
                     LengthView.Finished(seam.Drafted, unit),
                     seam.Fault
                 )),
@@ -259,8 +259,8 @@ public sealed record EdgeView(string Name, string AllowanceKey, LengthView Allow
 public sealed record SeamView(
     string Name,
     SeamKind Kind,
-    LengthView Left,
-    LengthView Right,
+    LengthView OneSide,
+    LengthView OtherSide,
     LengthView Drafted,
     string? Fault
 );

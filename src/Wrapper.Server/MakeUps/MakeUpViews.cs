@@ -11,7 +11,7 @@ public sealed record MakeUpView(
     string Key,
     string Name,
     string Family,
-    string When,
+    string Suits,
     IReadOnlyList<MeasureView> Measures,
     IReadOnlyList<ChoiceView> Choices,
     IReadOnlyList<AllowanceView> Allowances
@@ -23,7 +23,7 @@ public sealed record MakeUpView(
             makeUp.Key,
             makeUp.Name,
             makeUp.Family,
-            makeUp.When,
+            makeUp.Suits,
             [
                 .. makeUp.Measures.Select(m => new MeasureView(
                     m.Key,
@@ -91,7 +91,7 @@ public sealed record AllowanceView(string Symbol, string Name);
 public sealed record ComparisonView(
     string MakeUp,
     string Name,
-    string When,
+    string Suits,
     bool Current,
     IReadOnlyList<Problem> Problems,
     LengthView? Cloth,
@@ -117,7 +117,7 @@ public sealed record ComparisonView(
         return new ComparisonView(
             makeUp.Key,
             makeUp.Name,
-            makeUp.When,
+            makeUp.Suits,
             current,
             plan.Draft.Problems,
             cloth is { } taken ? LengthView.Cloth(taken, unit) : null,

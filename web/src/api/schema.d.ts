@@ -538,7 +538,7 @@ export interface components {
         ComparisonView: {
             makeUp: string;
             name: string;
-            when: string;
+            suits: string;
             current: boolean;
             problems: components["schemas"]["Problem"][];
             cloth: null | components["schemas"]["LengthView"];
@@ -879,7 +879,7 @@ export interface components {
             key: string;
             name: string;
             family: string;
-            when: string;
+            suits: string;
             measures: components["schemas"]["MeasureView"][];
             choices: components["schemas"]["ChoiceView"][];
             allowances: components["schemas"]["AllowanceView"][];
@@ -990,11 +990,11 @@ export interface components {
             along: components["schemas"]["LengthView"];
             across: components["schemas"]["LengthView"];
         };
-        /** @description One answer to a choice, and when to take it. */
+        /** @description One answer to a choice, and what it is good for. */
         Option: {
             key: string;
             name: string;
-            when: string;
+            suits: string;
         };
         /** @description A drafted cover. */
         PatternView: {
@@ -1183,8 +1183,8 @@ export interface components {
         SeamView: {
             name: string;
             kind: components["schemas"]["SeamKind"];
-            left: components["schemas"]["LengthView"];
-            right: components["schemas"]["LengthView"];
+            oneSide: components["schemas"]["LengthView"];
+            otherSide: components["schemas"]["LengthView"];
             drafted: components["schemas"]["LengthView"];
             fault: null | string;
         };

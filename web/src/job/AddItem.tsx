@@ -1,4 +1,4 @@
-import { Button, Input } from 'antd'
+import { Button, Input, Radio } from 'antd'
 import { useState } from 'react'
 import { answer, api, newId, Refused } from '../api/client'
 import { Dialog } from '../parts/Dialog'
@@ -10,7 +10,7 @@ export function AddItem({ close }: { close: () => void }) {
   const jobDocument = useDocument()
   const editJob = useEdit()
   const makeUps = useScene((scene) => scene.makeUps)
-  const take = useScene((scene) => scene.take)
+  const takeInHand = useScene((scene) => scene.takeInHand)
   const go = useScene((scene) => scene.go)
   // Families with many schools first: they are asked for most.
   const schools = (name: string) => makeUps.filter((makeUp) => makeUp.family === name).length
@@ -39,7 +39,7 @@ export function AddItem({ close }: { close: () => void }) {
         items.push(item)
         if (cloth) cloths.push(cloth)
       })
-      take(item.id)
+      takeInHand(item.id)
       go('measure')
       close()
     } catch (error) {
@@ -66,17 +66,13 @@ export function AddItem({ close }: { close: () => void }) {
       >
         <fieldset>
           <legend className="unseen">Kind</legend>
-          {families.map((each) => (
-            <label key={each.family}>
-              <input
-                type="radio"
-                name="family"
-                checked={family === each.family}
-                onChange={() => setFamily(each.family)}
-              />{' '}
-              {each.family}
-            </label>
-          ))}
+          <Radio.Group name="family" value={family} onChange={(event) => setFamily(event.target.value as string)}>
+            {families.map((each) => (
+              <Radio key={each.family} value={each.family}>
+                {each.family}
+              </Radio>
+            ))}
+          </Radio.Group>
         </fieldset>
         <label htmlFor="item-name">What it is called here</label>
         <Input

@@ -39,10 +39,10 @@ const RailItem = memo(function RailItem({ id, number, widest }: { id: string; nu
   const sketch = useScene((scene) => draftOf(scene, id)?.sketch)
   const doubt = useScene((scene) => (draftOf(scene, id)?.problems.length ?? 0) > 0)
   const inHand = useScene((scene) => scene.item?.id === id)
-  const take = useScene((scene) => scene.take)
+  const takeInHand = useScene((scene) => scene.takeInHand)
   return (
     <li>
-      <button type="button" aria-pressed={inHand} onClick={() => take(id)}>
+      <button type="button" aria-pressed={inHand} onClick={() => takeInHand(id)}>
         <span className="title">
           <b>{number}</b> {name}
           {quantity !== '1' && <span> × {quantity}</span>}
@@ -73,7 +73,7 @@ function TakeOff() {
 
 function Removed() {
   const removed = useScene((scene) => scene.job.document.removed)
-  const take = useScene((scene) => scene.take)
+  const takeInHand = useScene((scene) => scene.takeInHand)
   const edit = useEdit()
   if (removed.length === 0) return null
   const bringBack = (back: Item) => {
@@ -81,7 +81,7 @@ function Removed() {
       const at = removed.findIndex((each) => each.id === back.id)
       if (at >= 0) items.push(...removed.splice(at, 1))
     })
-    take(back.id)
+    takeInHand(back.id)
   }
   return (
     <details className="removed">

@@ -1,4 +1,4 @@
-import { Button, Input, Segmented } from 'antd'
+import { Button, Input, Segmented, Tooltip } from 'antd'
 import { memo, useRef } from 'react'
 import { Link } from 'react-router'
 import { newId, type Unit } from '../api/client'
@@ -7,7 +7,7 @@ import { useEdit, useScene, useUnit } from './scene'
 
 /** Name and customer, the unit, undo and redo, light, and how saving stands. */
 export const JobHead = memo(function JobHead() {
-  const { light, turn } = useLight()
+  const { light, switchLight } = useLight()
   return (
     <header className="head">
       <Link to="/" className="word">
@@ -19,7 +19,7 @@ export const JobHead = memo(function JobHead() {
       <ToDecide />
       <Steps />
       <Tape />
-      <Button onClick={turn} aria-pressed={light === 'dim'}>
+      <Button onClick={switchLight} aria-pressed={light === 'dim'}>
         {light === 'dim' ? 'Bright' : 'Dim'}
       </Button>
     </header>
@@ -64,12 +64,16 @@ function Steps() {
   const redo = useScene((scene) => scene.job.redo)
   return (
     <>
-      <Button disabled={!canUndo} onClick={undo} title="Ctrl Z">
-        Undo
-      </Button>
-      <Button disabled={!canRedo} onClick={redo} title="Ctrl Shift Z">
-        Redo
-      </Button>
+      <Tooltip title="Ctrl Z">
+        <Button disabled={!canUndo} onClick={undo}>
+          Undo
+        </Button>
+      </Tooltip>
+      <Tooltip title="Ctrl Shift Z">
+        <Button disabled={!canRedo} onClick={redo}>
+          Redo
+        </Button>
+      </Tooltip>
     </>
   )
 }

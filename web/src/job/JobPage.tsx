@@ -110,7 +110,7 @@ function Open({ id, job, stage }: { id: string; job: OpenJob; stage: StageKey })
   const add = useCallback(() => setAdding(true), [])
   const ask = useCallback(() => setPutOff([]), [])
   const scene: JobScene = useMemo(
-    () => ({ ...planned, id, job, item, makeUps: makeUps.data ?? none, take: setHeld, go, add, ask }),
+    () => ({ ...planned, id, job, item, makeUps: makeUps.data ?? none, takeInHand: setHeld, go, add, ask }),
     [planned, id, job, item, makeUps.data, go, add, ask],
   )
   const [store] = useState(() => new SceneStore(scene))

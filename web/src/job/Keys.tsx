@@ -1,25 +1,31 @@
 import { Input } from 'antd'
 import { useEffect, useState } from 'react'
-import { useLight } from '../parts/Look'
+import { tinykeys } from 'tinykeys'
 import { Dialog } from '../parts/Dialog'
+import { useLight } from '../parts/Look'
 import { draftInHand, useSceneStore } from './scene'
 import { stages, type StageKey } from './stages'
 
 interface Command {
   name: string
+  /** As told to people: a character, or keys that are held together. */
   keys: string
   run: () => void
 }
 
-const typing = (target: EventTarget | null) =>
+const typing = (target: EventTarget | null): target is HTMLElement =>
   target instanceof HTMLElement &&
   (target.isContentEditable ||
-    (/^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) && (target as HTMLInputElement).type !== 'radio'))
+    (/^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) &&
+      !['radio', 'checkbox'].includes((target as HTMLInputElement).type)))
 
-/** Shortcuts, the sheet that lists them, and the palette that finds them by name. Letters sleep while a field has the focus. */
+/**
+ * Shortcuts, the sheet that lists them, and the palette that finds them by name. Letters sleep while a field has the focus; digits go to a size,
+ * never to a stage.
+ */
 export function Keys({ stage }: { stage: StageKey }) {
   const store = useSceneStore()
-  const { turn } = useLight()
+  const { switchLight } = useLight()
   const [open, setOpen] = useState<'sheet' | 'palette'>()
   const measures = () => {
     const scene = store.get()
@@ -36,10 +42,10 @@ export function Keys({ stage }: { stage: StageKey }) {
     const at = items.findIndex((each) => each.id === item?.id)
     const step = (by: number) => {
       const next = items[(at + by + items.length) % items.length]
-      if (next) scene.take(next.id)
+      if (next) scene.takeInHand(next.id)
     }
     return [
-      ...stages.map((each, n) => ({ name: `Go to ${each.name}`, keys: `${n + 1}`, run: () => go(each.key) })),
+      ...stages.map((each, n) => ({ name: `Go to ${each.name}`, keys: `Alt ${n + 1}`, run: () => go(each.key) })),
       ...(stage === 'measure'
         ? measures().map((measure) => ({
             name: `Measure the ${measure.name}`,
@@ -57,39 +63,60 @@ export function Keys({ stage }: { stage: StageKey }) {
         keys: '=',
         run: () => job.edit('', (document) => void (document.unit = unit === 'cm' ? 'in' : 'cm')),
       },
-      { name: 'Turn the light', keys: '*', run: turn },
+      { name: 'Change the light', keys: '*', run: switchLight },
       { name: 'Find a command', keys: 'Ctrl K', run: () => setOpen('palette') },
       { name: 'Show the shortcuts', keys: '?', run: () => setOpen('sheet') },
     ]
   }
-  useEffect(() => {
-    const listen = (event: KeyboardEvent) => {
-      if (event.altKey || document.querySelector('dialog[open]')) return
-      if (event.key === 'Escape' && typing(event.target)) {
-        ;(event.target as HTMLElement).blur()
-        return
-      }
-      const pressed =
-        event.ctrlKey || event.metaKey ? `Ctrl ${event.shiftKey ? 'Shift ' : ''}${event.key.toUpperCase()}` : event.key
-      if (pressed.length === 1 && typing(event.target)) return
-      const measure = stage === 'measure' && measures().find((each) => each.key.length > 1 && each.key[0] === pressed)
-      const known = commands()
-      const command =
-        known.find((each) => each.keys === pressed) ??
-        known.find((each) => each.keys.toLowerCase() === pressed.toLowerCase())
-      if (!command && !measure) return
-      event.preventDefault()
-      if (command) command.run()
-      else if (measure) focus(measure.key)
+  const run = (event: KeyboardEvent, command: { run: () => void } | undefined) => {
+    if (!command || document.querySelector('[role=dialog]')) return
+    event.preventDefault()
+    command.run()
+  }
+  const held = (keys: string) => (event: KeyboardEvent) =>
+    run(
+      event,
+      commands().find((each) => each.keys === keys),
+    )
+  const character = (event: KeyboardEvent) => {
+    if (typing(event.target)) return
+    const { key } = event
+    const known = commands()
+    const measured = stage === 'measure' ? measures() : []
+    const [first] = measured
+    // A digit is typed into the first size, which takes the focus before the digit arrives.
+    if (/\d/.test(key)) {
+      if (first && !document.querySelector('[role=dialog]')) focus(first.key)
+      return
     }
-    window.addEventListener('keydown', listen)
-    return () => window.removeEventListener('keydown', listen)
-  })
+    const longer = measured.find((each) => each.key.length > 1 && each.key[0] === key)
+    run(
+      event,
+      known.find((each) => each.keys === key) ??
+        known.find((each) => each.keys.toLowerCase() === key.toLowerCase()) ??
+        (longer && { run: () => focus(longer.key) }),
+    )
+  }
+  const bindings = {
+    '(.)': character,
+    'Shift+(.)': character,
+    'Alt+(Digit[1-9])': (event: KeyboardEvent) => held(`Alt ${event.code.replace('Digit', '')}`)(event),
+    '$mod+z': held('Ctrl Z'),
+    '$mod+Shift+z': held('Ctrl Shift Z'),
+    '$mod+k': held('Ctrl K'),
+    Escape: (event: KeyboardEvent) => {
+      if (typing(event.target) && !document.querySelector('[role=dialog]')) event.target.blur()
+    },
+  }
+  useEffect(() => tinykeys(window, bindings))
   if (open === 'palette') return <Palette commands={commands()} close={() => setOpen(undefined)} />
   return (
     open && (
       <Dialog title="Shortcuts" close={() => setOpen(undefined)}>
-        <p>Letters and digits work while no field has the focus. Esc leaves a field, Enter goes to the next line.</p>
+        <p>
+          Letters work while no field has the focus; digits go to the first size. Esc leaves a field, Enter goes to the
+          next line.
+        </p>
         <dl className="shortcuts">
           {commands().map((each) => (
             <div key={each.name}>

@@ -10,7 +10,7 @@ export interface JobScene extends JobPlan {
   makeUps: MakeUp[]
   /** The item in hand. */
   item: Item | undefined
-  take: (item: string) => void
+  takeInHand: (item: string) => void
   go: (stage: string) => void
   add: () => void
   /** Shows what is still to be decided. */

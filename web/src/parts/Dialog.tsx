@@ -1,5 +1,5 @@
-import { useEffect, useId, useRef, type ReactNode } from 'react'
-import { Button } from 'antd'
+import { Button, Modal } from 'antd'
+import { useEffect, useRef, type ReactNode } from 'react'
 
 interface Props {
   title: string
@@ -9,31 +9,39 @@ interface Props {
   footer?: ReactNode
 }
 
-/** A modal sheet of the browser's own: focus stays inside, Esc leaves, and focus returns. The field marked data-first has it at once. */
+// Sheets lie in an element of their own: in the body the library would lock scrolling by a style that has no nonce.
+const sheets = () => document.getElementById('sheets') ?? document.body
+
+/** A modal sheet: focus stays inside, Esc leaves, and focus returns. The field marked data-first has it at once. */
 export function Dialog({ title, children, close, footer }: Props) {
-  const sheet = useRef<HTMLDialogElement>(null)
-  const id = useId()
+  const inside = useRef<HTMLDivElement>(null)
+  const before = useRef(document.activeElement)
   useEffect(() => {
-    const open = sheet.current
-    open?.showModal()
-    open?.querySelector<HTMLElement>('[data-first]')?.focus()
-    return () => open?.close()
+    const from = before.current
+    inside.current?.querySelector<HTMLElement>('[data-first]')?.focus()
+    return () => {
+      if (from instanceof HTMLElement) from.focus()
+    }
   }, [])
   return (
-    <dialog
-      ref={sheet}
-      aria-labelledby={id}
-      onCancel={(event) => {
-        event.preventDefault()
-        close?.()
-      }}
+    <Modal
+      open
+      centered
+      title={title}
+      width={760}
+      closable={false}
+      keyboard={close !== undefined}
+      mask={{ closable: false }}
+      getContainer={sheets}
+      {...(close && { onCancel: close })}
+      footer={
+        <>
+          {close && <Button onClick={close}>Close</Button>}
+          {footer}
+        </>
+      }
     >
-      <header>
-        <h2 id={id}>{title}</h2>
-        {close && <Button onClick={close}>Close</Button>}
-      </header>
-      {children}
-      {footer && <footer>{footer}</footer>}
-    </dialog>
+      <div ref={inside}>{children}</div>
+    </Modal>
   )
 }

@@ -3,7 +3,10 @@ import { createContext, use, useEffect, useState, type ReactNode } from 'react'
 
 export type Light = 'day' | 'dim'
 
-const LightContext = createContext<{ light: Light; turn: () => void }>({ light: 'day', turn: () => undefined })
+const LightContext = createContext<{ light: Light; switchLight: () => void }>({
+  light: 'day',
+  switchLight: () => undefined,
+})
 
 /** The room's light, and the switch for it. */
 export const useLight = () => use(LightContext)
@@ -24,7 +27,7 @@ function remembered(): Light {
   }
 }
 
-/** Themes the components by tokens for a bright or a dim room; the rest of the look is in styles.css. */
+/** Themes the components by tokens for a bright or a dim room; the rest of the look is in style modules. */
 export function Look({ children }: { children: ReactNode }) {
   const [light, setLight] = useState<Light>(remembered)
   useEffect(() => {
@@ -37,7 +40,7 @@ export function Look({ children }: { children: ReactNode }) {
   }, [light])
   const tone = tones[light]
   return (
-    <LightContext value={{ light, turn: () => setLight(light === 'day' ? 'dim' : 'day') }}>
+    <LightContext value={{ light, switchLight: () => setLight(light === 'day' ? 'dim' : 'day') }}>
       <ConfigProvider
         csp={{ nonce }}
         wave={{ disabled: true }}

@@ -12,7 +12,7 @@ const noAnswer = 'The server does not answer.'
 /** All jobs, the latest change first, and a new one. */
 export function Home() {
   const navigate = useNavigate()
-  const { light, turn } = useLight()
+  const { light, switchLight } = useLight()
   const [name, setName] = useState('')
   const [unit, setUnit] = useState<Unit>('in')
   const [problem, setProblem] = useState('')
@@ -36,7 +36,7 @@ export function Home() {
     <div className="home">
       <header className="head">
         <span className="word">Wrapper</span>
-        <Button onClick={turn} aria-pressed={light === 'dim'}>
+        <Button onClick={switchLight} aria-pressed={light === 'dim'}>
           {light === 'dim' ? 'Bright' : 'Dim'}
         </Button>
       </header>

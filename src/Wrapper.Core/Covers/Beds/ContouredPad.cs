@@ -85,7 +85,7 @@ public sealed class ContouredPad : MakeUp
     public override string Family => "Contoured pad";
 
     /// <inheritdoc/>
-    public override string When =>
+    public override string Suits =>
         "For changing pads and the like: the wrap follows the hollow of the pad, elastic beneath holds it.";
 
     /// <inheritdoc/>

@@ -63,7 +63,7 @@ public sealed class FittedSheet : MakeUp
     public override int Rank => 10;
 
     /// <inheritdoc/>
-    public override string When =>
+    public override string Suits =>
         "For mattresses, cot mattresses and flat pads: one sheet, four corners, elastic beneath.";
 
     /// <inheritdoc/>

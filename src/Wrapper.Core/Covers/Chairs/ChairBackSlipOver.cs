@@ -143,7 +143,7 @@ public sealed class ChairBackSlipOver : MakeUp
     public override string Family => "Chair back";
 
     /// <inheritdoc/>
-    public override string When =>
+    public override string Suits =>
         "A loose cap over a chair back, pulled on from above; lined, it can be turned to the other cloth.";
 
     /// <inheritdoc/>

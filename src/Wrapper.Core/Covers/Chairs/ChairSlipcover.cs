@@ -23,7 +23,7 @@ public sealed partial class ChairSlipcover : MakeUp
     public override string Family => "Upholstered chair";
 
     /// <inheritdoc/>
-    public override string When =>
+    public override string Suits =>
         "A tailored cover for an armchair: cut roughly to its shape, pinned on the chair inside out and trimmed in two passes.";
 
     /// <inheritdoc/>

@@ -103,7 +103,7 @@ public sealed class SofaBase : MakeUp
     public override string Family => "Sofa base";
 
     /// <inheritdoc/>
-    public override string When =>
+    public override string Suits =>
         "Under loose cushions: a sheet over each arm and one over seat and front, tucked into the crevices. Add each cushion as an item of its own.";
 
     /// <inheritdoc/>

@@ -47,7 +47,7 @@ public sealed class Bolster : MakeUp
     public override string Family => "Bolster";
 
     /// <inheritdoc/>
-    public override string When =>
+    public override string Suits =>
         "A firm roll with flat round ends; cord round the ends if wanted, the zip along the body.";
 
     /// <inheritdoc/>

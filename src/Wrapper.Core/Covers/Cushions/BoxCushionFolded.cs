@@ -62,7 +62,7 @@ public sealed class BoxCushionFolded : BoxCushion
     public override string Name => "One piece, folded";
 
     /// <inheritdoc/>
-    public override string When =>
+    public override string Suits =>
         "The quick way: one piece, no strips, no cord. Soft edges; seams run round the sides at mid-depth.";
 
     /// <inheritdoc/>

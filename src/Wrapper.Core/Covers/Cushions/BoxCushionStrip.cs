@@ -96,7 +96,7 @@ public class BoxCushionStrip : BoxCushion
     public override string Name => "Separate boxing strip";
 
     /// <inheritdoc/>
-    public override string When =>
+    public override string Suits =>
         "The tailored look: crisp edges, cord if wanted, rounded corners, and a zip that turns the back corners so that foam goes in easily.";
 
     /// <inheritdoc/>

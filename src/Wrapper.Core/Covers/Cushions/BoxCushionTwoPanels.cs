@@ -19,7 +19,7 @@ public class BoxCushionTwoPanels : BoxCushion
     public override string Name => "Two panels, corners boxed";
 
     /// <inheritdoc/>
-    public override string When =>
+    public override string Suits =>
         "Two pieces and no strips: a seam at mid-depth all round. Pile and print run the same way on both faces, and any straight-sided outline can be followed.";
 
     /// <inheritdoc/>

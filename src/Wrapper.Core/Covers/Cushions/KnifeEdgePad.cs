@@ -71,7 +71,7 @@ public sealed class KnifeEdgePad : BoxCushion
     public override string Name => "Knife-edge pad";
 
     /// <inheritdoc/>
-    public override string When =>
+    public override string Suits =>
         "Thin pads tied to a chair: two pieces and one seam, filled with a foam slab or loose filling and closed by hand.";
 
     /// <inheritdoc/>

@@ -22,7 +22,7 @@ public sealed class MattressGusset : BoxCushionStrip
     public override int Rank => 11;
 
     /// <inheritdoc/>
-    public override string When =>
+    public override string Suits =>
         "The tailored school: a gusset all round, rounded corners, and a zip that turns two of them.";
 
     /// <inheritdoc/>
@@ -48,7 +48,7 @@ public sealed class MattressStitchedOff : BoxCushionTwoPanels
     public override int Rank => 12;
 
     /// <inheritdoc/>
-    public override string When =>
+    public override string Suits =>
         "The quick school for futons and soft mattresses: two panels, a seam at mid-depth, corners stitched across.";
 
     /// <inheritdoc/>

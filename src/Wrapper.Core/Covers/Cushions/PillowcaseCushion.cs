@@ -61,7 +61,7 @@ public sealed class PillowcaseCushion : BoxCushion
     public override string Name => "Pillowcase, wrapped end";
 
     /// <inheritdoc/>
-    public override string When =>
+    public override string Suits =>
         "Throw-on covers for sofa cushions: no boxing and no zip needed, one end is folded in like a parcel. T, L and curved ends are pinned on the cushion.";
 
     /// <inheritdoc/>

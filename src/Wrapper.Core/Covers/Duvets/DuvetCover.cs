@@ -108,7 +108,7 @@ public sealed class DuvetCover : MakeUp
     public override string Family => "Duvet";
 
     /// <inheritdoc/>
-    public override string When =>
+    public override string Suits =>
         "Any size from any width: wide cloth whole, narrower cloth as a centre with equal sides, or a ready-made sheet behind.";
 
     /// <inheritdoc/>

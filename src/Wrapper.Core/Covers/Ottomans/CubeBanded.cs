@@ -55,7 +55,7 @@ public sealed class CubeBanded : Ottoman
     public override string Name => "Cube with corner bands";
 
     /// <inheritdoc/>
-    public override string When =>
+    public override string Suits =>
         "A stuffed cube to sit on: bands round the upright corners take the wear, and can be of another cloth.";
 
     /// <inheritdoc/>

@@ -68,7 +68,7 @@ public sealed class OttomanCap : Ottoman
     public override string Name => "Cap and apron";
 
     /// <inheritdoc/>
-    public override string When =>
+    public override string Suits =>
         "For a domed or soft-edged ottoman: the cap wraps over the edge, the seam and its cord lie below it on the frame.";
 
     /// <inheritdoc/>

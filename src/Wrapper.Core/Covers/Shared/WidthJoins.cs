@@ -235,8 +235,8 @@ internal static class WidthJoins
                 .. pattern.Seams.Select(seam =>
                     seam with
                     {
-                        Left = [.. seam.Left.SelectMany(Parted)],
-                        Right = [.. seam.Right.SelectMany(Parted)],
+                        OneSide = [.. seam.OneSide.SelectMany(Parted)],
+                        OtherSide = [.. seam.OtherSide.SelectMany(Parted)],
                     }
                 ),
             ],

@@ -49,7 +49,7 @@ public sealed class CentrePanel : MakeUp
     public override string Family => "Centre panel for a table cover";
 
     /// <inheritdoc/>
-    public override string When =>
+    public override string Suits =>
         "A disc or a square in another cloth, laid on the finished cover: its edge is turned by a facing, so it needs no hem.";
 
     /// <inheritdoc/>

@@ -25,7 +25,7 @@ public sealed partial class ElasticCap : MakeUp
     public override string Family => "Work table, tray or pressing board";
 
     /// <inheritdoc/>
-    public override string When =>
+    public override string Suits =>
         "Pulled over the top and gripped beneath: comes off for washing, and goes round what is in the way under an edge.";
 
     /// <inheritdoc/>

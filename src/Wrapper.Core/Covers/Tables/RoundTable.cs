@@ -122,7 +122,7 @@ public sealed class RoundTableDraped : RoundTable
     public override int Rank => 30;
 
     /// <inheritdoc/>
-    public override string When =>
+    public override string Suits =>
         "Soft folds all round and only a hem to sew; wider than the cloth, its joins hang in the drop, off the centre.";
 
     /// <inheritdoc/>
@@ -173,7 +173,7 @@ public sealed class RoundTableSkirted : RoundTable
     public override int Rank => 31;
 
     /// <inheritdoc/>
-    public override string When => "A flat top and a full skirt to the floor, from any width of cloth.";
+    public override string Suits => "A flat top and a full skirt to the floor, from any width of cloth.";
 
     /// <inheritdoc/>
     public override IReadOnlyList<Choice> Choices { get; } = [Fullness, WidthJoins.School];

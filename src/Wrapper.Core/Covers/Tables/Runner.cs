@@ -59,7 +59,7 @@ public sealed class Runner : MakeUp
     public override int Rank => 40;
 
     /// <inheritdoc/>
-    public override string When => "A strip along a table or a shelf: one piece, no seam.";
+    public override string Suits => "A strip along a table or a shelf: one piece, no seam.";
 
     /// <inheritdoc/>
     public override IReadOnlyList<Measure> Measures { get; } = [L, W];

@@ -44,7 +44,7 @@ public sealed class TableFivePieces : TableCover
     public override int Rank => 20;
 
     /// <inheritdoc/>
-    public override string When =>
+    public override string Suits =>
         "The tailored school: a seam along every edge, corners sewn down or opening over a pleat. Fits narrower cloth.";
 
     /// <inheritdoc/>

@@ -21,7 +21,7 @@ public sealed class TableOnePiece : TableCover
     public override int Rank => 21;
 
     /// <inheritdoc/>
-    public override string When =>
+    public override string Suits =>
         "One sheet, four corner seams: quick, and the pattern runs over the edge unbroken. Takes wide cloth.";
 
     /// <inheritdoc/>

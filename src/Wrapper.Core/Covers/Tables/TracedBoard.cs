@@ -114,7 +114,7 @@ public sealed class TracedBoard : MakeUp
     public override string Family => "Ironing board";
 
     /// <inheritdoc/>
-    public override string When =>
+    public override string Suits =>
         "Any board with a nose: its outline from widths along its length, a cord in the edge, one stop to hold it.";
 
     /// <inheritdoc/>

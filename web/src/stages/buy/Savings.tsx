@@ -49,7 +49,7 @@ export function Savings() {
 /** Savings, each with a button that takes it. */
 export function SavingList({ savings }: { savings: SavingView[] }) {
   const editItem = useEditItem()
-  const take = ({ item, field, typed }: SavingView) => {
+  const apply = ({ item, field, typed }: SavingView) => {
     const [map = '', ...rest] = field.split('.')
     const key = rest.join('.')
     editItem('', item, (old) => {
@@ -69,7 +69,7 @@ export function SavingList({ savings }: { savings: SavingView[] }) {
               <b>{saving.buysLess} less</b>
               {saving.costsLess && `, ${saving.costsLess}`}
             </span>
-            <Button onClick={() => take(saving)}>Make it {saving.to.text}</Button>
+            <Button onClick={() => apply(saving)}>Make it {saving.to.text}</Button>
           </li>
         ))}
       </ul>

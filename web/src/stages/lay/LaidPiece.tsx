@@ -1,4 +1,5 @@
-import { memo, useState, type KeyboardEvent, type PointerEvent } from 'react'
+import { useDrag } from '@use-gesture/react'
+import { memo, useRef, useState, type KeyboardEvent } from 'react'
 import type { ClothPlan } from '../../api/client'
 import type { Moves } from './useMoves'
 
@@ -37,16 +38,22 @@ export const LaidPiece = memo(function LaidPiece({
 }: Props) {
   // What is cut stays where it was cut.
   const moves = piece.isCut ? undefined : allowed
-  const [from, setFrom] = useState<{ x: number; y: number }>()
-  const [by, setBy] = useState({ x: 0, y: 0 })
+  const group = useRef<SVGGElement>(null)
+  const [by, setBy] = useState<{ x: number; y: number }>()
   const { box } = piece
   const size = Math.min(letter, box.width * 0.45, box.height * 0.7)
   const place = { piece: piece.id, turns: piece.turns, along: box.x, across: box.y }
-  const on = (event: PointerEvent<SVGGElement>) => {
-    const matrix = event.currentTarget.ownerSVGElement?.getScreenCTM()?.inverse()
-    const at = matrix && new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix)
-    return { x: at?.x ?? 0, y: at?.y ?? 0 }
-  }
+  const drag = useDrag(
+    ({ movement, last, canceled }) => {
+      // A point of the screen is so much of the cloth.
+      const scale = group.current?.ownerSVGElement?.getScreenCTM()?.a ?? 1
+      const moved = { x: movement[0] / scale, y: movement[1] / scale }
+      setBy(last ? undefined : moved)
+      if (last && !canceled && Math.hypot(moved.x, moved.y) > inch / 2)
+        void moves?.move({ ...place, along: box.x + moved.x, across: box.y + moved.y })
+    },
+    { enabled: moves !== undefined, pointer: { keys: false } },
+  )
   const toggle = () => {
     if (piece.pinned) moves?.unpin(piece.id)
     else moves?.pin(piece.here)
@@ -67,7 +74,9 @@ export const LaidPiece = memo(function LaidPiece({
   return (
     <g
       className={`laid${pointed ? ' pointed' : ''}${piece.pinned ? ' pinned' : ''}${piece.isCut ? ' is-cut' : ''}`}
-      transform={from && `translate(${by.x} ${by.y})`}
+      ref={group}
+      transform={by && `translate(${by.x} ${by.y})`}
+      {...drag()}
       tabIndex={0}
       role="button"
       aria-pressed={piece.pinned}
@@ -76,21 +85,6 @@ export const LaidPiece = memo(function LaidPiece({
       onMouseLeave={() => point(undefined)}
       onFocus={() => point(piece.id)}
       onKeyDown={key}
-      onPointerDown={(event) => {
-        if (!moves || event.button !== 0) return
-        event.currentTarget.setPointerCapture(event.pointerId)
-        setFrom(on(event))
-        setBy({ x: 0, y: 0 })
-      }}
-      onPointerMove={(event) => {
-        if (from) setBy({ x: on(event).x - from.x, y: on(event).y - from.y })
-      }}
-      onPointerUp={() => {
-        setFrom(undefined)
-        if (from && Math.hypot(by.x, by.y) > inch / 2)
-          void moves?.move({ ...place, along: box.x + by.x, across: box.y + by.y })
-      }}
-      onPointerCancel={() => setFrom(undefined)}
     >
       <path d={piece.path} className="cloth-piece" />
       <path d={piece.path} fill={hatch} />

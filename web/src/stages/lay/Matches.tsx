@@ -1,4 +1,4 @@
-import { Select } from 'antd'
+import { Checkbox, Select } from 'antd'
 import type { ClothPlan, Match } from '../../api/client'
 import { useEditItem, useScene } from '../../job/scene'
 
@@ -18,14 +18,12 @@ export function Matches({ matches }: { matches: ClothPlan['matches'] }) {
         return (
           <fieldset key={id}>
             <legend>{own[0]?.itemName}</legend>
-            <label className="tick">
-              <input
-                type="checkbox"
-                checked={jobItems.find((item) => item.id === id)?.inLine ?? false}
-                onChange={(event) => line(id, event.currentTarget.checked)}
-              />
+            <Checkbox
+              checked={jobItems.find((item) => item.id === id)?.inLine ?? false}
+              onChange={(event) => line(id, event.target.checked)}
+            >
               In line: the print runs on over its covers and over the items beside it that are in line too
-            </label>
+            </Checkbox>
             <div className="cloth-fields">
               {own.map((match) => (
                 <label key={match.piece}>

@@ -44,7 +44,7 @@ export function Stock({ cloth, planned, edit }: ClothGroup) {
           <Button onClick={() => edit({ stock: cloth.stock.filter((_, n) => n !== at) })}>Take it away</Button>
         </fieldset>
       ))}
-      <Offers cloth={cloth} take={(remnant) => edit({ stock: [...cloth.stock, { ...remnant, id: newId() }] })} />
+      <Offers cloth={cloth} use={(remnant) => edit({ stock: [...cloth.stock, { ...remnant, id: newId() }] })} />
       <Button
         onClick={() =>
           edit({
@@ -59,7 +59,7 @@ export function Stock({ cloth, planned, edit }: ClothGroup) {
 }
 
 // What other jobs have left of cloth of this name, once it has been cut.
-function Offers({ cloth, take }: { cloth: Cloth; take: (remnant: Remnant) => void }) {
+function Offers({ cloth, use }: { cloth: Cloth; use: (remnant: Remnant) => void }) {
   const jobDocument = useDocument()
   const id = useScene((scene) => scene.id)
   const [asked, setAsked] = useState(false)
@@ -86,7 +86,7 @@ function Offers({ cloth, take }: { cloth: Cloth; take: (remnant: Remnant) => voi
         found.data?.map((offer) => (
           <p key={offer.remnant.name}>
             {offer.job} has {offer.along.text} by {offer.across.text} left.{' '}
-            <Button onClick={() => take(offer.remnant)}>Use it</Button>
+            <Button onClick={() => use(offer.remnant)}>Use it</Button>
           </p>
         ))}
     </div>

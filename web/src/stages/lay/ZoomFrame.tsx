@@ -1,35 +1,43 @@
+import { useGesture } from '@use-gesture/react'
 import { Button } from 'antd'
-import { useRef, useState, type PointerEvent, type ReactNode } from 'react'
+import { useRef, useState, type ReactNode } from 'react'
 
 const step = 1.5
 const nearest = 8
+const within = (zoom: number) => Math.min(nearest, Math.max(1, zoom))
 
-/** A drawing that is looked at from nearer by + and −, and dragged along by its bare ground, with a line beneath it. */
-export function ZoomFrame({
-  name,
-  foot,
-  children,
-}: {
+interface Props {
   name: string
   foot: ReactNode
   children: (zoom: number) => ReactNode
-}) {
+}
+
+/** A drawing that is looked at from nearer by +, − or two fingers, and dragged along by its bare ground, with a line beneath it. */
+export function ZoomFrame({ name, foot, children }: Props) {
   const [zoom, setZoom] = useState(1)
-  const from = useRef<{ x: number; y: number }>(null)
-  const nearer = (by: number) => setZoom((now) => Math.min(nearest, Math.max(1, now * by)))
-  const begin = (event: PointerEvent<HTMLDivElement>) => {
-    const frame = event.currentTarget
-    if (event.button !== 0 || (event.target as Element).closest('.laid')) return
-    from.current = { x: frame.scrollLeft + event.clientX, y: frame.scrollTop + event.clientY }
-  }
-  const drag = (event: PointerEvent<HTMLDivElement>) => {
-    if (!from.current || event.buttons === 0) return
-    event.currentTarget.scrollLeft = from.current.x - event.clientX
-    event.currentTarget.scrollTop = from.current.y - event.clientY
-  }
+  const frame = useRef<HTMLDivElement>(null)
+  const nearer = (by: number) => setZoom((now) => within(now * by))
+  useGesture(
+    {
+      // Fingers scroll by themselves; a piece that is dragged is not the ground.
+      onDrag: ({ delta: [x, y], event, cancel }) => {
+        if ((event as PointerEvent).pointerType !== 'mouse' || (event.target as Element).closest('[data-laid]'))
+          cancel()
+        else frame.current?.scrollBy(-x, -y)
+      },
+      onPinch: ({ offset: [scale] }) => setZoom(within(scale)),
+    },
+    {
+      target: frame,
+      eventOptions: { passive: false },
+      drag: { pointer: { keys: false } },
+      pinch: { scaleBounds: { min: 1, max: nearest }, from: () => [zoom, 0] },
+    },
+  )
   return (
     <div className="on-table">
       <div
+        ref={frame}
         className="spread-along"
         tabIndex={0}
         role="region"
@@ -37,11 +45,6 @@ export function ZoomFrame({
         onKeyDown={(event) => {
           if (event.key === '+') nearer(step)
           if (event.key === '-') nearer(1 / step)
-        }}
-        onPointerDown={begin}
-        onPointerMove={drag}
-        onPointerUp={() => {
-          from.current = null
         }}
       >
         {children(zoom)}

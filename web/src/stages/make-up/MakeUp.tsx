@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
-import { Button } from 'antd'
+import { Button, Radio } from 'antd'
 import { memo, useDeferredValue } from 'react'
 import { answer, api, unitWord, type Choice, type Comparison } from '../../api/client'
 import { EntryField } from '../../job/EntryField'
@@ -108,7 +108,7 @@ const School = memo(function School({ school }: { school: Comparison }) {
       <div className="slate">
         <Shapes shapes={school.shapes} />
       </div>
-      <p>{school.when}</p>
+      <p>{school.suits}</p>
       {school.problems.map((problem) => (
         <p key={problem.field} className="problem">
           {problem.reason}. <span>For example {problem.example}.</span>
@@ -153,22 +153,21 @@ const ChoiceField = memo(function ChoiceField({ choice }: { choice: Choice }) {
       </div>
     )
   return (
-    <div className="choice" role="radiogroup" aria-label={choice.name}>
+    <div className="choice">
       {choice.name !== choice.group && <h3>{choice.name}</h3>}
-      {choice.options.map((option) => (
-        <label key={option.key} className="option">
-          <input
-            type="radio"
-            name={field}
-            value={option.key}
-            checked={(state.entry?.typed ?? choice.default) === option.key}
-            onChange={() => write(option.key, '')}
-          />
-          <span>
-            <b>{option.name}</b> {option.when}
-          </span>
-        </label>
-      ))}
+      <Radio.Group
+        vertical
+        aria-label={choice.name}
+        name={field}
+        value={state.entry?.typed ?? choice.default}
+        onChange={(event) => write(event.target.value as string, '')}
+      >
+        {choice.options.map((option) => (
+          <Radio key={option.key} value={option.key}>
+            <b>{option.name}</b> {option.suits}
+          </Radio>
+        ))}
+      </Radio.Group>
     </div>
   )
 })

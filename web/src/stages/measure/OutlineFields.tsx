@@ -1,4 +1,4 @@
-import { Button, Input, Select } from 'antd'
+import { Button, Input, Select, Upload } from 'antd'
 import { memo, useId, useRef, useState } from 'react'
 import { answer, api, newId, Refused, unitWord, type Choice, type MakeUp } from '../../api/client'
 import { EntryField } from '../../job/EntryField'
@@ -30,7 +30,7 @@ export const OutlineChoice = memo(function OutlineChoice({ choice }: { choice: C
         data-choice={choice.key}
         value={state.entry?.typed ?? choice.default}
         listHeight={420}
-        options={choice.options.map((option) => ({ value: option.key, label: option.name, title: option.when }))}
+        options={choice.options.map((option) => ({ value: option.key, label: option.name, title: option.suits }))}
         onChange={(option) => write(option, '')}
       />
       {state.problem && (
@@ -46,11 +46,9 @@ export const OutlineChoice = memo(function OutlineChoice({ choice }: { choice: C
 export function TraceField({ measure }: { measure: MakeUp['measures'][number] }) {
   const id = useId()
   const step = useRef('')
-  const file = useRef<HTMLInputElement>(null)
   const [failed, setFailed] = useState('')
   const { field, state, write } = useItemField('measures', measure.key)
-  const take = async (drawing: File | undefined) => {
-    if (!drawing) return
+  const readDrawing = async (drawing: File) => {
     try {
       const { path } = await answer(api.POST('/api/outlines', { body: { svg: await drawing.text() } }))
       write(path, newId())
@@ -87,18 +85,14 @@ export function TraceField({ measure }: { measure: MakeUp['measures'][number] })
           {state.problem.reason}. <span>For example {state.problem.example}</span>
         </p>
       )}
-      <Button onClick={() => file.current?.click()}>Take it from an SVG drawing</Button>
-      <input
-        ref={file}
-        type="file"
+      <Upload
         accept=".svg,image/svg+xml"
         aria-label="SVG drawing"
-        hidden
-        onChange={(event) => {
-          void take(event.currentTarget.files?.[0])
-          event.currentTarget.value = ''
-        }}
-      />
+        showUploadList={false}
+        customRequest={({ file }) => void readDrawing(file as File)}
+      >
+        <Button>Read it from an SVG drawing</Button>
+      </Upload>
       {failed && (
         <p className="problem" role="alert">
           {failed}.

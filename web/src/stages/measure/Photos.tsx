@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
-import { Button, Input } from 'antd'
+import { Button, Input, Upload } from 'antd'
 import { memo, useState } from 'react'
 import { answer, api, newId, Refused, type Photo } from '../../api/client'
 import { useScene } from '../../job/scene'
@@ -30,17 +30,16 @@ export const Photos = memo(function Photos() {
     await queries.invalidateQueries({ queryKey: ['photos', id] })
     return sent
   }
-  const add = (files: File[]) =>
+  const add = (file: File) =>
     send(async () => {
-      for (const file of files)
-        await answer(
-          api.PUT('/api/jobs/{id}/photos/{photo}', {
-            params: { path: { id, photo: newId() }, query: { item } },
-            body: file as unknown as string,
-            bodySerializer: (body) => body,
-            headers: { 'Content-Type': file.type },
-          }),
-        )
+      await answer(
+        api.PUT('/api/jobs/{id}/photos/{photo}', {
+          params: { path: { id, photo: newId() }, query: { item } },
+          body: file as unknown as string,
+          bodySerializer: (body) => body,
+          headers: { 'Content-Type': file.type },
+        }),
+      )
     })
   // Only what was changed is sent: the rest may be otherwise by now.
   const change = (photo: Photo, change: { caption: string } | { away: boolean }) =>
@@ -54,20 +53,15 @@ export const Photos = memo(function Photos() {
     })
   return (
     <section className="photos" aria-label="Photos">
-      <label className="file">
-        Add photos <small>corners and folds before anything is unpicked; removed parts with their numbers</small>
-        <input
-          type="file"
-          accept="image/jpeg,image/png,image/webp"
-          multiple
-          onChange={(event) => {
-            const input = event.currentTarget
-            void add([...(input.files ?? [])]).then(() => {
-              input.value = ''
-            })
-          }}
-        />
-      </label>
+      <Upload.Dragger
+        accept="image/jpeg,image/png,image/webp"
+        multiple
+        showUploadList={false}
+        customRequest={({ file }) => void add(file as File)}
+      >
+        <b>Add photos</b>, or drop them here{' '}
+        <small>corners and folds before anything is unpicked; removed parts with their numbers</small>
+      </Upload.Dragger>
       {problem && (
         <p className="problem" role="alert">
           {problem}

@@ -48,8 +48,8 @@ export function SeamTable({ pattern }: { pattern: Pattern }) {
                 <tr key={seam.name} className={seam.fault ? 'fault' : ''}>
                   <th scope="row">{seam.name}</th>
                   <td>{seam.kind}</td>
-                  <td className="finished">{seam.left.text}</td>
-                  <td className="finished">{seam.right.text}</td>
+                  <td className="finished">{seam.oneSide.text}</td>
+                  <td className="finished">{seam.otherSide.text}</td>
                   <td>{seam.fault ?? 'matches'}</td>
                 </tr>
               ))}

@@ -27,7 +27,7 @@ internal sealed class BowShape : SeatShape
 
     public override string Name => "Bow front";
 
-    public override string When => "The front edge bows outward between square sides.";
+    public override string Suits => "The front edge bows outward between square sides.";
 
     public override Measure Main => OutlineShapes.Bow;
 
@@ -88,7 +88,7 @@ internal sealed class CurvedEndShape : SeatShape
 
     public override string Name => "Curved end";
 
-    public override string When => "One end is curved, left or right: the end cushion of a rounded sofa.";
+    public override string Suits => "One end is curved, left or right: the end cushion of a rounded sofa.";
 
     public override Measure Main => OutlineShapes.Bow;
 
@@ -168,7 +168,7 @@ internal sealed class TracedShape : SeatShape
 
     public override string Name => "Traced";
 
-    public override string When => "Any other shape: points and arcs off a template, or an SVG path.";
+    public override string Suits => "Any other shape: points and arcs off a template, or an SVG path.";
 
     public override Measure Main => OutlineShapes.O;
 

@@ -53,7 +53,7 @@ internal sealed class TeeShape : EaredShape
 
     public override string Name => "T";
 
-    public override string When => "Goes round both arms: an ear on each side of the front.";
+    public override string Suits => "Goes round both arms: an ear on each side of the front.";
 
     public override SeatOutline Draw(Reading reading)
     {
@@ -120,7 +120,7 @@ internal sealed class EllShape : EaredShape
 
     public override string Name => "L";
 
-    public override string When => "Goes round one arm: an ear on one side, left or right.";
+    public override string Suits => "Goes round one arm: an ear on one side, left or right.";
 
     public override bool HasHand => true;
 

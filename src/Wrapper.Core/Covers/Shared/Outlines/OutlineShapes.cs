@@ -28,7 +28,7 @@ internal static class OutlineShapes
         "shape",
         "Outline",
         "Outline",
-        [.. All.Select(shape => Option.Of(shape.Kind, shape.Name, shape.When))]
+        [.. All.Select(shape => Option.Of(shape.Kind, shape.Name, shape.Suits))]
     ) with
     {
         OnMeasure = true,

@@ -14,7 +14,7 @@ internal sealed class RectangleShape : SeatShape
 
     public override string Name => "Rectangle";
 
-    public override string When => "Square corners, or all four rounded alike.";
+    public override string Suits => "Square corners, or all four rounded alike.";
 
     public override IEnumerable<Problem> Check(Reading reading)
     {
@@ -88,7 +88,7 @@ internal sealed class FourSidedShape : SeatShape
 
     public override string Name => "Four sides, out of square";
 
-    public override string When => "A window seat or niche whose corners are not square: four sides and one diagonal.";
+    public override string Suits => "A window seat or niche whose corners are not square: four sides and one diagonal.";
 
     public override Measure Main => OutlineShapes.X;
 
@@ -220,7 +220,7 @@ internal sealed class RoundShape : SeatShape
 
     public override string Name => "Round";
 
-    public override string When => "A full circle: stools, round seats.";
+    public override string Suits => "A full circle: stools, round seats.";
 
     public override Measure Main => OutlineShapes.Diameter;
 

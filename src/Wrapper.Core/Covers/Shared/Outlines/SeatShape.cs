@@ -19,7 +19,7 @@ internal abstract class SeatShape
 
     public abstract string Name { get; }
 
-    public abstract string When { get; }
+    public abstract string Suits { get; }
 
     /// <summary>The measure to look at when the outline as a whole is wrong.</summary>
     public virtual Measure Main => OutlineShapes.W;

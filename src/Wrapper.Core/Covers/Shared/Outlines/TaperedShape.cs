@@ -18,7 +18,7 @@ internal sealed class TaperedShape : SeatShape
 
     public override string Name => "Tapered";
 
-    public override string When => "A chair seat: wider in front than at the back, straight or curved at the sides.";
+    public override string Suits => "A chair seat: wider in front than at the back, straight or curved at the sides.";
 
     public override Measure Main => OutlineShapes.B;
 

@@ -11,9 +11,9 @@ namespace Wrapper.Core.Lay;
 internal readonly record struct Way(int Turns, Region Region, long OriginX, long OriginY);
 
 /// <summary>A piece with the ways in which it may lie on one cloth.</summary>
-internal sealed class Kind
+internal sealed class PieceKind
 {
-    private Kind(IReadOnlyList<Way> ways, double area, bool matched, bool unmatched) =>
+    private PieceKind(IReadOnlyList<Way> ways, double area, bool matched, bool unmatched) =>
         (Ways, Area, IsMatched, IsUnmatched) = (ways, area, matched, unmatched);
 
     /// <summary>Whether it lies at a certain place of the repeat.</summary>
@@ -28,7 +28,7 @@ internal sealed class Kind
     public IReadOnlyList<Way> Ways { get; }
 
     /// <summary>The same piece as the box that holds it.</summary>
-    public Kind Boxed() =>
+    public PieceKind Boxed() =>
         new(
             [.. Ways.Select(way => way with { Region = Region.Rectangle(way.Region.Width, way.Region.Height) })],
             Area,
@@ -43,7 +43,7 @@ internal sealed class Kind
     /// The ways that fit into the cloth's width, direction, repeat and article, the gap included; none where it is too
     /// large.
     /// </summary>
-    public static Kind Of(LayPiece piece, LayCloth cloth)
+    public static PieceKind Of(LayPiece piece, LayCloth cloth)
     {
         // On cloth with one way up nothing is turned upside down, and only what must be railroaded lies across.
         int[] turns = (piece.Grain, cloth.OneWay) switch
@@ -74,7 +74,7 @@ internal sealed class Kind
             )
                 ways.Add(way);
         }
-        return new Kind(
+        return new PieceKind(
             ways,
             piece.Cut.AreaSquareMetres() * 1e6 * Length.TicksPerMillimetre * Length.TicksPerMillimetre,
             matched,
