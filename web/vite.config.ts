@@ -8,6 +8,7 @@ export default defineConfig({
   build: { outDir: 'dist', emptyOutDir: true, modulePreload: { polyfill: false } },
   // The server answers pages of its own origin only; to it these are.
   server: { proxy: { '/api': { target: backend, changeOrigin: true, headers: { origin: backend } } } },
+  css: { modules: { localsConvention: 'camelCaseOnly' } },
   test: {
     environment: 'happy-dom',
     include: ['src/**/*.test.{ts,tsx}'],

@@ -6,7 +6,7 @@ test('a new user gets from nothing to the buying figure by keyboard alone', asyn
   await page.keyboard.type('Bench cushion')
   await page.keyboard.press('Enter')
   await expect(field(page, 'measures.W')).toBeVisible()
-  await page.keyboard.press('w')
+  // A digit typed with nothing in focus goes to the first size.
   await page.keyboard.type('46 1/2')
   await page.keyboard.press('Enter')
   await page.keyboard.type('19 1/4')

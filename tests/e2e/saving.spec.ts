@@ -224,6 +224,6 @@ test('taking a photo away on one page leaves what another wrote under it', async
       page.evaluate(async () => await (await fetch(`/api/jobs/${location.pathname.split('/')[2]}/photos`)).text()),
     )
     .toContain('left arm, pleats')
-  await other.locator('.photos').getByRole('button', { name: 'Take away' }).click()
+  await other.getByRole('region', { name: 'Photos' }).getByRole('button', { name: 'Take away' }).click()
   await expect(other.getByText('Taken away: left arm, pleats')).toBeVisible()
 })

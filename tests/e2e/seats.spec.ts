@@ -90,7 +90,7 @@ test('the demo seats are drafted without a doubt, curves laid as curves', async 
     await expect
       .poll(() =>
         page
-          .locator('.laid path.cut')
+          .locator('[data-laid] path.cut')
           .evaluateAll((paths) => paths.some((path) => path.getAttribute('d')?.includes('A'))),
       )
       .toBe(true)

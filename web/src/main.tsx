@@ -1,3 +1,4 @@
+import './parts/nonce'
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
@@ -6,7 +7,7 @@ import { Refused } from './api/client'
 import { Home } from './workroom/Home'
 import { JobPage } from './job/JobPage'
 import { Look } from './parts/Look'
-import './styles.css'
+import './parts/base.css'
 
 const queries = new QueryClient({
   defaultOptions: {

@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { answer, api, newId, Refused } from '../api/client'
 import { Dialog } from '../parts/Dialog'
 import { useDocument, useEdit, useScene } from './scene'
+import s from './AddItem.module.css'
 
 /** Asks what is covered and what it is called; everything else is asked on the drawing. */
 export function AddItem({ close }: { close: () => void }) {
@@ -58,7 +59,7 @@ export function AddItem({ close }: { close: () => void }) {
     >
       <form
         id="add-item"
-        className="ask"
+        className={s.ask}
         onSubmit={(event) => {
           event.preventDefault()
           void add()

@@ -2,6 +2,7 @@ import { Button, Radio } from 'antd'
 import { useState } from 'react'
 import { Dialog } from '../parts/Dialog'
 import type { Question } from './merging'
+import s from './ConflictDialog.module.css'
 
 interface Props {
   asked: Question[]
@@ -37,7 +38,7 @@ export function ConflictDialog({ asked, decide, close }: Props) {
       }
     >
       <p>All other changes, yours and theirs, are saved. Of these, theirs stands until you mark yours.</p>
-      <table className="conflict">
+      <table className={s.conflict}>
         <thead>
           <tr>
             <th>Field</th>

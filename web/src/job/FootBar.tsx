@@ -1,5 +1,7 @@
+import { clsx } from 'clsx'
 import { memo } from 'react'
 import { useScene } from './scene'
+import s from './FootBar.module.css'
 
 // The edge is drawn full at this many counts of cloth: ten metres.
 const fullEdge = 10_000 * 3840
@@ -11,14 +13,14 @@ export const FootBar = memo(function FootBar() {
   const waiting = useScene((scene) => scene.waiting)
   if (!totals)
     return (
-      <footer className="foot" aria-label="Totals">
-        <p className="nothing">{waiting > 0 ? `Waiting to be laid: ${waiting} in line` : 'Nothing to buy yet'}</p>
+      <footer className={s.foot} aria-label="Totals">
+        <p className={s.nothing}>{waiting > 0 ? `Waiting to be laid: ${waiting} in line` : 'Nothing to buy yet'}</p>
       </footer>
     )
   const share = Math.min(1, totals.bought.ticks / fullEdge)
   return (
-    <footer className={stale ? 'foot stale' : 'foot'} aria-label="Totals" aria-live="polite">
-      <div className="edge" style={{ width: `${Math.max(share * 100, 2)}%` }} />
+    <footer className={clsx(s.foot, stale && 'stale')} aria-label="Totals" aria-live="polite">
+      <div className={s.edge} style={{ width: `${Math.max(share * 100, 2)}%` }} />
       <dl>
         <div>
           <dt>Cloth to buy</dt>
@@ -28,7 +30,7 @@ export const FootBar = memo(function FootBar() {
               {totals.articles > 0 && `${totals.bought.ticks > 0 ? ' and ' : ''}${totals.articles} ready-made`}
             </b>
             {totals.change !== null && (
-              <span className="change" data-testid="change">
+              <span className={s.change} data-testid="change">
                 {totals.change}
               </span>
             )}
@@ -59,7 +61,7 @@ export const FootBar = memo(function FootBar() {
           </div>
         )}
         {totals.doubt && (
-          <div className="doubt">
+          <div className={s.doubt}>
             <dt>Left out</dt>
             <dd>{totals.doubt}</dd>
           </div>

@@ -3,6 +3,7 @@ import { memo } from 'react'
 import type { Item } from '../api/client'
 import { useEdit, useScene, type JobScene } from './scene'
 import { SketchDrawing } from '../parts/SketchDrawing'
+import s from './ItemRail.module.css'
 
 const draftOf = ({ plan }: JobScene, id: string) => plan?.items.find((planned) => planned.id === id)?.draft
 const itemOf = ({ job }: JobScene, id: string) => job.document.items.find((each) => each.id === id)
@@ -15,7 +16,7 @@ export const ItemRail = memo(function ItemRail() {
   )
   const add = useScene((scene) => scene.add)
   return (
-    <aside className="rail" aria-label="Items">
+    <aside className={s.rail} aria-label="Items">
       <ol>
         {ids
           .split(' ')
@@ -43,12 +44,12 @@ const RailItem = memo(function RailItem({ id, number, widest }: { id: string; nu
   return (
     <li>
       <button type="button" aria-pressed={inHand} onClick={() => takeInHand(id)}>
-        <span className="title">
+        <span className={s.title}>
           <b>{number}</b> {name}
           {quantity !== '1' && <span> × {quantity}</span>}
         </span>
         {sketch && <SketchDrawing sketch={sketch} share={sketch.box.width / widest} />}
-        {doubt && <span className="doubt">in doubt</span>}
+        {doubt && <span className={s.doubt}>in doubt</span>}
       </button>
     </li>
   )
@@ -84,7 +85,7 @@ function Removed() {
     takeInHand(back.id)
   }
   return (
-    <details className="removed">
+    <details className={s.removed}>
       <summary>Taken off ({removed.length})</summary>
       <ul>
         {removed.map((each) => (

@@ -1,16 +1,18 @@
+import { clsx } from 'clsx'
 import { Button, Input, Segmented, Tooltip } from 'antd'
 import { memo, useRef } from 'react'
 import { Link } from 'react-router'
 import { newId, type Unit } from '../api/client'
 import { useLight } from '../parts/Look'
 import { useEdit, useScene, useUnit } from './scene'
+import s from './JobHead.module.css'
 
 /** Name and customer, the unit, undo and redo, light, and how saving stands. */
 export const JobHead = memo(function JobHead() {
   const { light, switchLight } = useLight()
   return (
-    <header className="head">
-      <Link to="/" className="word">
+    <header className={s.head}>
+      <Link to="/" className={s.word}>
         Wrapper
       </Link>
       <TextField part="name" label="Name of the job" />
@@ -33,7 +35,7 @@ function TextField({ part, label }: { part: 'name' | 'customer'; label: string }
   return (
     <Input
       variant="borderless"
-      className={part}
+      {...(s[part] && { className: s[part] })}
       aria-label={label}
       placeholder={label}
       value={value}
@@ -107,7 +109,7 @@ function Saving() {
     ? 'Your changes are kept in this browser.'
     : 'This browser does not let them be kept: leave this page open until they are saved.'
   return (
-    <p className={`saving ${saving.is}`} role="status" data-testid="saving">
+    <p className={clsx(s.saving, s[saving.is])} role="status" data-testid="saving">
       {text}
       {stopped && (
         <small>

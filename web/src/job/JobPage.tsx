@@ -14,6 +14,7 @@ import { JobHead } from './JobHead'
 import { TapeBar } from './TapeBar'
 import { useJob, type OpenJob } from './useJob'
 import { usePlan } from './usePlan'
+import s from './JobPage.module.css'
 
 // A stage looks at the scene for itself: it is not drawn again because the page is.
 const stageView = (load: () => Promise<{ default: ComponentType }>) =>
@@ -33,7 +34,7 @@ export function JobPage() {
   const { job, failed } = useJob(id)
   if (failed !== undefined)
     return (
-      <main className="lost">
+      <main className={s.lost}>
         <h1>This job cannot be opened</h1>
         <p>{failed}</p>
         <Link to="/">All jobs</Link>
@@ -41,7 +42,7 @@ export function JobPage() {
     )
   if (!job)
     return (
-      <main className="lost">
+      <main className={s.lost}>
         <p>Opening the job …</p>
       </main>
     )
@@ -63,7 +64,7 @@ const Cautions = memo(function Cautions() {
   })
   return (
     always !== '' && (
-      <aside className="always" aria-label="Cautions">
+      <aside className={s.always} aria-label="Cautions">
         {always.split('\n').map((text) => (
           <p key={text}>{text}</p>
         ))}
@@ -118,11 +119,11 @@ function Open({ id, job, stage }: { id: string; job: OpenJob; stage: StageKey })
   const View = views[stage]
   return (
     <JobContext value={store}>
-      <div className="job">
+      <div className={s.job}>
         <JobHead />
         <TapeBar stage={stage} />
         <ItemRail />
-        <main key={stage} className={`stage ${stage}`} id="stage">
+        <main key={stage} className={s.stage} data-stage={stage} id="stage">
           <h1 className="unseen">{stages.find((each) => each.key === stage)?.name}</h1>
           <JobProblems />
           <Cautions />
@@ -131,7 +132,7 @@ function Open({ id, job, stage }: { id: string; job: OpenJob; stage: StageKey })
               <View />
             </Suspense>
           ) : (
-            <section className="blank">
+            <section className={s.blank}>
               <p>Nothing is measured yet.</p>
               <Button type="primary" onClick={() => setAdding(true)}>
                 Add an item

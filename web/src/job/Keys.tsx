@@ -5,6 +5,7 @@ import { Dialog } from '../parts/Dialog'
 import { useLight } from '../parts/Look'
 import { draftInHand, useSceneStore } from './scene'
 import { stages, type StageKey } from './stages'
+import s from './Keys.module.css'
 
 interface Command {
   name: string
@@ -117,7 +118,7 @@ export function Keys({ stage }: { stage: StageKey }) {
           Letters work while no field has the focus; digits go to the first size. Esc leaves a field, Enter goes to the
           next line.
         </p>
-        <dl className="shortcuts">
+        <dl className={s.shortcuts}>
           {commands().map((each) => (
             <div key={each.name}>
               <dt>
@@ -160,7 +161,7 @@ function Palette({ commands, close }: { commands: Command[]; close: () => void }
           else if (event.key === 'Enter') run(found[picked])
         }}
       />
-      <ul className="found" id="found-commands" role="listbox" aria-label="Commands">
+      <ul className={s.found} id="found-commands" role="listbox" aria-label="Commands">
         {found.map((each, n) => (
           <li key={each.name} role="option" aria-selected={n === picked} onClick={() => run(each)}>
             {each.name} <kbd>{each.keys}</kbd>

@@ -2,6 +2,7 @@ import { Link } from 'react-router'
 import { stages, type StageKey } from './stages'
 import { memo } from 'react'
 import { useScene } from './scene'
+import s from './TapeBar.module.css'
 
 /** The stages as marks on a tape; the tape is drawn out as far as the job has come. */
 export const TapeBar = memo(function TapeBar({ stage }: { stage: StageKey }) {
@@ -10,16 +11,16 @@ export const TapeBar = memo(function TapeBar({ stage }: { stage: StageKey }) {
   const states = stages.map((each) => progress?.find(({ stage }) => stage === each.key))
   const far = states.findLastIndex((each) => each?.state === 'done') + 1
   return (
-    <nav className="tape" aria-label="Stages">
+    <nav className={s.tape} aria-label="Stages">
       <ol style={{ ['--drawn' as string]: `${(far / stages.length) * 100}%` }}>
         {stages.map((each, at) => {
           const { state = 'empty', inDoubt } = states[at] ?? {}
           return (
-            <li key={each.key} className={state}>
+            <li key={each.key} className={s[state]}>
               <Link to={`/jobs/${id}/${each.key}`} aria-current={each.key === stage ? 'step' : undefined}>
-                <span className="mark">{at + 1}</span>
-                <span className="name">{each.name}</span>
-                <span className="state">{state === 'doubt' ? `${inDoubt} in doubt` : state}</span>
+                <span className={s.mark}>{at + 1}</span>
+                <span className={s.name}>{each.name}</span>
+                <span className={s.state}>{state === 'doubt' ? `${inDoubt} in doubt` : state}</span>
               </Link>
             </li>
           )

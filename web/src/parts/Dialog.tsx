@@ -9,9 +9,6 @@ interface Props {
   footer?: ReactNode
 }
 
-// Sheets lie in an element of their own: in the body the library would lock scrolling by a style that has no nonce.
-const sheets = () => document.getElementById('sheets') ?? document.body
-
 /** A modal sheet: focus stays inside, Esc leaves, and focus returns. The field marked data-first has it at once. */
 export function Dialog({ title, children, close, footer }: Props) {
   const inside = useRef<HTMLDivElement>(null)
@@ -32,7 +29,6 @@ export function Dialog({ title, children, close, footer }: Props) {
       closable={false}
       keyboard={close !== undefined}
       mask={{ closable: false }}
-      getContainer={sheets}
       {...(close && { onCancel: close })}
       footer={
         <>

@@ -1,5 +1,6 @@
 import { ConfigProvider, theme } from 'antd'
 import { createContext, use, useEffect, useState, type ReactNode } from 'react'
+import { nonce } from './nonce'
 
 export type Light = 'day' | 'dim'
 
@@ -12,7 +13,6 @@ const LightContext = createContext<{ light: Light; switchLight: () => void }>({
 export const useLight = () => use(LightContext)
 
 const key = 'wrapper.light'
-const nonce = document.querySelector<HTMLMetaElement>('meta[name=csp-nonce]')?.content ?? ''
 
 const tones = {
   day: { paper: '#f3eee2', raised: '#fbf8f0', ink: '#1b2329', rule: '#8b8272', chalk: '#9a3b1e' },
@@ -65,6 +65,9 @@ export function Look({ children }: { children: ReactNode }) {
           },
           components: {
             Button: { primaryShadow: 'none', defaultShadow: 'none', fontWeight: 700, primaryColor: tone.paper },
+            Modal: { titleFontSize: 20, contentBg: tone.paper, headerBg: tone.paper, footerBg: tone.paper },
+            Radio: { radioSize: 22, dotSize: 12 },
+            Checkbox: { controlInteractiveSize: 24 },
             Segmented: {
               itemSelectedBg: tone.ink,
               itemSelectedColor: tone.paper,

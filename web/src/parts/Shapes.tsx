@@ -1,4 +1,5 @@
 import type { Comparison } from '../api/client'
+import drawn from './drawing.module.css'
 
 type Shape = Comparison['shapes'][number]
 
@@ -23,11 +24,11 @@ export function Shapes({ shapes }: { shapes: Shape[] }) {
   if (all.length === 0) return null
   const { gap, width, height, placed } = inRows(all)
   return (
-    <svg className="shapes" viewBox={`${-gap} ${-gap} ${width + 2 * gap} ${height + 2 * gap}`} aria-hidden>
+    <svg className={drawn.shapes} viewBox={`${-gap} ${-gap} ${width + 2 * gap} ${height + 2 * gap}`} aria-hidden>
       {placed.map(({ shape, ...at }, key) => (
         <g key={key} transform={`translate(${at.x} ${at.y})`}>
           <path className="cut" d={shape.cut} />
-          <path className="stitch" d={shape.stitch} />
+          <path className={drawn.stitch} d={shape.stitch} />
         </g>
       ))}
     </svg>

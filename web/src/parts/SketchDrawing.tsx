@@ -1,4 +1,5 @@
 import type { Draft } from '../api/client'
+import drawn from './drawing.module.css'
 
 type Sketch = NonNullable<Draft['sketch']>
 
@@ -8,7 +9,7 @@ export function SketchDrawing({ sketch, share = 1 }: { sketch: Sketch; share?: n
   const edge = box.width * 0.02
   return (
     <svg
-      className="sketch"
+      className={drawn.sketch}
       viewBox={`${box.x - edge} ${box.y - edge} ${box.width + 2 * edge} ${box.height + 2 * edge}`}
       style={{ width: `${Math.max(share, 0.15) * 100}%` }}
       aria-hidden
@@ -21,8 +22,8 @@ export function SketchDrawing({ sketch, share = 1 }: { sketch: Sketch; share?: n
 export const Strokes = ({ sketch }: { sketch: Sketch }) =>
   sketch.strokes.map((stroke, at) =>
     stroke.kind === 'face' ? (
-      <polygon key={at} className="face" points={stroke.points} />
+      <polygon key={at} className={drawn.face} points={stroke.points} />
     ) : (
-      <polyline key={at} className={stroke.kind} points={stroke.points} />
+      <polyline key={at} className={drawn[stroke.kind]} points={stroke.points} />
     ),
   )

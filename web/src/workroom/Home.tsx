@@ -4,6 +4,7 @@ import { useDeferredValue, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { answer, api, newId, Refused, type Unit } from '../api/client'
 import { useLight } from '../parts/Look'
+import s from './Home.module.css'
 
 const day = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' })
 const atOnce = 50
@@ -33,9 +34,9 @@ export function Home() {
     }
   }
   return (
-    <div className="home">
-      <header className="head">
-        <span className="word">Wrapper</span>
+    <div className={s.home}>
+      <header className={s.head}>
+        <span className={s.word}>Wrapper</span>
         <Button onClick={switchLight} aria-pressed={light === 'dim'}>
           {light === 'dim' ? 'Bright' : 'Dim'}
         </Button>
@@ -48,7 +49,7 @@ export function Home() {
           </p>
         ))}
         <form
-          className="begin"
+          className={s.begin}
           onSubmit={(event) => {
             event.preventDefault()
             void begin()
@@ -126,7 +127,7 @@ function Jobs() {
   }
   return (
     <section aria-label="Jobs">
-      <div className="find">
+      <div className={s.find}>
         <Input
           aria-label="Find a job"
           placeholder="Find a job by its name or customer"
@@ -159,7 +160,7 @@ function Jobs() {
               : 'No job yet. Name the first one above.'}
         </p>
       )}
-      <ul className="jobs">
+      <ul className={s.jobs}>
         {found.map((job) => (
           <li key={job.id}>
             {away ? (
@@ -196,7 +197,7 @@ function BackUp() {
     }
   }
   return (
-    <p className="backup" role="status">
+    <p role="status">
       <Button onClick={() => void backUp()}>Back up everything</Button> {told}
     </p>
   )

@@ -1,3 +1,4 @@
+import { clsx } from 'clsx'
 import { Button } from 'antd'
 import { ClothFields, OtherProblems } from '../../job/ClothFields'
 import { FillingCloth } from './FillingCloth'
@@ -5,6 +6,7 @@ import { IHave } from './IHave'
 import { Savings } from './Savings'
 import { useAddCloth } from '../../job/useAddCloth'
 import { useScene } from '../../job/scene'
+import s from './buy.module.css'
 
 /** What to buy: cloth rounded up as the shop sells it, and the notions of every item with their workings. */
 export default function Buy() {
@@ -23,11 +25,11 @@ export default function Buy() {
         const planned = plan?.cloths.find((each) => each.id === cloth.id)
         const buying = planned?.buying
         return (
-          <section key={cloth.id} className={stale ? 'purchase stale' : 'purchase'} aria-label={cloth.name}>
+          <section key={cloth.id} className={clsx(s.purchase, stale && 'stale')} aria-label={cloth.name}>
             <ClothFields cloth={cloth} planned={planned} show={cloth.articleLength ? [] : ['step', 'margin']} priced />
             <OtherProblems planned={planned} asked={['step', 'margin', 'price', 'leastCut', 'from']} />
             {buying ? (
-              <table className="sum">
+              <table className={s.sum}>
                 <tbody>
                   <tr>
                     <th scope="row">{buying.beforeWashing ? 'Needed before washing' : 'Needed, as laid'}</th>
@@ -51,7 +53,7 @@ export default function Buy() {
                       <td>{buying.margin.text}</td>
                     </tr>
                   )}
-                  <tr className="bought">
+                  <tr className={s.bought}>
                     <th scope="row">{buying.articles === null ? 'To buy, rounded up' : 'Ready-made'}</th>
                     <td data-testid={`bought-${cloth.id}`}>
                       {buying.articles ?? (
@@ -79,7 +81,7 @@ export default function Buy() {
                   )}
                   {buying.cheaper && (
                     <tr>
-                      <td colSpan={2} className="cheaper">
+                      <td colSpan={2} className={s.cheaper}>
                         {buying.cheaper}
                       </td>
                     </tr>
@@ -97,7 +99,7 @@ export default function Buy() {
       })}
       <Button onClick={addCloth}>Add a cloth</Button>
       <Savings />
-      <section className="notions">
+      <section className={s.notions}>
         <h2>Beside the cloth</h2>
         <table>
           <thead>
@@ -122,11 +124,11 @@ export default function Buy() {
                     {notion.name}
                     {notion.note && <small> {notion.note}</small>}
                   </td>
-                  <td className="figure">
+                  <td className={s.figure}>
                     {notion.amount || (notion.length?.text ?? notion.count)}
                     {notion.role && <FillingCloth item={item} role={notion.role} name={notion.name} />}
                   </td>
-                  <td className="sum-line">{notion.working.at(-1)}</td>
+                  <td className={s.sumLine}>{notion.working.at(-1)}</td>
                 </tr>
               )),
             )}

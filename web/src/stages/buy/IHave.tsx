@@ -5,6 +5,7 @@ import { answer, api, Refused, type Cloth } from '../../api/client'
 import { SavingList } from './Savings'
 import { identity } from '../../parts/identity'
 import { useDocument, useUnit } from '../../job/scene'
+import s from './buy.module.css'
 
 /** "I have 4 3/4 yd": what fits, what does not, and which choice would make it fit. */
 export function IHave({ cloth }: { cloth: Cloth }) {
@@ -28,7 +29,7 @@ export function IHave({ cloth }: { cloth: Cloth }) {
   const problem = found.error instanceof Refused ? found.error.problems[0] : undefined
   return (
     <form
-      className="have"
+      className={s.have}
       aria-label={`What there is of ${cloth.name}`}
       onSubmit={(event) => {
         event.preventDefault()

@@ -4,6 +4,7 @@ import { useState } from 'react'
 import { answer, api, type SavingView } from '../../api/client'
 import { identity } from '../../parts/identity'
 import { useDocument, useEditItem, useScene, type EntryMap } from '../../job/scene'
+import s from './buy.module.css'
 
 // So many items are looked through unasked; more would keep the machine busy at every visit.
 const unasked = 3
@@ -24,7 +25,7 @@ export function Savings() {
     gcTime: 10_000,
   })
   return (
-    <section className="savings" aria-label="Less cloth" aria-live="polite">
+    <section className={s.savings} aria-label="Less cloth" aria-live="polite">
       <h2>What would take less cloth</h2>
       {!asked && <Button onClick={() => setWanted(true)}>Look for sizes that could be a little less</Button>}
       {asked && found.isFetching && <p>Drafting and laying every size a little smaller …</p>}

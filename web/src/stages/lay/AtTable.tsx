@@ -1,4 +1,5 @@
 import { ClothEntry, type ClothGroup } from '../../job/ClothEntry'
+import s from './lay.module.css'
 
 const measured = {
   measuredWidth: 'Width on the table',
@@ -9,7 +10,7 @@ const measured = {
 /** The cloth as it turns out on the table: laid anew to its true width, and told where it is too short. */
 export function AtTable({ cloth, planned, edit }: ClothGroup) {
   return (
-    <details className="demands" open={cloth.measuredWidth !== null || cloth.measuredLength !== null || undefined}>
+    <details className={s.demands} open={cloth.measuredWidth !== null || cloth.measuredLength !== null || undefined}>
       <summary>At the table</summary>
       <p className="note">Measured as it lies, washed if it is to be, selvedges included.</p>
       <div className="cloth-fields">

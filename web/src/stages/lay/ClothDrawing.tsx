@@ -3,6 +3,7 @@ import type { ClothPlan } from '../../api/client'
 import { LaidPiece } from './LaidPiece'
 import { ZoomFrame } from './ZoomFrame'
 import type { Moves } from './useMoves'
+import s from './lay.module.css'
 
 type LayOf = NonNullable<ClothPlan['lay']>
 
@@ -51,7 +52,8 @@ export function ClothDrawing({ lay, tone, name, oneWay, pointed, point, moves, c
     <ZoomFrame name={name} foot={children}>
       {(zoom) => (
         <svg
-          className="spread"
+          data-part="spread"
+          className={s.spread}
           style={{
             minWidth: `${(width / cloth.height) * legible * zoom}px`,
             width: `${zoom * 100}%`,
@@ -71,11 +73,11 @@ export function ClothDrawing({ lay, tone, name, oneWay, pointed, point, moves, c
                 patternUnits="userSpaceOnUse"
                 patternTransform={`rotate(${turn})`}
               >
-                <line x1="0" y1="0" x2="0" y2={letter} className="hatch" strokeWidth={letter / 9} />
+                <line x1="0" y1="0" x2="0" y2={letter} className={s.hatch} strokeWidth={letter / 9} />
               </pattern>
             ))}
           </defs>
-          <g className="ruler">
+          <g className={s.ruler}>
             {lay.ruler.map((tick) => (
               <line
                 key={tick.at}
@@ -99,10 +101,10 @@ export function ClothDrawing({ lay, tone, name, oneWay, pointed, point, moves, c
                 </text>
               ))}
           </g>
-          <rect className="ground" x={0} y={cloth.y} width={cloth.width} height={cloth.height} fill={tone} />
-          <rect className="selvedge" x={0} y={cloth.y} width={cloth.width} height={usable.y - cloth.y} />
+          <rect x={0} y={cloth.y} width={cloth.width} height={cloth.height} fill={tone} />
+          <rect className={s.selvedge} x={0} y={cloth.y} width={cloth.width} height={usable.y - cloth.y} />
           <rect
-            className="selvedge"
+            className={s.selvedge}
             x={0}
             y={usable.y + usable.height}
             width={cloth.width}
@@ -110,7 +112,7 @@ export function ClothDrawing({ lay, tone, name, oneWay, pointed, point, moves, c
           />
           {lay.repeat && <Repeats repeat={lay.repeat} cloth={cloth} usable={usable} />}
           {lay.flaws.map((flaw, at) => (
-            <g key={at} className="flaw">
+            <g key={at} data-part="flaw" className={s.flaw}>
               <rect x={flaw.x} y={flaw.y} width={flaw.width} height={flaw.height} />
               <path
                 d={`M${flaw.x} ${flaw.y}l${flaw.width} ${flaw.height}M${flaw.x} ${flaw.y + flaw.height}l${flaw.width} ${-flaw.height}`}
@@ -130,7 +132,7 @@ export function ClothDrawing({ lay, tone, name, oneWay, pointed, point, moves, c
             />
           ))}
           {lay.remnants.map(({ box, along, across }) => (
-            <g key={`${box.x} ${box.y}`} className="left-over">
+            <g key={`${box.x} ${box.y}`} className={s.leftOver}>
               <rect x={box.x} y={box.y} width={box.width} height={box.height} />
               {box.width > letter * 6.5 && box.height > letter * 1.4 && (
                 <text
@@ -148,11 +150,11 @@ export function ClothDrawing({ lay, tone, name, oneWay, pointed, point, moves, c
           {lay.ends.map((end) => (
             <g key={end.at}>
               {end.at < cloth.width && (
-                <line className="article-end" x1={end.at} x2={end.at} y1={cloth.y} y2={cloth.y + cloth.height} />
+                <line className={s.articleEnd} x1={end.at} x2={end.at} y1={cloth.y} y2={cloth.y + cloth.height} />
               )}
               {end.narrower !== null && (
                 <rect
-                  className="selvedge"
+                  className={s.selvedge}
                   x={end.from}
                   y={end.narrower}
                   width={end.at - end.from}
@@ -160,7 +162,8 @@ export function ClothDrawing({ lay, tone, name, oneWay, pointed, point, moves, c
                 />
               )}
               <text
-                className="end-name"
+                data-part="end-name"
+                className={s.endName}
                 x={end.from + letter * 0.3}
                 y={cloth.y + cloth.height + rim * 0.38}
                 fontSize={letter * 0.7}
@@ -171,7 +174,9 @@ export function ClothDrawing({ lay, tone, name, oneWay, pointed, point, moves, c
           ))}
           {lay.foldEnd !== null && (
             <line
-              className="fold"
+              data-part="fold"
+              className={s.fold}
+
               x1={0}
               x2={lay.foldEnd}
               y1={usable.y + usable.height / 2}
@@ -180,7 +185,7 @@ export function ClothDrawing({ lay, tone, name, oneWay, pointed, point, moves, c
           )}
           {lay.beyond && (
             <line
-              className="beyond"
+              className={s.beyond}
               x1={lay.beyond.at}
               x2={lay.beyond.at}
               y1={cloth.y - rim * 0.2}
@@ -188,7 +193,7 @@ export function ClothDrawing({ lay, tone, name, oneWay, pointed, point, moves, c
             />
           )}
           {oneWay && (
-            <g className="pile">
+            <g className={s.pile}>
               <line
                 x1={pile}
                 x2={pile + rim * 2}
@@ -213,7 +218,7 @@ function Repeats({ repeat, cloth, usable }: { repeat: NonNullable<LayOf['repeat'
   const columns = repeat.across > 0 ? Math.ceil(usable.height / repeat.across) : 1
   const deep = repeat.across > 0 ? repeat.across : usable.height
   return (
-    <g className="repeat">
+    <g data-part="repeat" className={s.repeat}>
       {Array.from({ length: columns }, (_, column) => {
         const top = repeat.fromFarSelvedge
           ? Math.max(usable.y, usable.y + usable.height - (column + 1) * deep)

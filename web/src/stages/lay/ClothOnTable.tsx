@@ -1,3 +1,4 @@
+import { clsx } from 'clsx'
 import { Button } from 'antd'
 import { memo, useDeferredValue, useState } from 'react'
 import type { Cloth, ClothPlan, Plan } from '../../api/client'
@@ -13,6 +14,7 @@ import { Stock } from './Stock'
 import { useClothEdit } from '../../job/useClothEdit'
 import { useMoves } from './useMoves'
 import { WidthsCompared } from './WidthsCompared'
+import s from './lay.module.css'
 
 const asked = [
   'width',
@@ -51,7 +53,7 @@ export function ClothOnTable({ cloth, plan, side }: Props) {
   const drawn = useDeferredValue(planned)
   const items = useDeferredValue(plan?.items)
   return (
-    <section className={stale ? 'cloth stale' : 'cloth'} aria-label={cloth.name}>
+    <section className={clsx(s.cloth, stale && 'stale')} aria-label={cloth.name}>
       <ClothFields cloth={cloth} planned={planned} show={['width', 'selvedge']} />
       <OtherProblems planned={planned} asked={asked} />
       {drawn?.lay && items && <LaidCloth cloth={cloth} items={items} planned={drawn} lay={drawn.lay} side={side} />}
@@ -67,7 +69,7 @@ export function ClothOnTable({ cloth, plan, side }: Props) {
 function Asked({ cloth, planned }: { cloth: Cloth; planned: ClothPlan | undefined }) {
   const edit = useClothEdit(cloth)
   return (
-    <div className="asked">
+    <div className={s.asked}>
       <Demands cloth={cloth} planned={planned} edit={edit} />
       {planned && planned.matches.length > 0 && <Matches matches={planned.matches} />}
       {!cloth.articleLength && <Stock cloth={cloth} planned={planned} edit={edit} />}
@@ -97,7 +99,7 @@ const LaidCloth = memo(function LaidCloth({
         point={setPointed}
         moves={side === 'right' ? moves : undefined}
       >
-        <p className="pointed-piece" aria-live="polite">
+        <p className={s.pointedPiece} aria-live="polite">
           {lay.placed
             .filter((piece) => piece.id === pointed)
             .map((piece) => (
@@ -143,7 +145,7 @@ const LaidCloth = memo(function LaidCloth({
       {loose > 0 && (
         <Button onClick={moves.unpinAll}>{loose === 1 ? 'Unpin the piece' : `Unpin all ${loose} pieces`}</Button>
       )}
-      <dl className="facts">
+      <dl className={s.facts}>
         {lay.foldedTo && (
           <div>
             <dt>Folded double, as far as</dt>

@@ -2,6 +2,7 @@ import { Button, Segmented } from 'antd'
 import { newId, type Cloth, type Entry, type Flaw } from '../../api/client'
 import { ClothEntry, type ClothGroup } from '../../job/ClothEntry'
 import { useUnit } from '../../job/scene'
+import s from './lay.module.css'
 
 const lengths = { gap: 'Left between pieces', repeatAlong: 'Repeat, along', repeatAcross: 'Repeat, across' } as const
 const motif = { motifAcross: 'Motif, across', motifAlong: 'Motif, along', skew: 'Off square by' } as const
@@ -30,7 +31,7 @@ export function Demands({ cloth, planned, edit }: ClothGroup) {
     cloth.shrinksAlong !== ''
   const wrong = planned?.problems.find((each) => each.field === `cloths.${cloth.id}.spread`)
   return (
-    <details className="demands" open={asked || undefined}>
+    <details className={s.demands} open={asked || undefined}>
       <summary>Repeat, gap, flaws, shrinkage, folding and tearing</summary>
       <div className="cloth-fields">
         {(['gap', 'repeatAlong', 'repeatAcross'] as const).map((key) => (

@@ -1,7 +1,9 @@
+import { clsx } from 'clsx'
 import { useDrag } from '@use-gesture/react'
 import { memo, useRef, useState, type KeyboardEvent } from 'react'
 import type { ClothPlan } from '../../api/client'
 import type { Moves } from './useMoves'
+import s from './lay.module.css'
 
 type Placed = NonNullable<ClothPlan['lay']>['placed'][number]
 
@@ -73,7 +75,8 @@ export const LaidPiece = memo(function LaidPiece({
   }
   return (
     <g
-      className={`laid${pointed ? ' pointed' : ''}${piece.pinned ? ' pinned' : ''}${piece.isCut ? ' is-cut' : ''}`}
+      data-laid={piece.id}
+      className={clsx(s.laid, pointed && s.pointed, piece.pinned && s.pinned, piece.isCut && s.isCut)}
       ref={group}
       transform={by && `translate(${by.x} ${by.y})`}
       {...drag()}
@@ -86,11 +89,11 @@ export const LaidPiece = memo(function LaidPiece({
       onFocus={() => point(piece.id)}
       onKeyDown={key}
     >
-      <path d={piece.path} className="cloth-piece" />
+      <path d={piece.path} className={s.clothPiece} />
       <path d={piece.path} fill={hatch} />
       <path d={piece.path} className="cut" />
       {piece.pinned && !piece.isCut && (
-        <circle className="pin" cx={box.x + size * 0.6} cy={box.y + size * 0.6} r={size * 0.28} />
+        <circle className={s.pin} cx={box.x + size * 0.6} cy={box.y + size * 0.6} r={size * 0.28} />
       )}
       <text
         x={box.x + box.width / 2}

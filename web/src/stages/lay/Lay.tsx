@@ -6,6 +6,7 @@ import { ClothOnTable } from './ClothOnTable'
 import { useAddCloth } from '../../job/useAddCloth'
 import { identity } from '../../parts/identity'
 import { useDocument, useScene } from '../../job/scene'
+import s from './lay.module.css'
 
 /** Every cloth of the job with its lay, seen from the right or from the wrong side. */
 export default function Lay() {
@@ -28,7 +29,7 @@ export default function Lay() {
   const turned = side === 'wrong' && over.data !== undefined
   return (
     <>
-      <div className="lay-tools">
+      <div className={s.layTools}>
         <Segmented
           tabIndex={-1}
           aria-label="Which side is up"

@@ -3,6 +3,7 @@ import { Button } from 'antd'
 import { useEffect, useState } from 'react'
 import { answer, api, type Cloth, type ClothPlan } from '../../api/client'
 import { useDocument } from '../../job/scene'
+import s from './lay.module.css'
 
 const howOften = (times: number) => (times === 1 ? 'once' : `${times} times`)
 
@@ -39,13 +40,13 @@ export function LongerSearch({ cloth, planned }: { cloth: Cloth; planned: ClothP
   const stop = () => started && void api.DELETE('/api/searches/{id}', { params: { path: { id: started.id } } })
   if (planned.lay?.proven)
     return (
-      <p className="search" role="status">
+      <p className={s.search} role="status">
         Proven shortest: no lay of these pieces takes less.
       </p>
     )
   const runs = started !== undefined && found?.runs !== false && !search.isError
   return (
-    <p className="search" role="status">
+    <p className={s.search} role="status">
       {runs ? (
         <Button onClick={stop}>Stop and keep</Button>
       ) : (

@@ -1,6 +1,8 @@
+import { clsx } from 'clsx'
 import { Checkbox, Select } from 'antd'
 import type { ClothPlan, Match } from '../../api/client'
 import { useEditItem, useScene } from '../../job/scene'
+import s from './lay.module.css'
 
 /** How each kind of piece is matched to the repeat, and which items lie in line. */
 export function Matches({ matches }: { matches: ClothPlan['matches'] }) {
@@ -11,7 +13,7 @@ export function Matches({ matches }: { matches: ClothPlan['matches'] }) {
   const line = (item: string, inLine: boolean) => editItem('', item, (old) => void (old.inLine = inLine))
   const items = [...new Set(matches.map((match) => match.item))]
   return (
-    <details className="demands matches">
+    <details className={clsx(s.demands, s.matches)}>
       <summary>How pieces match</summary>
       {items.map((id) => {
         const own = matches.filter((match) => match.item === id)

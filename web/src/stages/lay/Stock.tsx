@@ -5,6 +5,7 @@ import { newId, answer, api, type Cloth, type Remnant } from '../../api/client'
 import { ClothEntry, type ClothGroup } from '../../job/ClothEntry'
 import { identity } from '../../parts/identity'
 import { useDocument, useScene, useUnit } from '../../job/scene'
+import s from './lay.module.css'
 
 /** Remnants and part rolls that are there: laid on before anything is bought. */
 export function Stock({ cloth, planned, edit }: ClothGroup) {
@@ -12,7 +13,7 @@ export function Stock({ cloth, planned, edit }: ClothGroup) {
   const change = (at: number, remnant: Remnant, step?: string) =>
     edit({ stock: cloth.stock.map((each, n) => (n === at ? remnant : each)) }, step)
   return (
-    <details className="demands" open={cloth.stock.length > 0 || undefined}>
+    <details className={s.demands} open={cloth.stock.length > 0 || undefined}>
       <summary>Remnants and part rolls that are there</summary>
       {cloth.stock.map((remnant, at) => (
         <fieldset key={remnant.id || at} className="cloth-fields">
@@ -78,7 +79,7 @@ function Offers({ cloth, use }: { cloth: Cloth; use: (remnant: Remnant) => void 
   })
   if (!asked) return <Button onClick={() => setAsked(true)}>Look for some in other jobs</Button>
   return (
-    <div className="offers" role="status">
+    <div role="status">
       {found.isFetching && <p>Looking …</p>}
       {found.error && <p className="problem">{found.error.message}</p>}
       {!found.isFetching && found.data?.length === 0 && <p>No other job has cut all of a cloth called {cloth.name}.</p>}

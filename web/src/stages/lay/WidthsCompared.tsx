@@ -5,6 +5,7 @@ import { answer, api, unitWord, type Cloth, type Entry } from '../../api/client'
 import { useClothEdit } from '../../job/useClothEdit'
 import { identity } from '../../parts/identity'
 import { useDocument, useUnit } from '../../job/scene'
+import s from './lay.module.css'
 
 /** The cloth at every usual width, and with its panels lying either way: drafted and laid anew for each, on request. */
 export function WidthsCompared({ cloth }: { cloth: Cloth }) {
@@ -24,14 +25,9 @@ export function WidthsCompared({ cloth }: { cloth: Cloth }) {
     if (other.trim()) others([...cloth.otherWidths, { typed: other.trim(), unit: jobUnit }])
     setOther('')
   }
-  if (!asked)
-    return (
-      <Button className="compare" onClick={() => setAsked(true)}>
-        Compare widths
-      </Button>
-    )
+  if (!asked) return <Button onClick={() => setAsked(true)}>Compare widths</Button>
   return (
-    <section className="widths" aria-label={`Widths of ${cloth.name} compared`} aria-live="polite">
+    <section className={s.widths} aria-label={`Widths of ${cloth.name} compared`} aria-live="polite">
       {tried.isFetching && <p>Drafting and laying at every width …</p>}
       {tried.error && (
         <p className="problem" role="alert">
@@ -53,7 +49,7 @@ export function WidthsCompared({ cloth }: { cloth: Cloth }) {
           </thead>
           <tbody>
             {tried.data.map((row) => (
-              <tr key={`${row.width.ticks} ${row.lying}`} className={row.current ? 'current' : ''}>
+              <tr key={`${row.width.ticks} ${row.lying}`} className={row.current ? s.current : undefined}>
                 <th scope="row">
                   {row.width.text}
                   {row.current && <small>now</small>}
@@ -80,7 +76,7 @@ export function WidthsCompared({ cloth }: { cloth: Cloth }) {
         </table>
       )}
       <form
-        className="other-width"
+        className={s.otherWidth}
         onSubmit={(event) => {
           event.preventDefault()
           add()

@@ -1,6 +1,7 @@
 import { useGesture } from '@use-gesture/react'
 import { Button } from 'antd'
 import { useRef, useState, type ReactNode } from 'react'
+import s from './lay.module.css'
 
 const step = 1.5
 const nearest = 8
@@ -35,10 +36,10 @@ export function ZoomFrame({ name, foot, children }: Props) {
     },
   )
   return (
-    <div className="on-table">
+    <div className={s.onTable}>
       <div
         ref={frame}
-        className="spread-along"
+        className={s.spreadAlong}
         tabIndex={0}
         role="region"
         aria-label={`${name}, along the cloth`}
@@ -49,7 +50,7 @@ export function ZoomFrame({ name, foot, children }: Props) {
       >
         {children(zoom)}
       </div>
-      <div className="zoom">
+      <div className={s.zoom}>
         {foot}
         <Button aria-label={`${name}, nearer`} disabled={zoom >= nearest} onClick={() => nearer(step)}>
           +

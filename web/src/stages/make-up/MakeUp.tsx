@@ -1,3 +1,4 @@
+import { clsx } from 'clsx'
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { Button, Radio } from 'antd'
 import { memo, useDeferredValue } from 'react'
@@ -7,6 +8,8 @@ import { identity } from '../../parts/identity'
 import { Shapes } from '../../parts/Shapes'
 import { draftInHand, useAsked, useDocument, useEditItem, useScene, useSceneStore, useUnit } from '../../job/scene'
 import { useItemField } from '../../job/useItemField'
+import s from './make-up.module.css'
+import drawn from '../../parts/drawing.module.css'
 
 /** The schools side by side with what each takes, then what can be chosen within the one in hand. */
 export default function MakeUp() {
@@ -21,18 +24,18 @@ export default function MakeUp() {
     <>
       <Schools />
       {remarks && remarks.length > 0 && (
-        <ul className="remarks">
+        <ul className={s.remarks}>
           {remarks.map((remark) => (
-            <li key={remark.text} className={remark.caution ? 'caution' : ''}>
+            <li key={remark.text} className={remark.caution ? s.caution : undefined}>
               {remark.caution && <b>Take care. </b>}
               {remark.text}
             </li>
           ))}
         </ul>
       )}
-      <div className="groups">
+      <div className={s.groups}>
         {groups.map((group) => (
-          <fieldset key={group} className="group">
+          <fieldset key={group} className={s.group}>
             <legend>{group}</legend>
             {shown
               .filter((choice) => choice.group === group)
@@ -41,7 +44,7 @@ export default function MakeUp() {
               ))}
           </fieldset>
         ))}
-        <fieldset className="group">
+        <fieldset className={s.group}>
           <legend>Allowances</legend>
           {makeUp.allowances.map((allowance) => (
             <AllowanceField key={allowance.symbol} symbol={allowance.symbol} name={allowance.name} />
@@ -50,7 +53,7 @@ export default function MakeUp() {
         </fieldset>
       </div>
       {steps && (
-        <section className="steps">
+        <section className={s.steps}>
           <h2>Making order</h2>
           <ol>
             {steps.map((step) => (
@@ -74,7 +77,7 @@ const Schools = memo(function Schools() {
     gcTime: 10_000,
   })
   return (
-    <section className="schools" aria-label="Make-ups">
+    <section className={s.schools} aria-label="Make-ups">
       {compared.data?.map((school) => (
         <School key={school.makeUp} school={school} />
       ))}
@@ -103,9 +106,9 @@ const School = memo(function School({ school }: { school: Comparison }) {
       </tr>
     )
   return (
-    <article className={school.current ? 'school current' : 'school'}>
+    <article className={clsx(s.school, school.current && s.current)}>
       <h2>{school.name}</h2>
-      <div className="slate">
+      <div className={drawn.slate}>
         <Shapes shapes={school.shapes} />
       </div>
       <p>{school.suits}</p>
@@ -141,7 +144,7 @@ const ChoiceField = memo(function ChoiceField({ choice }: { choice: Choice }) {
   const { field, state, write } = useItemField('choices', choice.key)
   if (choice.kind !== 'option')
     return (
-      <div className="choice">
+      <div className={s.choice}>
         <EntryField
           name={field}
           label={choice.name}
@@ -153,7 +156,7 @@ const ChoiceField = memo(function ChoiceField({ choice }: { choice: Choice }) {
       </div>
     )
   return (
-    <div className="choice">
+    <div className={s.choice}>
       {choice.name !== choice.group && <h3>{choice.name}</h3>}
       <Radio.Group
         vertical

@@ -2,6 +2,7 @@ import { Select } from 'antd'
 import { memo } from 'react'
 import type { Role } from '../../api/client'
 import { draftInHand, useEditItem, useScene } from '../../job/scene'
+import s from './measure.module.css'
 
 /** Which cloth the item is cut from, and those pieces of it that may have another. What lies under the cover is answered for on Buy. */
 export const CutFrom = memo(function CutFrom() {
@@ -31,7 +32,7 @@ export const CutFrom = memo(function CutFrom() {
     <>
       {select('face', 'Cut from')}
       {others.length > 0 && cloths.length > 1 && (
-        <div className="roles">
+        <div className={s.roles}>
           {others.map(({ role }) => select(role, `${role[0]?.toUpperCase()}${role.slice(1)} from`))}
         </div>
       )}

@@ -1,3 +1,4 @@
+import { clsx } from 'clsx'
 import { Input, type InputRef } from 'antd'
 import { memo, useCallback, useRef, useState } from 'react'
 import { newId, unitWord, type MakeUp } from '../../api/client'
@@ -10,6 +11,7 @@ import { Photos } from './Photos'
 import { MeasureLines, place } from './measureLines'
 import { draftInHand, useAsked, useEditItem, useScene, useSceneStore, useUnit, type JobScene } from '../../job/scene'
 import { useItemField } from '../../job/useItemField'
+import s from './measure.module.css'
 
 const makeUpInHand = ({ makeUps, item }: JobScene) => makeUps.find((each) => each.key === item?.makeUp)
 
@@ -62,7 +64,7 @@ export default function Measure() {
     <>
       <section className="table" aria-label="Measuring drawing" key={id}>
         <div
-          className="drawing"
+          className={s.drawing}
           style={{ aspectRatio: `${room.width} / ${room.height}`, ['--shape' as string]: room.width / room.height }}
         >
           <svg viewBox={`${room.x} ${room.y} ${room.width} ${room.height}`} role="img" aria-label={`${name}, to scale`}>
@@ -75,7 +77,7 @@ export default function Measure() {
               at && (
                 <div
                   key={measure.key}
-                  className={`label ${at.grows}${measure.key === current?.key ? ' active' : ''}`}
+                  className={clsx(s.label, s[at.grows], measure.key === current?.key && s.active)}
                   style={{ left: `${at.left}%`, top: `${at.top}%` }}
                 >
                   <MeasureField
@@ -91,9 +93,9 @@ export default function Measure() {
           })}
         </div>
       </section>
-      <section className="beside" aria-label="Measuring">
+      <section className={s.beside} aria-label="Measuring">
         <ItemLine />
-        <div className="outline-choices">
+        <div className={s.outlineChoices}>
           {makeUp.choices
             .filter((choice) => choice.onMeasure && asked('choices', choice.key))
             .map((choice) => (
@@ -108,12 +110,12 @@ export default function Measure() {
         {remarks
           ?.filter((remark) => remark.onMeasure)
           .map((remark) => (
-            <p key={remark.text} className="caution" role="status">
+            <p key={remark.text} className={s.caution} role="status">
               {remark.text}
             </p>
           ))}
         {current && (
-          <div className="hold">
+          <div className={s.hold}>
             <h2>
               <kbd>{current.key}</kbd> {current.name}
               {current.optional && <small> if there is one</small>}
@@ -213,7 +215,7 @@ const Notes = memo(function Notes() {
   const step = useRef('')
   if (id === undefined) return null
   return (
-    <label className="notes">
+    <label className={s.notes}>
       In the way, comes off, kept
       <Input.TextArea
         value={notes}
@@ -232,7 +234,7 @@ const Notes = memo(function Notes() {
 function Problems({ measure }: { measure: string }) {
   const { state } = useItemField('measures', measure)
   return state.read && !state.problem ? (
-    <p className="reading">
+    <p className={s.reading}>
       read as <b>{state.read.text}</b> {state.read.residue && <small>({state.read.residue})</small>}
     </p>
   ) : null
@@ -269,7 +271,7 @@ const ItemLine = memo(function ItemLine() {
     editItem(step.current, id, (old) => void Object.assign(old, change))
   return (
     <div
-      className="item-line"
+      className={s.itemLine}
       onFocus={() => {
         step.current = newId()
       }}

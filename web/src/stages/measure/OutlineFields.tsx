@@ -4,6 +4,7 @@ import { answer, api, newId, Refused, unitWord, type Choice, type MakeUp } from 
 import { EntryField } from '../../job/EntryField'
 import { useUnit } from '../../job/scene'
 import { useItemField } from '../../job/useItemField'
+import s from './measure.module.css'
 
 /** A choice that decides what is measured. */
 export const OutlineChoice = memo(function OutlineChoice({ choice }: { choice: Choice }) {
@@ -12,7 +13,7 @@ export const OutlineChoice = memo(function OutlineChoice({ choice }: { choice: C
   const { field, state, write } = useItemField('choices', choice.key)
   if (choice.kind !== 'option')
     return (
-      <div className="choice">
+      <div>
         <EntryField
           name={field}
           label={choice.name}
@@ -23,7 +24,7 @@ export const OutlineChoice = memo(function OutlineChoice({ choice }: { choice: C
       </div>
     )
   return (
-    <div className="outline-choice">
+    <div className={s.outlineChoice}>
       <label htmlFor={id}>{choice.name}</label>
       <Select
         id={id}
@@ -62,7 +63,7 @@ export function TraceField({ measure }: { measure: MakeUp['measures'][number] })
     }
   }
   return (
-    <div className="trace">
+    <div className={s.trace}>
       <label htmlFor={id}>
         <kbd>{measure.key}</kbd> {measure.name}
       </label>

@@ -1,6 +1,7 @@
 import { Button } from 'antd'
 import { memo } from 'react'
 import type { Unit } from '../../api/client'
+import s from './measure.module.css'
 
 interface Props {
   unit: Unit
@@ -30,8 +31,8 @@ export const Pad = memo(function Pad({ unit, change, next }: Props) {
   const clear = key('Clear', () => '')
   return (
     // The field keeps the focus, so that a hand can go on typing.
-    <div className="pad" role="group" aria-label="Pad" onMouseDown={(event) => event.preventDefault()}>
-      <div className="digits">
+    <div className={s.pad} role="group" aria-label="Pad" onMouseDown={(event) => event.preventDefault()}>
+      <div className={s.digits}>
         {['7', '8', '9', '4', '5', '6', '1', '2', '3'].map(digit)}
         {unit === 'cm' ? key('.', (typed) => (typed.includes('.') ? typed : `${typed || '0'}.`)) : clear}
         {digit('0')}
@@ -39,12 +40,12 @@ export const Pad = memo(function Pad({ unit, change, next }: Props) {
       </div>
       {unit !== 'cm' && (
         <>
-          <div className="eighths">{eighths.map(fraction)}</div>
-          {unit === 'in' && <div className="sixteenths">{sixteenths.map(fraction)}</div>}
+          <div className={s.eighths}>{eighths.map(fraction)}</div>
+          {unit === 'in' && <div className={s.sixteenths}>{sixteenths.map(fraction)}</div>}
         </>
       )}
       {unit === 'cm' && (
-        <div className="eighths">
+        <div className={s.eighths}>
           {['mm', 'cm'].map((word) => key(word, (typed) => `${typed.replace(/\s*[a-z]+$/, '')} ${word}`))}
           {clear}
         </div>

@@ -3,6 +3,7 @@ import { Button, Input, Upload } from 'antd'
 import { memo, useState } from 'react'
 import { answer, api, newId, Refused, type Photo } from '../../api/client'
 import { useScene } from '../../job/scene'
+import s from './measure.module.css'
 
 /** Photos of the item as it was found: corners and folds before anything is unpicked. */
 export const Photos = memo(function Photos() {
@@ -52,8 +53,9 @@ export const Photos = memo(function Photos() {
       )
     })
   return (
-    <section className="photos" aria-label="Photos">
+    <section className={s.photos} aria-label="Photos">
       <Upload.Dragger
+        aria-label="Add photos"
         accept="image/jpeg,image/png,image/webp"
         multiple
         showUploadList={false}
@@ -71,7 +73,7 @@ export const Photos = memo(function Photos() {
         {photos.data
           ?.filter((photo) => photo.item === item)
           .map((photo) => (
-            <li key={photo.id} className={photo.away ? 'away' : ''}>
+            <li key={photo.id}>
               {photo.away ? (
                 <p>Taken away{photo.caption && `: ${photo.caption}`}</p>
               ) : (

@@ -1,4 +1,6 @@
+import { clsx } from 'clsx'
 import type { Draft } from '../../api/client'
+import s from './measure.module.css'
 
 type Sketch = NonNullable<Draft['sketch']>
 type Span = Sketch['dimensions'][number]['span']
@@ -104,10 +106,10 @@ export function MeasureLines({
     const leader = labels[measure]?.leader
     const line = leader ? span : beside(sketch, span, 0.035)
     return (
-      <g key={measure} className={measure === active ? 'dimension active' : 'dimension'}>
-        {leader && <line {...leader} className="reach" />}
-        <line x1={span.x1} y1={span.y1} x2={line.x1} y2={line.y1} className="reach" />
-        <line x1={span.x2} y1={span.y2} x2={line.x2} y2={line.y2} className="reach" />
+      <g key={measure} className={clsx(s.dimension, measure === active && s.active)}>
+        {leader && <line {...leader} className={s.reach} />}
+        <line x1={span.x1} y1={span.y1} x2={line.x1} y2={line.y1} className={s.reach} />
+        <line x1={span.x2} y1={span.y2} x2={line.x2} y2={line.y2} className={s.reach} />
         <line {...line} />
       </g>
     )

@@ -1,4 +1,6 @@
+import { clsx } from 'clsx'
 import type { Piece } from '../../api/client'
+import s from './pieces.module.css'
 
 /** One piece: cut line solid, stitch line dashed, marks, folds, grain, and the size that is pointed at. */
 export function PieceDrawing({ piece, pointed }: { piece: Piece; pointed: string | undefined }) {
@@ -9,21 +11,21 @@ export function PieceDrawing({ piece, pointed }: { piece: Piece; pointed: string
   const arrow = Math.min(box.width, box.height) * 0.3
   return (
     <svg
-      className="piece"
+      className={s.piece}
       viewBox={`${box.x - edge} ${box.y - edge} ${box.width + 2 * edge} ${box.height + 2 * edge}`}
       role="img"
       aria-label={`${piece.name}, to scale`}
     >
       <path className="cut" d={piece.cut} />
-      <path className="stitch" d={piece.stitch} />
+      <path className={s.stitch} d={piece.stitch} />
       {piece.lines.map((line, at) => (
-        <line key={at} className={line.kind} {...line.span} />
+        <line key={at} className={s[line.kind]} {...line.span} />
       ))}
       {piece.notches.map((notch, at) => (
-        <line key={at} className={notch.clip ? 'clip' : 'notch'} {...notch.span} />
+        <line key={at} className={notch.clip ? s.clip : s.notch} {...notch.span} />
       ))}
       {piece.meeting.map((point) => (
-        <g key={`${point.name} ${point.x}`} className="meeting">
+        <g key={`${point.name} ${point.x}`} className={s.meeting}>
           <circle cx={point.x} cy={point.y} r={edge / 6} />
           <text
             x={point.x + (point.x < middle.x ? 1 : -1) * edge * 0.7}
@@ -37,7 +39,7 @@ export function PieceDrawing({ piece, pointed }: { piece: Piece; pointed: string
         </g>
       ))}
       {piece.grain !== 'either' && (
-        <g className="grain">
+        <g className={s.grain}>
           <line x1={middle.x} y1={middle.y + arrow} x2={middle.x} y2={middle.y - arrow} />
           <polyline
             points={`${middle.x - arrow / 5},${middle.y - arrow * 0.7} ${middle.x},${middle.y - arrow} ${middle.x + arrow / 5},${middle.y - arrow * 0.7}`}
@@ -45,7 +47,7 @@ export function PieceDrawing({ piece, pointed }: { piece: Piece; pointed: string
         </g>
       )}
       {size?.span && (
-        <g className={`pointed ${size.kind}`}>
+        <g className={clsx(s.pointed, size.kind)}>
           <line {...size.span} />
           <circle cx={size.span.x1} cy={size.span.y1} r={edge / 8} />
           <circle cx={size.span.x2} cy={size.span.y2} r={edge / 8} />

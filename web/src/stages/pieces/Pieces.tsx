@@ -5,6 +5,8 @@ import { PieceDrawing } from './PieceDrawing'
 import { SeamTable } from './SeamTable'
 import { useDraft, useScene, useUnit } from '../../job/scene'
 import { useItemField } from '../../job/useItemField'
+import s from './pieces.module.css'
+import drawn from '../../parts/drawing.module.css'
 
 /** Every piece to scale; pointing at a size shows its working. */
 export default function Pieces() {
@@ -15,7 +17,7 @@ export default function Pieces() {
   const pattern = draft?.pattern
   if (!pattern)
     return (
-      <section className="blank">
+      <section className={s.blank}>
         <p>No pieces yet: something is in doubt.</p>
         <ul>
           {draft?.problems.map((problem) => (
@@ -37,7 +39,7 @@ export default function Pieces() {
   const size = piece.sizes.find((each) => each.name === pointed) ?? piece.sizes[0]
   return (
     <>
-      <ol className="piece-list" aria-label="Pieces">
+      <ol className={s.pieceList} aria-label="Pieces">
         {pattern.pieces.map((each) => (
           <li key={each.key}>
             <button
@@ -62,11 +64,11 @@ export default function Pieces() {
       </ol>
       <section className="table" aria-label={`Piece ${piece.label}`}>
         <PieceDrawing piece={piece} pointed={size?.name} />
-        <p className="legend">
-          <span className="solid" /> cut line <span className="dashed" /> stitch line
+        <p className={s.legend}>
+          <span /> cut line <span className={s.dashed} /> stitch line
         </p>
       </section>
-      <section className="sizes" aria-label="Sizes">
+      <section className={s.sizes} aria-label="Sizes">
         <ul>
           {piece.sizes.map((each) => (
             <li key={each.name}>
@@ -87,7 +89,7 @@ export default function Pieces() {
           ))}
         </ul>
         {size && (
-          <div className="working" aria-live="polite">
+          <div className={s.working} aria-live="polite">
             <h2>
               {size.name} <small>{size.kind}</small>
             </h2>
@@ -126,7 +128,7 @@ function Thumbnail({ piece, widest }: { piece: Piece; widest: number }) {
   const rim = widest * 0.02
   return (
     <svg
-      className="shapes"
+      className={drawn.shapes}
       viewBox={`${x - rim} ${y - rim} ${width + 2 * rim} ${height + 2 * rim}`}
       style={{ width: `${Math.max((width / widest) * 100, 12)}%` }}
       aria-hidden

@@ -1,4 +1,5 @@
 import type { Draft } from '../../api/client'
+import s from './pieces.module.css'
 
 type Pattern = NonNullable<Draft['pattern']>
 
@@ -45,7 +46,7 @@ export function SeamTable({ pattern }: { pattern: Pattern }) {
             </thead>
             <tbody>
               {pattern.seams.map((seam) => (
-                <tr key={seam.name} className={seam.fault ? 'fault' : ''}>
+                <tr key={seam.name} className={seam.fault ? s.fault : undefined}>
                   <th scope="row">{seam.name}</th>
                   <td>{seam.kind}</td>
                   <td className="finished">{seam.oneSide.text}</td>
