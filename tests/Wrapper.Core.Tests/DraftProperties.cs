@@ -255,7 +255,9 @@ public class DraftProperties
                 {
                     OtherSide =
                     [
-                        .. seam.OtherSide.Select(run => run is { Piece: "panel", Instance: 1, Edge: "front" } ? past : run),
+                        .. seam.OtherSide.Select(run =>
+                            run is { Piece: "panel", Instance: 1, Edge: "front" } ? past : run
+                        ),
                     ],
                 }
             )

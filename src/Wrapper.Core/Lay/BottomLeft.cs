@@ -48,7 +48,11 @@ internal sealed class BottomLeft
     /// Lays <paramref name="pieces"/> in the order given on <paramref name="cloth"/>; those that are pinned stay where
     /// they are.
     /// </summary>
-    public static Placed Lay(IEnumerable<(LayPiece Piece, PieceKind Kind)> pieces, LayCloth cloth, CancellationToken cancel)
+    public static Placed Lay(
+        IEnumerable<(LayPiece Piece, PieceKind Kind)> pieces,
+        LayCloth cloth,
+        CancellationToken cancel
+    )
     {
         var table = new BottomLeft(cloth);
         var placements = new List<Placement>();

@@ -27,7 +27,9 @@ internal static class Grid
     /// </summary>
     public static Length Beginning(LayPiece piece, Repeat repeat)
     {
-        var way = PieceKind.Of(piece, new LayCloth(new Length(long.MaxValue / 4), OneWay: true) { Repeat = repeat }).Ways[0];
+        var way = PieceKind
+            .Of(piece, new LayCloth(new Length(long.MaxValue / 4), OneWay: true) { Repeat = repeat })
+            .Ways[0];
         return new Length(
             Mod(
                 -Phase(repeat with { From = Length.Zero }, way, First(repeat.Across.Ticks, way.OriginX)),

@@ -61,7 +61,10 @@ internal static class LowerBound
         return Math.Max(bound, ByRepeats([.. kinds.Where(kind => kind.IsMatched && kind.IsRectangle)], cloth));
     }
 
-    private static List<(long Width, long Height)[]> Within(IEnumerable<PieceKind> kinds, Func<Region, Cell> rectangle) =>
+    private static List<(long Width, long Height)[]> Within(
+        IEnumerable<PieceKind> kinds,
+        Func<Region, Cell> rectangle
+    ) =>
         [
             .. kinds
                 .Where(kind => kind.Ways.All(way => way.Region.IsStraight))

@@ -5,7 +5,14 @@ namespace Wrapper.Core.Patterns;
 /// <summary>
 /// One seam as measured on the drawn stitch lines. <paramref name="Fault"/> is null when all is well.
 /// </summary>
-public sealed record SeamFinding(string Seam, SeamKind Kind, Length OneSide, Length OtherSide, Length Drafted, string? Fault);
+public sealed record SeamFinding(
+    string Seam,
+    SeamKind Kind,
+    Length OneSide,
+    Length OtherSide,
+    Length Drafted,
+    string? Fault
+);
 
 /// <summary>The seam check of a whole pattern.</summary>
 public sealed record SeamReport(

@@ -94,18 +94,17 @@ internal static class ClothEndpoints
                     LayQueue queue,
                     HttpContext context
                 ) =>
-                    Costly.Answer(
+                    Costly.Answer<List<OfferView>>(
                         queue,
                         context,
                         Refused(request.Job, request.Cloth),
                         cancel =>
-                            Results.Ok(
+                            TypedResults.Ok(
                                 Offers(request, except, store, drafting, kept, json.Value.SerializerOptions, cancel)
                                     .ToList()
                             )
                     )
             )
-            .Produces<IEnumerable<OfferView>>()
             .ProducesProblem(422)
             .WithName("remnants")
             .WithSummary("What the latest other jobs have left of a cloth of the same name that has been cut.");
@@ -113,12 +112,12 @@ internal static class ClothEndpoints
         api.MapPost(
                 "/widths",
                 (WidthsRequest request, Drafting drafting, LayCache kept, LayQueue queue, HttpContext context) =>
-                    Costly.Answer(
+                    Costly.Answer<List<WidthView>>(
                         queue,
                         context,
                         Refused(request.Job, request.Cloth),
                         cancel =>
-                            Results.Ok(
+                            TypedResults.Ok(
                                 Widths
                                     .Of(request.Job, request.Cloth, drafting, kept, cancel)
                                     .Select(tried => WidthView.Of(tried, request.Job))
@@ -126,7 +125,6 @@ internal static class ClothEndpoints
                             )
                     )
             )
-            .Produces<IEnumerable<WidthView>>()
             .ProducesProblem(422)
             .WithName("widths")
             .WithSummary(
@@ -151,7 +149,7 @@ internal static class ClothEndpoints
                         refused.Add(
                             new Problem("have", refusal.Given, refusal.Position, refusal.Reason, refusal.Example)
                         );
-                    return Costly.Closing(
+                    return Costly.Closing<EnoughView>(
                         queue,
                         context,
                         refused,
@@ -166,7 +164,7 @@ internal static class ClothEndpoints
                                 turn.Closing
                             )
                                 is { } enough
-                                ? Results.Ok(EnoughView.Of(enough, request.Job))
+                                ? TypedResults.Ok(EnoughView.Of(enough, request.Job))
                                 : Problems.Fields([
                                     new Problem(
                                         "cloth",
@@ -179,7 +177,6 @@ internal static class ClothEndpoints
                     );
                 }
             )
-            .Produces<EnoughView>()
             .ProducesProblem(422)
             .WithName("enough")
             .WithSummary(

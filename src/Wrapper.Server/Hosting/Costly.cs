@@ -1,3 +1,4 @@
+using Microsoft.AspNetCore.Http.HttpResults;
 using Wrapper.Core.Jobs;
 
 namespace Wrapper.Server.Hosting;
@@ -12,19 +13,19 @@ internal static class Costly
     /// The answer of <paramref name="work"/> when its turn in the <paramref name="queue"/> comes, or what is
     /// <paramref name="refused"/>.
     /// </summary>
-    public static Task<IResult> Answer(
+    public static Task<Results<Ok<T>, ProblemHttpResult>> Answer<T>(
         WorkQueue queue,
         HttpContext context,
         IEnumerable<Problem> refused,
-        Func<CancellationToken, IResult> work
+        Func<CancellationToken, Results<Ok<T>, ProblemHttpResult>> work
     ) => Closing(queue, context, refused, turn => work(turn.Cancel));
 
     /// <summary>The same for work that can tell what it has found when its time runs out.</summary>
-    public static async Task<IResult> Closing(
+    public static async Task<Results<Ok<T>, ProblemHttpResult>> Closing<T>(
         WorkQueue queue,
         HttpContext context,
         IEnumerable<Problem> refused,
-        Func<Turn, IResult> work
+        Func<Turn, Results<Ok<T>, ProblemHttpResult>> work
     ) => refused.ToList() is { Count: > 0 } problems ? Problems.Fields(problems) : await queue.Run(context, work);
 
     public static void Map(RouteGroupBuilder api) =>
@@ -33,7 +34,6 @@ internal static class Costly
                 (string call, LayQueue lays, DraftQueue drafts) =>
                     new WaitingView(Math.Max(lays.Place(call), drafts.Place(call)))
             )
-            .Produces<WaitingView>()
             .WithName("waiting")
             .WithSummary("The place in line of a call that carries this in its header X-Call.");
 }

@@ -1,3 +1,4 @@
+using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
 using Wrapper.Core.Jobs;
 using Wrapper.Server.Jobs;
@@ -10,8 +11,8 @@ namespace Wrapper.Server.Hosting;
 /// </summary>
 internal static class Problems
 {
-    public static IResult Fields(IReadOnlyList<Problem> errors) =>
-        Results.Problem(
+    public static ProblemHttpResult Fields(IReadOnlyList<Problem> errors) =>
+        TypedResults.Problem(
             new ProblemDetails
             {
                 Status = StatusCodes.Status422UnprocessableEntity,
@@ -26,8 +27,8 @@ internal static class Problems
             }
         );
 
-    public static IResult Conflict(JobView current) =>
-        Results.Problem(
+    public static ProblemHttpResult Conflict(JobView current) =>
+        TypedResults.Problem(
             new ProblemDetails
             {
                 Status = StatusCodes.Status409Conflict,
@@ -37,8 +38,9 @@ internal static class Problems
             }
         );
 
-    public static IResult NotFound(string detail) => Results.Problem(detail, statusCode: StatusCodes.Status404NotFound);
+    public static ProblemHttpResult NotFound(string detail) =>
+        TypedResults.Problem(detail, statusCode: StatusCodes.Status404NotFound);
 
-    public static IResult Forbidden(string detail) =>
-        Results.Problem(detail, statusCode: StatusCodes.Status403Forbidden);
+    public static ProblemHttpResult Forbidden(string detail) =>
+        TypedResults.Problem(detail, statusCode: StatusCodes.Status403Forbidden);
 }

@@ -106,7 +106,6 @@ public static class WrapperServer
                 "/health",
                 (IServiceProvider services) => new Health("ok", services.GetService<Upkeep>()?.Notes ?? [])
             )
-            .Produces<Health>()
             .WithName("health")
             .WithSummary("Whether it answers, and what should be known of the workroom's data.");
         MakeUpEndpoints.Map(api);
@@ -114,7 +113,6 @@ public static class WrapperServer
                 "/backups",
                 (Backups backups, TimeProvider clock) => new Backup(Path.GetFileName(backups.Make(clock.GetUtcNow())))
             )
-            .Produces<Backup>()
             .WithName("backUp")
             .WithSummary("Copies everything, as of now, into the folder backups beside the database.");
         PlanEndpoints.Map(api);

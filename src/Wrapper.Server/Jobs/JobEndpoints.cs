@@ -1,4 +1,5 @@
 using System.Text.Json;
+using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Http.Json;
 using Microsoft.Extensions.Options;
 using Wrapper.Core.Jobs;
@@ -37,7 +38,13 @@ internal static class JobEndpoints
 
         jobs.MapGet(
                 "/",
-                (JobStore store, string? q, string? before, int? limit, bool? deleted) =>
+                Results<Ok<IReadOnlyList<JobSummary>>, ProblemHttpResult> (
+                    JobStore store,
+                    string? q,
+                    string? before,
+                    int? limit,
+                    bool? deleted
+                ) =>
                     limit is < 1 or > MostListed
                         ? Problems.Fields([
                             new Problem(
@@ -58,9 +65,8 @@ internal static class JobEndpoints
                                 "bench"
                             ),
                         ])
-                    : Results.Ok(store.List(limit ?? MostListed, q ?? "", before, deleted == true))
+                    : TypedResults.Ok(store.List(limit ?? MostListed, q ?? "", before, deleted == true))
             )
-            .Produces<IEnumerable<JobSummary>>()
             .ProducesProblem(422)
             .WithName("listJobs")
             .WithSummary(
@@ -69,7 +75,11 @@ internal static class JobEndpoints
 
         jobs.MapPost(
                 "/",
-                (CreateJob create, JobStore store, IOptions<JsonOptions> json) =>
+                Results<Ok<JobView>, ProblemHttpResult> (
+                    CreateJob create,
+                    JobStore store,
+                    IOptions<JsonOptions> json
+                ) =>
                 {
                     var document = create.Document ?? JobDocument.Empty(create.Name, create.Unit);
                     return Checked(
@@ -79,7 +89,6 @@ internal static class JobEndpoints
                     );
                 }
             )
-            .Produces<JobView>()
             .ProducesProblem(409)
             .ProducesProblem(422)
             .WithName("createJob")
@@ -87,12 +96,11 @@ internal static class JobEndpoints
 
         jobs.MapGet(
                 "/{id}",
-                (string id, JobStore store, IOptions<JsonOptions> json) =>
+                Results<Ok<JobView>, ProblemHttpResult> (string id, JobStore store, IOptions<JsonOptions> json) =>
                     store.Find(id) is { } job
-                        ? Results.Ok(JobView.Of(job, json.Value.SerializerOptions))
+                        ? TypedResults.Ok(JobView.Of(job, json.Value.SerializerOptions))
                         : NoJob(id, store)
             )
-            .Produces<JobView>()
             .ProducesProblem(404)
             .ProducesProblem(422)
             .WithName("getJob")
@@ -100,25 +108,30 @@ internal static class JobEndpoints
 
         jobs.MapDelete(
                 "/{id}",
-                (string id, JobStore store) => store.TakeAway(id) ? Results.NoContent() : NoJob(id, store)
+                Results<NoContent, ProblemHttpResult> (string id, JobStore store) =>
+                    store.TakeAway(id) ? TypedResults.NoContent() : NoJob(id, store)
             )
-            .Produces(204)
             .ProducesProblem(404)
             .WithName("deleteJob")
             .WithSummary("Takes a job away; it stays, and can be brought back.");
 
         jobs.MapPost(
                 "/{id}/bring-back",
-                (string id, JobStore store) => store.BringBack(id) ? Results.NoContent() : NoJob(id, store)
+                Results<NoContent, ProblemHttpResult> (string id, JobStore store) =>
+                    store.BringBack(id) ? TypedResults.NoContent() : NoJob(id, store)
             )
-            .Produces(204)
             .ProducesProblem(404)
             .WithName("bringBackJob")
             .WithSummary("Brings a job back that was taken away.");
 
         jobs.MapPut(
                 "/{id}",
-                (string id, SaveJob save, JobStore store, IOptions<JsonOptions> json) =>
+                Results<Ok<JobView>, ProblemHttpResult> (
+                    string id,
+                    SaveJob save,
+                    JobStore store,
+                    IOptions<JsonOptions> json
+                ) =>
                     save.Step.Length > LongestStep
                         ? Problems.Fields([
                             new Problem(
@@ -141,7 +154,6 @@ internal static class JobEndpoints
                                 )
                         )
             )
-            .Produces<JobView>()
             .ProducesProblem(404)
             .ProducesProblem(409)
             .ProducesProblem(422)
@@ -155,7 +167,6 @@ internal static class JobEndpoints
                 (string id, MoveJob move, JobStore store, IOptions<JsonOptions> json) =>
                     Answer(store.Undo(id, move.Base, move.ChangeId), json, id, store)
             )
-            .Produces<JobView>()
             .ProducesProblem(404)
             .ProducesProblem(409)
             .WithName("undoJob")
@@ -166,14 +177,17 @@ internal static class JobEndpoints
                 (string id, MoveJob move, JobStore store, IOptions<JsonOptions> json) =>
                     Answer(store.Redo(id, move.Base, move.ChangeId), json, id, store)
             )
-            .Produces<JobView>()
             .ProducesProblem(404)
             .ProducesProblem(409)
             .WithName("redoJob")
             .WithSummary("Does the last undone step again, as a new revision.");
     }
 
-    private static IResult Checked(JobDocument document, string[] ids, Func<IResult> then)
+    private static Results<Ok<JobView>, ProblemHttpResult> Checked(
+        JobDocument document,
+        string[] ids,
+        Func<Results<Ok<JobView>, ProblemHttpResult>> then
+    )
     {
         var refused = JobLimits.Check(document).ToList();
         refused.AddRange(
@@ -198,7 +212,7 @@ internal static class JobEndpoints
             step
         );
 
-    private static IResult Answer(
+    private static Results<Ok<JobView>, ProblemHttpResult> Answer(
         SaveResult? result,
         IOptions<JsonOptions> json,
         string id = "",
@@ -208,10 +222,10 @@ internal static class JobEndpoints
         {
             null => NoJob(id, store!),
             { Conflict: true } => Problems.Conflict(JobView.Of(result.Job, json.Value.SerializerOptions)),
-            _ => Results.Ok(JobView.Of(result.Job, json.Value.SerializerOptions)),
+            _ => TypedResults.Ok(JobView.Of(result.Job, json.Value.SerializerOptions)),
         };
 
-    private static IResult NoJob(string id, JobStore store) =>
+    private static ProblemHttpResult NoJob(string id, JobStore store) =>
         Problems.NotFound(
             store.IsDeleted(id)
                 ? "this job was taken away: bring it back from the list of jobs"

@@ -23,7 +23,7 @@ internal static class PinEndpoints
         api.MapPost(
                 "/moves",
                 (MoveRequest request, Drafting drafting, LayCache kept, LayQueue queue, HttpContext context) =>
-                    Costly.Answer(
+                    Costly.Answer<MoveView>(
                         queue,
                         context,
                         JobLimits.Check(request.Job).Concat(OffTheTable(request)),
@@ -65,7 +65,7 @@ internal static class PinEndpoints
                                     ? [.. cloth.ForLay.Pins, .. lay.Best.Placements]
                                     : lay.Best.Placements
                             );
-                            return Results.Ok(
+                            return TypedResults.Ok(
                                 Pinning.Refusal(pin, pieces, cloth.ForLay, cloth.ForLay.Pins) is { } reason
                                     ? new MoveView(null, reason)
                                     : new MoveView(cloth.ForLay.PinAt(pin), null)
@@ -73,7 +73,6 @@ internal static class PinEndpoints
                         }
                     )
             )
-            .Produces<MoveView>()
             .ProducesProblem(422)
             .WithName("move")
             .WithSummary("Where a piece that is moved by hand comes to rest, or why it cannot lie there.");

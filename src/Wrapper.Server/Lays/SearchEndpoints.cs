@@ -1,3 +1,4 @@
+using Microsoft.AspNetCore.Http.HttpResults;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Planning;
 using Wrapper.Server.Drawings;
@@ -40,7 +41,7 @@ internal static class SearchEndpoints
                     DraftQueue queue,
                     HttpContext context
                 ) =>
-                    Costly.Answer(
+                    Costly.Answer<SearchView>(
                         queue,
                         context,
                         JobLimits.Check(request.Job),
@@ -60,25 +61,23 @@ internal static class SearchEndpoints
                                 ]);
                             if (cloth.Problems.Count > 0)
                                 return Problems.Fields(cloth.Problems);
-                            return Results.Ok(
+                            return TypedResults.Ok(
                                 SearchView.Of(searches.Start(cloth.Pieces, cloth.ForLay, request.Job.Unit))
                             );
                         }
                     )
             )
-            .Produces<SearchView>()
             .ProducesProblem(422)
             .WithName("startSearch")
             .WithSummary("Starts a longer search for a shorter lay of one cloth; one that runs is stopped.");
 
         api.MapGet(
                 "/searches/{id}",
-                (string id, RunningSearch searches) =>
+                Results<Ok<SearchView>, ProblemHttpResult> (string id, RunningSearch searches) =>
                     searches.Current is { } search && search.Id == id
-                        ? Results.Ok(SearchView.Of(search))
+                        ? TypedResults.Ok(SearchView.Of(search))
                         : Problems.NotFound("another search has been started since, or none was")
             )
-            .Produces<SearchView>()
             .ProducesProblem(404)
             .WithName("search")
             .WithSummary("How a search stands.");
@@ -88,10 +87,9 @@ internal static class SearchEndpoints
                 (string id, RunningSearch searches) =>
                 {
                     searches.Stop(id);
-                    return Results.NoContent();
+                    return TypedResults.NoContent();
                 }
             )
-            .Produces(204)
             .WithName("stopSearch")
             .WithSummary("Stops a search; what it has found is kept.");
     }

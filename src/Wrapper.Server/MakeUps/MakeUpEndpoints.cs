@@ -1,3 +1,4 @@
+using Microsoft.AspNetCore.Http.HttpResults;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Planning;
@@ -19,26 +20,23 @@ internal static class MakeUpEndpoints
     public static void Map(RouteGroupBuilder api)
     {
         api.MapGet("/make-ups", (Drafting drafting) => drafting.MakeUps.Select(MakeUpView.Of))
-            .Produces<IEnumerable<MakeUpView>>()
             .WithName("listMakeUps")
             .WithSummary("What each make-up measures and what can be chosen.");
 
         api.MapPost(
                 "/items",
-                (NewItem wanted, Drafting drafting) =>
+                Results<Ok<Item>, ProblemHttpResult> (NewItem wanted, Drafting drafting) =>
                     drafting.Find(wanted.MakeUp) is { } makeUp
-                        ? Results.Ok(makeUp.NewItem(wanted.Id, wanted.Name, wanted.Unit, wanted.From))
+                        ? TypedResults.Ok(makeUp.NewItem(wanted.Id, wanted.Name, wanted.Unit, wanted.From))
                         : Problems.Fields([
                             new Problem("makeUp", wanted.MakeUp, 0, "no such make-up", drafting.MakeUps[0].Key),
                         ])
             )
-            .Produces<Item>()
             .ProducesProblem(422)
             .WithName("newItem")
             .WithSummary("An item with its defaults written in; entries of `from` are kept.");
 
         api.MapPost("/cloths", (NewCloth wanted) => JobCloth.Usual(wanted.Id, wanted.Name, wanted.Unit))
-            .Produces<JobCloth>()
             .WithName("newCloth")
             .WithSummary("A cloth with usual values written in: width, selvedges, the shop's step.");
     }

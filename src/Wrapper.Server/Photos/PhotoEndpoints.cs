@@ -1,3 +1,4 @@
+using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.Net.Http.Headers;
 using Wrapper.Core.Jobs;
@@ -23,13 +24,12 @@ internal static class PhotoEndpoints
     public static void Map(RouteGroupBuilder api)
     {
         api.MapGet("/jobs/{id}/photos", (string id, PhotoStore photos) => photos.Of(id))
-            .Produces<IEnumerable<Photo>>()
             .WithName("listPhotos")
             .WithSummary("The photos of a job, the oldest first.");
 
         api.MapPut(
                 "/jobs/{id}/photos/{photo}",
-                async (
+                async Task<Results<Ok<Photo>, ProblemHttpResult>> (
                     string id,
                     string photo,
                     string item,
@@ -60,8 +60,8 @@ internal static class PhotoEndpoints
                     return photos.Add(id, new Photo(photo, item, "", type, false), picture) switch
                     {
                         null => Problems.NotFound("there is no such job"),
-                        { } kept when kept.Item == item && kept.Job == id => Results.Ok(kept.Photo),
-                        _ => Results.Problem(
+                        { } kept when kept.Item == item && kept.Job == id => TypedResults.Ok(kept.Photo),
+                        _ => TypedResults.Problem(
                             "this id is that of a photo of another job or item: send it under an id of its own",
                             statusCode: StatusCodes.Status409Conflict
                         ),
@@ -70,7 +70,6 @@ internal static class PhotoEndpoints
             )
             .Accepts<Stream>("*/*")
             .WithMetadata(new RequestSizeLimitAttribute(MostRead))
-            .Produces<Photo>()
             .ProducesProblem(404)
             .ProducesProblem(409)
             .ProducesProblem(422)
@@ -79,13 +78,17 @@ internal static class PhotoEndpoints
 
         api.MapGet(
                 "/photos/{photo}",
-                (string photo, PhotoStore photos, HttpResponse response) =>
+                Results<FileStreamHttpResult, ProblemHttpResult> (
+                    string photo,
+                    PhotoStore photos,
+                    HttpResponse response
+                ) =>
                 {
                     if (photos.Picture(photo) is not { } picture)
                         return Problems.NotFound("there is no such photo");
                     response.RegisterForDispose(picture);
                     // A picture never changes under its id: whoever has it is told so.
-                    return Results.Stream(
+                    return TypedResults.Stream(
                         picture.Bytes,
                         picture.Type,
                         entityTag: new EntityTagHeaderValue($"\"{Uri.EscapeDataString(photo)}\""),
@@ -101,22 +104,21 @@ internal static class PhotoEndpoints
 
         api.MapPut(
                 "/photos/{photo}",
-                (string photo, PhotoChange change, PhotoStore photos) =>
+                Results<Ok<Photo>, ProblemHttpResult> (string photo, PhotoChange change, PhotoStore photos) =>
                 {
                     if (change.Caption?.Length > LongestCaption)
                         return Refuse("caption", $"longer than {LongestCaption} characters", "left arm, pleats");
                     return photos.Change(photo, change.Caption, change.Away) is { } changed
-                        ? Results.Ok(changed)
+                        ? TypedResults.Ok(changed)
                         : Problems.NotFound("there is no such photo");
                 }
             )
-            .Produces<Photo>()
             .ProducesProblem(404)
             .ProducesProblem(422)
             .WithName("changePhoto")
             .WithSummary("Says what a photo shows, takes it away or puts it back; what is left out stays as it is.");
     }
 
-    private static IResult Refuse(string field, string reason, string example) =>
+    private static ProblemHttpResult Refuse(string field, string reason, string example) =>
         Problems.Fields([new Problem(field, "", 0, reason, example)]);
 }

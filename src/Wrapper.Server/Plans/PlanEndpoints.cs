@@ -1,3 +1,4 @@
+using Microsoft.AspNetCore.Http.HttpResults;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lay;
 using Wrapper.Core.Lengths;
@@ -44,7 +45,7 @@ internal static class PlanEndpoints
                         Items = [request.Item],
                         Cloths = request.Cloths,
                     };
-                    return Costly.Answer(
+                    return Costly.Answer<DraftView>(
                         queue,
                         context,
                         JobLimits.Check(job),
@@ -53,23 +54,22 @@ internal static class PlanEndpoints
                             var plan = ItemPlan.Of(request.Item, 1, drafting, job);
                             return plan.Draft.Problems.Count > 0
                                 ? Problems.Fields(plan.Draft.Problems)
-                                : Results.Ok(DraftView.Of(plan, drafting, job));
+                                : TypedResults.Ok(DraftView.Of(plan, drafting, job));
                         }
                     );
                 }
             )
-            .Produces<DraftView>()
             .ProducesProblem(422)
             .WithName("draft")
             .WithSummary("An item drafted: pattern, workings, seam check, notions and steps.");
 
         api.MapPost(
                 "/outlines",
-                (SvgDrawing drawing) =>
+                Results<Ok<TracedPath>, ProblemHttpResult> (SvgDrawing drawing) =>
                 {
                     var (path, reason) = SvgOutline.Read(drawing.Svg);
                     return path is not null
-                        ? Results.Ok(new TracedPath(path))
+                        ? TypedResults.Ok(new TracedPath(path))
                         : Problems.Fields([
                             new Problem(
                                 "svg",
@@ -81,7 +81,6 @@ internal static class PlanEndpoints
                         ]);
                 }
             )
-            .Produces<TracedPath>()
             .ProducesProblem(422)
             .WithName("readOutline")
             .WithSummary("The first path of an SVG drawing, to be entered as a traced outline.");
@@ -124,12 +123,12 @@ internal static class PlanEndpoints
                                 "3511296"
                             )
                         );
-                    return Costly.Answer(
+                    return Costly.Answer<PlanView>(
                         lay is "none" ? drafts : lays,
                         context,
                         refused,
                         cancel =>
-                            Results.Ok(
+                            TypedResults.Ok(
                                 PlanView.Of(
                                     Plan.Of(job, drafting, lay is not "none", kept, cancel),
                                     job,
@@ -143,7 +142,6 @@ internal static class PlanEndpoints
                     );
                 }
             )
-            .Produces<PlanView>()
             .ProducesProblem(422)
             .WithName("plan")
             .WithSummary(
@@ -153,7 +151,7 @@ internal static class PlanEndpoints
         api.MapPost(
                 "/savings",
                 (JobDocument job, Drafting drafting, LayCache kept, LayQueue queue, HttpContext context) =>
-                    Costly.Closing(
+                    Costly.Closing<List<SavingView>>(
                         queue,
                         context,
                         JobLimits.Check(job),
@@ -163,11 +161,10 @@ internal static class PlanEndpoints
                             // Asked again it goes on where it ended, since what was laid is kept.
                             if (!found.IsWhole)
                                 context.Response.Headers["X-Looked-At"] = $"{found.Looked} of {found.Sizes}";
-                            return Results.Ok(found.Savings.Select(saving => SavingView.Of(saving, job)).ToList());
+                            return TypedResults.Ok(found.Savings.Select(saving => SavingView.Of(saving, job)).ToList());
                         }
                     )
             )
-            .Produces<IEnumerable<SavingView>>()
             .ProducesProblem(422)
             .WithName("savings")
             .WithSummary(
@@ -177,7 +174,7 @@ internal static class PlanEndpoints
         api.MapPost(
                 "/compare",
                 (CompareRequest request, Drafting drafting, LayQueue queue, HttpContext context) =>
-                    Costly.Answer(
+                    Costly.Answer<List<ComparisonView>>(
                         queue,
                         context,
                         JobLimits.Check(request.Job),
@@ -195,7 +192,7 @@ internal static class PlanEndpoints
                                     ),
                                 ]);
                             // Schools that fit the item come first; the others say why they do not.
-                            return Results.Ok(
+                            return TypedResults.Ok(
                                 drafting
                                     .MakeUps.Where(makeUp => makeUp.Family == current.Family)
                                     .Select(makeUp =>
@@ -220,7 +217,6 @@ internal static class PlanEndpoints
                         }
                     )
             )
-            .Produces<IEnumerable<ComparisonView>>()
             .ProducesProblem(422)
             .WithName("compare")
             .WithSummary("The make-ups of an item's family side by side, each drafted and laid alone.");
