@@ -1,5 +1,6 @@
 using System.Collections.Concurrent;
 using System.Runtime.InteropServices;
+using System.Threading.RateLimiting;
 
 namespace Wrapper.Server.Hosting;
 
@@ -28,16 +29,19 @@ internal class WorkQueue(TimeSpan longest, int niceness) : IDisposable
     private const int MostWaiting = 300;
 
     private readonly Threads threads = new(Environment.ProcessorCount, niceness);
-    private readonly LinkedList<Ticket> line = new();
-    private readonly Lock gate = new();
-    private int free = Environment.ProcessorCount;
 
-    private sealed class Ticket(string call)
-    {
-        public string Call => call;
+    private readonly ConcurrencyLimiter limiter = new(
+        new()
+        {
+            PermitLimit = Environment.ProcessorCount,
+            QueueLimit = MostWaiting,
+            QueueProcessingOrder = QueueProcessingOrder.OldestFirst,
+        }
+    );
 
-        public TaskCompletionSource Turn { get; } = new(TaskCreationOptions.RunContinuationsAsynchronously);
-    }
+    // The calls that wait, by the number under which they came.
+    private readonly ConcurrentDictionary<long, string> waiting = new();
+    private long came;
 
     /// <summary>Runs <paramref name="work"/> for <paramref name="request"/> when its turn comes.</summary>
     /// <exception cref="TooLongException">It took too long.</exception>
@@ -47,82 +51,51 @@ internal class WorkQueue(TimeSpan longest, int niceness) : IDisposable
     {
         var stopping = request.RequestServices.GetRequiredService<IHostApplicationLifetime>().ApplicationStopping;
         using var givenUp = CancellationTokenSource.CreateLinkedTokenSource(request.RequestAborted, stopping);
-        await Enter(request.Request.Headers["X-Call"].ToString(), givenUp.Token);
+        using var turn = await Enter(request.Request.Headers["X-Call"].ToString(), givenUp.Token);
+        if (!turn.IsAcquired)
+            throw new TooManyException();
+        using var limit = CancellationTokenSource.CreateLinkedTokenSource(givenUp.Token);
+        limit.CancelAfter(longest);
+        using var closing = new CancellationTokenSource(longest * 0.7);
         try
         {
-            using var limit = CancellationTokenSource.CreateLinkedTokenSource(givenUp.Token);
-            limit.CancelAfter(longest);
-            using var closing = new CancellationTokenSource(longest * 0.7);
-            try
-            {
-                return await Task.Factory.StartNew(
-                    () => work(new Turn(limit.Token, closing.Token)),
-                    limit.Token,
-                    TaskCreationOptions.DenyChildAttach,
-                    threads
-                );
-            }
-            catch (OperationCanceledException) when (!givenUp.IsCancellationRequested)
-            {
-                throw new TooLongException(longest);
-            }
+            return await Task.Factory.StartNew(
+                () => work(new Turn(limit.Token, closing.Token)),
+                limit.Token,
+                TaskCreationOptions.DenyChildAttach,
+                threads
+            );
         }
-        finally
+        catch (OperationCanceledException) when (!givenUp.IsCancellationRequested)
         {
-            Leave();
+            throw new TooLongException(longest);
         }
     }
 
     /// <summary>How many wait before this call, itself included; 0 while it is worked on or is not here.</summary>
-    public int Place(string call)
-    {
-        lock (gate)
-            return line.Select((ticket, at) => (ticket.Call, At: at + 1)).FirstOrDefault(each => each.Call == call).At;
-    }
+    public int Place(string call) =>
+        waiting.FirstOrDefault(each => each.Value == call) is { Value: not null } own
+            ? waiting.Count(each => each.Key <= own.Key)
+            : 0;
 
-    private async Task Enter(string call, CancellationToken givenUp)
+    private async Task<RateLimitLease> Enter(string call, CancellationToken givenUp)
     {
-        LinkedListNode<Ticket> node;
-        lock (gate)
+        var number = Interlocked.Increment(ref came);
+        waiting[number] = call;
+        try
         {
-            if (free > 0)
-            {
-                free--;
-                return;
-            }
-            if (line.Count >= MostWaiting)
-                throw new TooManyException();
-            node = line.AddLast(new Ticket(call));
+            return await limiter.AcquireAsync(1, givenUp);
         }
-        using var leaves = givenUp.Register(() =>
+        finally
         {
-            lock (gate)
-                if (node.List is not null)
-                    line.Remove(node);
-                else
-                    return;
-            node.Value.Turn.TrySetCanceled(givenUp);
-        });
-        await node.Value.Turn.Task;
-    }
-
-    private void Leave()
-    {
-        lock (gate)
-        {
-            if (line.First is not { } next)
-            {
-                free++;
-                return;
-            }
-            line.RemoveFirst();
-            next.Value.Turn.SetResult();
+            waiting.TryRemove(number, out _);
         }
     }
 
     public void Dispose()
     {
         threads.Dispose();
+        limiter.Dispose();
         GC.SuppressFinalize(this);
     }
 }
