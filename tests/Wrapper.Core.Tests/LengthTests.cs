@@ -118,4 +118,17 @@ public class LengthTests
         Assert.Equal(Length.Inches(2), Length.Inches(1, 7, 8).UpTo(Length.Inches(0, 1, 4)));
         Assert.Equal(new Length(306418), Length.Inches(1).Scaled(3.14159265358979323846m)); // 97536 π = 306418.38
     }
+
+    [Fact]
+    public void What_is_more_than_can_be_counted_is_refused_and_never_wraps_round()
+    {
+        Assert.Throws<OverflowException>(() => Length.Snap(double.NaN));
+        Assert.Throws<OverflowException>(() => Length.Snap(1e16));
+        Assert.Throws<OverflowException>(() => Length.Millimetres(1e16m));
+        Assert.Throws<OverflowException>(() => Length.Inches(long.MaxValue / 50_000));
+        Assert.Throws<OverflowException>(() => 2 * new Length(long.MaxValue / 2 + 1));
+        Assert.Throws<OverflowException>(() => new Length(long.MaxValue) + new Length(1));
+        Assert.Throws<DivideByZeroException>(() => Length.Inches(1).Over(0));
+        Assert.Throws<ArgumentException>(() => Length.Inches(0, 1, 7));
+    }
 }

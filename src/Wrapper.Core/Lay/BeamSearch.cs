@@ -6,11 +6,11 @@ namespace Wrapper.Core.Lay;
 /// Lays boxes one by one on the skyline like <see cref="Skyline"/>, but follows many lays at once: of all ways to go
 /// on, the ones that have laid most and
 /// given up least are kept for the next box. Nothing is laid above the aim, and what has given up more area than that
-/// length has to spare is dropped.
+/// length has to spare is dropped. Source: beam search over skylines, as in the strip packing literature.
 /// </summary>
 internal sealed class BeamSearch
 {
-    // A lay goes on in so many ways at most.
+    // Each lay is continued in at most so many ways.
     private const int Branches = 4;
 
     private readonly IReadOnlyList<Box> boxes;
@@ -26,7 +26,7 @@ internal sealed class BeamSearch
     public BeamSearch(IReadOnlyList<Box> boxes, long usable)
     {
         (this.boxes, this.usable) = (boxes, usable);
-        // The larger ones first.
+        // Larger boxes first.
         ways =
         [
             .. boxes
@@ -61,7 +61,7 @@ internal sealed class BeamSearch
 
     private sealed record Step(Step? Before, Spot Spot);
 
-    // A way to go on, before anything is copied.
+    // One way to continue a lay, described before the lay is copied for it.
     private readonly record struct Choice(
         State From,
         (long X, long Y, long Width)[] Line,
@@ -71,7 +71,7 @@ internal sealed class BeamSearch
         long Waste
     );
 
-    // The choices of one step; what each is worth is kept negated, so that the best sort first.
+    // The continuations of one step. Their worth is kept negated, so that sorting upward puts the best first.
     private sealed class Choices
     {
         public Choice[] All = new Choice[256];
@@ -189,7 +189,7 @@ internal sealed class BeamSearch
             at == line.Length - 1 ? long.MaxValue : line[at + 1].Y - y
         );
         var (high, low) = before >= after ? (before, after) : (after, before);
-        // The best few, of equal ones the larger, which come first.
+        // The best few; of equally good ones those with the larger box.
         Span<(int Score, int Way)> best = stackalloc (int, int)[Branches];
         var (found, least, room, leaves) = (0, -1, aim - y, hollow - state.Narrowest);
         var open = state.Open;
@@ -240,7 +240,7 @@ internal sealed class BeamSearch
                 state.Placed + areas[box] - (weight * (waste + lost)) + ((best[n].Score - 5) << 4)
             );
         }
-        // Nothing goes in, or only loosely: the hollow may be given up instead.
+        // Where no box fits the hollow, or only with a gap, giving the hollow up is one of the continuations.
         if (raised >= 3 || (found > 0 && best[0].Score > 1) || low == long.MaxValue)
             return;
         var by = Math.Min(low, room);

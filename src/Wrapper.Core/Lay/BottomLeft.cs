@@ -7,7 +7,7 @@ namespace Wrapper.Core.Lay;
 /// selvedge
 /// with its side, the lowest y that is free. Pieces are regions of rectangles, so small ones slip into cut-outs of
 /// large ones;
-/// all in whole counts, so that nothing overlaps by rounding.
+/// all in whole counts, so that nothing overlaps by rounding. Source: the bottom-left rule (Baker, Coffman and Rivest 1980).
 /// </summary>
 internal sealed class BottomLeft
 {
@@ -119,7 +119,7 @@ internal sealed class BottomLeft
         return exact.Where(x => x >= 0 && x <= room).Order();
     }
 
-    // Whole repeats across.
+    // A matched piece moves across the cloth by whole repeats only.
     private IEnumerable<long> Matched(Way way)
     {
         var (room, step) = (usable - way.Region.Width, cloth.Repeat!.Across.Ticks);

@@ -19,7 +19,7 @@ internal static class FoldedLay
     )
     {
         var flat = cloth with { Spread = Spread.Single };
-        // The fold has half a gap on either side.
+        // A gap is kept at the fold too, half of it on either side.
         var half = flat with
         {
             Usable = new Length((cloth.Usable - cloth.Gap).Ticks / 2),
@@ -70,7 +70,8 @@ internal static class FoldedLay
         };
     }
 
-    // On cloth with one way up the under layer of what lies across would run the other way.
+    // On cloth with one way up a piece across the cloth cannot be cut folded: its pile would run the other way on the
+    // layer below.
     private static List<(LayPiece Upper, LayPiece Under)> Pairs(IReadOnlyList<LayPiece> pieces, LayCloth half)
     {
         List<(LayPiece, LayPiece)> pairs = [];
@@ -94,7 +95,7 @@ internal static class FoldedLay
         return pairs;
     }
 
-    // The mirror image of what was turned to the left is its mirror image turned to the right.
+    // To mirror a piece that was turned to the left is to turn its mirror image to the right.
     private static Placement Opened(Placement upper, LayPiece under, LayCloth cloth)
     {
         var turns = (4 - upper.Turns) % 4;

@@ -23,10 +23,10 @@ public interface ILayShelf
 /// </summary>
 public sealed class LayCache(ILayShelf? shelf = null, long most = 24_000_000)
 {
-    // In every key: lays found under other rules are not those of these.
+    // Part of every key, so that lays kept under earlier rules are not taken for lays under these.
     private const int Rules = 3;
 
-    // A placement with its identity, twice in each lay (the best and the hand sum), and what holds it together.
+    // Roughly what a placement takes in memory: each lay holds it twice, once in the best lay and once in the hand sum.
     private const long BytesOfPlacement = 200,
         BytesOfLay = 1000;
 
@@ -51,13 +51,13 @@ public sealed class LayCache(ILayShelf? shelf = null, long most = 24_000_000)
         var known = Known(key) ?? OnShelf(key, pieces);
         if (known is not null && !IsBetter(lay, known))
             return;
-        // The first lay of a search is the one laid at once: it need not be kept beyond this run.
+        // The first lay is found at once whenever it is asked for, so only better ones are worth writing down.
         if (ReferenceEquals(KeepBetter(key, lay), lay) && known is not null)
             shelf?.Keep(key, lay);
     }
 
-    // A lay that does not place every one of these pieces, and nothing else, is none of theirs, whatever became of it
-    // on the shelf.
+    // A stored lay is taken only if it places exactly these pieces: what is on the shelf may be damaged or from
+    // another version.
     private ClothLay? OnShelf(string key, IReadOnlyList<LayPiece> pieces)
     {
         if (shelf?.Find(key) is not { } lay)

@@ -74,7 +74,7 @@ public sealed record Placed(IReadOnlyList<Placement> Placements, Length Length)
     public Placed TurnedOver(IReadOnlyDictionary<string, LayPiece> pieces, Length usable) =>
         this with
         {
-            // Turned and then mirrored is mirrored and then turned the other way.
+            // To turn and then mirror is the same as to mirror and then turn the other way.
             Placements =
             [
                 .. Placements.Select(at =>

@@ -14,11 +14,10 @@ public static class LaySearch
     /// <summary>How many rounds there are; each takes about twice as long as the one before.</summary>
     public const int Rounds = 12;
 
-    // Up to so many pieces orders are bettered by exchanges too: of more boxes an exchange betters little.
+    // Orders of up to so many pieces are also bettered by exchanging two; with more pieces one exchange changes too little.
     private const int MostExchanged = 80;
 
-    // From this round on lays are followed widely enough to come close: more lots of them pay better than a wider
-    // round.
+    // From this round on the beam is wide enough: several beams of this width find more than one that is wider still.
     private const int WideRound = 6,
         WideLots = 3;
 

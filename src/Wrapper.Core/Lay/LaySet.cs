@@ -28,7 +28,7 @@ internal sealed class LaySet
     public LaySet(IReadOnlyList<LayPiece> pieces, LayCloth cloth, CancellationToken stop = default)
     {
         (this.cloth, whole) = (cloth, cloth.WithGap());
-        // One kind for each outline: the turned-over half of a pair is a kind of its own.
+        // Pieces of one outline are one kind; the turned-over piece of a pair has another outline and is another kind.
         var known = new Dictionary<(Outline, Grain, Point?, bool), PieceKind>();
         var all = pieces
             .Select(piece =>

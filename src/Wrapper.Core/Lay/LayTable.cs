@@ -58,7 +58,7 @@ public static class LayTable
         ways.AddRange(table.Outlined(cancel));
         if (cloth.IsPlain)
         {
-            // In a few dozen milliseconds: many lays followed side by side, and one bettered by exchanges.
+            // Two ways that together take a few dozen milliseconds: many lays followed side by side, and exchanges within one.
             ways.Add(() => table.Followed(BeamWidth(table.Count), cancel));
             ways.Add(() => TornLay.Plain(table, cloth, cancel));
             ways.Add(() => table.Exchanged(seed: 1, rounds: 8, steps: 40_000 / Math.Max(1, 8 * table.Count), cancel));
@@ -74,7 +74,7 @@ public static class LayTable
         );
     }
 
-    // The shortest; of several the simplest to cut.
+    // Of equally short lays the one that is simplest to cut.
     private static Placed Simplest(
         List<Placed> lays,
         IReadOnlyList<LayPiece> pieces,
@@ -88,7 +88,7 @@ public static class LayTable
             return lays[0];
         var byId = pieces.ToDictionary(piece => piece.Id);
         var ranked = lays.GroupBy(lay => Simplicity.Of(lay, byId)).MinBy(alike => alike.Key)!.ToList();
-        // Of equally simple ones the one with the largest remnant: one piece of some use rather than slivers.
+        // Among those, the one with the largest remnant: one useful piece is worth more than slivers.
         return ranked.Count == 1
             ? ranked[0]
             : ranked.MaxBy(lay =>

@@ -6,6 +6,7 @@ namespace Wrapper.Core.Lay;
 /// function under which whatever lies side by side still fits side by side, so that the changed area, spread over the
 /// width, is a bound too. They
 /// see that two wide pieces cannot share a width, and that three a little over a third cannot.
+/// Source: Fekete and Schepers, bounds by dual feasible functions (2001).
 /// </summary>
 internal static class LowerBound
 {
@@ -21,8 +22,9 @@ internal static class LowerBound
         var area = kinds.Sum(kind => kind.Area);
         if (stock > 0)
         {
-            // Behind the remnants lies what their area cannot hold, and what goes on none of them; where they may hold
-            // all, nothing is said.
+            // On the roll, beyond the remnants, lie at least those pieces that fit on no remnant, and what the remnants' area
+            // cannot hold. Where the remnants may hold
+            // everything, the bound is zero.
             List<PieceKind> behind =
             [
                 .. kinds.Where(kind =>
@@ -78,7 +80,7 @@ internal static class LowerBound
                 ),
         ];
 
-    // What all cells have in common across; of cells side by side there is nothing.
+    // The rectangle that spans all cells of an outline from end to end; none where cells lie side by side.
     private static Cell FromEndToEnd(Region region)
     {
         var (left, right) = (region.Cells.Max(cell => cell.Left), region.Cells.Min(cell => cell.Right));
@@ -130,17 +132,19 @@ internal static class LowerBound
         return bound;
     }
 
-    // Lengths are whole counts, so the next one up holds too; a thousandth of one is more than the sum can be off.
+    // Lengths are whole counts, so the bound may be rounded up; a thousandth is taken off first for what doubles lose.
     private static long Spread(List<(long Width, long Height)[]> boxes, long usable, Func<long, double> changed) =>
         (long)Math.Ceiling((boxes.Sum(box => box.Min(way => changed(way.Width) * way.Height)) / usable) - 1e-3);
 
-    // Pieces under a size count nothing, those that leave less than it beside them count as the whole width.
+    // First dual feasible function (Fekete and Schepers): pieces narrower than a chosen width count nothing, pieces that
+    // leave less than it beside them count as the whole width.
     private static double Trimmed(long width, long usable, long small) =>
         width < small ? 0
         : width > usable - small ? usable
         : width;
 
-    // Of shares of 1 / (k + 1) of the width a piece takes whole ones only; k of those are the width.
+    // Second dual feasible function (Fekete and Schepers): the width is parted into k + 1 shares, a piece counts the
+    // whole shares that it fills, and k of them make up the width.
     private static double Shared(long width, long usable, int k) =>
         (k + 1) * width % usable == 0 ? width : Math.Floor((double)(k + 1) * width / usable) * usable / k;
 }

@@ -91,7 +91,8 @@ internal sealed class OrderSearch
             if (b >= a)
                 b++;
             (order[a], order[b]) = (order[b], order[a]);
-            // A worse order is taken with a chance that falls with what it loses; past that limit it need not be laid
+            // Simulated annealing: a worse order is taken with a chance that falls with what it loses. That chance is drawn
+            // beforehand as the longest lay that would be taken, so an order that comes out longer need not be laid
             // to its end.
             var most = current + (long)(-temperature * Math.Log(1 - random.NextDouble()));
             var area = skyline.Lay(order, aim, most);

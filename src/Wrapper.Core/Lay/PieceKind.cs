@@ -82,7 +82,7 @@ internal sealed class PieceKind
         );
     }
 
-    // Whether there is a place of the repeat, from one selvedge and within one article, where it lies inside.
+    // Whether a matched piece has any place on the repeat where it lies between the selvedges and within one article.
     private static bool Matches(Way way, Repeat repeat, LayCloth cloth) =>
         Grid.First(repeat.Across.Ticks, way.OriginX) is var x
         && x <= cloth.Usable.Ticks - way.Region.Width

@@ -23,7 +23,7 @@ public static class Pinning
         IEnumerable<Placement> others
     ) => Refusal(pin, pieces, cloth, others, new Covered(cloth.Gap.Ticks));
 
-    // What outlines cover, reckoned once for each way of lying: many pins are compared with many others.
+    // The regions of outlines by their way of lying, kept because many pins are compared with many others.
     private sealed class Covered(long gap)
     {
         private readonly Dictionary<(Outline, int), Region> known = [];
@@ -47,7 +47,7 @@ public static class Pinning
         if (cloth.Spread != Spread.Single)
             return "pieces are pinned on a single layer only, not on folded or torn cloth";
         var whole = cloth.WithGap();
-        // A way that looks the same is one way among those of its kind.
+        // A turn that leaves the outline as it was is not listed a second time among the ways of its kind.
         if (MayLie(piece, pin.Turns, cloth) is not { } way)
             return "the grain or the cloth's direction does not let it lie so";
         var own = covered.By(piece, pin.Turns);

@@ -127,7 +127,8 @@ public static class Remnants
         }
     }
 
-    // Under each row the free height of every column, then the largest rectangle under that skyline.
+    // Under each row the free height of every column, then the largest rectangle under that skyline, found with a
+    // stack of rising heights (the largest rectangle in a histogram).
     private static Cell? Largest(long[] xs, long[] ys, ulong[,] covered, CancellationToken cancel)
     {
         Cell? best = null;

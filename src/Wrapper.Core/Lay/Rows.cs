@@ -17,7 +17,7 @@ internal static class Rows
         foreach (var kind in pieces.GroupBy(pair => pair.Kind))
         {
             var repeat = kind.Key.IsMatched ? cloth.Repeat : null;
-            // With half-drop every second repeat across stands level.
+            // With a half-drop only every second repeat across stands at the same height.
             var (along, across) = (
                 repeat?.Along.Ticks ?? 0,
                 (repeat?.Across.Ticks ?? 0) * (repeat?.HalfDrop == true ? 2 : 1)

@@ -11,7 +11,7 @@ internal static class SideBySide
     public static IEnumerable<Placed> Laid(IReadOnlyList<Func<Placed?>> ways, CancellationToken stop)
     {
         var laid = new Placed?[ways.Count];
-        // On the threads that the caller was given for it, so that laying never takes those that answer everybody else.
+        // Runs on the caller's own scheduler, so that laying never occupies the threads that answer other requests.
         Parallel.For(
             0,
             ways.Count,

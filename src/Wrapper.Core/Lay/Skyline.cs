@@ -19,10 +19,11 @@ internal readonly record struct Spot(int Box, int Way, long X, long Y);
 /// scale of fits is that of
 /// skyline heuristics in the packing literature: hollow filled level on both sides first, then level on one, then so
 /// that another box fills the rest, then loose.
+/// Source: the best-fit skyline heuristic (Burke, Kendall and Whitwell 2004; scores after Leung, Zhang and Sim 2011).
 /// </summary>
 internal sealed class Skyline
 {
-    // How many loosely fitting boxes are looked at for one that leaves room for just another.
+    // So many boxes that leave a gap are looked at, in search of one whose gap another box fills exactly.
     private const int Lookahead = 24;
 
     private readonly IReadOnlyList<Box> boxes;
@@ -84,7 +85,7 @@ internal sealed class Skyline
         segments = 1;
         line[0] = (0, 0, usable);
         Reached = 0;
-        // What may be wasted below the limit before something is sure to be left over.
+        // So much area may be wasted below the limit; wasting more leaves no room for all the boxes.
         var spare = limit == long.MaxValue ? long.MaxValue : (usable * (limit >> 10)) - area + (usable * 2);
         while (count > 0)
         {
@@ -108,7 +109,7 @@ internal sealed class Skyline
             }
             var (box, way, w, h) = live[best];
             Reached = Math.Max(Reached, y + h);
-            // Beside the wall that it is level with, else beside the higher one.
+            // Against the side whose height it reaches exactly, else against the higher side.
             var toLeft = h == before || (h != after && before >= after);
             spots?.Add(new Spot(box, way, toLeft ? x : x + width - w, y));
             Put(at, w, h, toLeft);

@@ -10,7 +10,7 @@ namespace Wrapper.Core.Lay;
 /// </summary>
 internal static class TornLay
 {
-    // Orders tried beside the plain ones: each longer or shorter by a quarter at most.
+    // So many further orders are tried, in each of which every height counts up to a quarter more or less.
     private const int Shaken = 200,
         MostOrdered = 400;
 
@@ -26,7 +26,7 @@ internal static class TornLay
     {
         var whole = cloth.WithGap();
         var set = new LaySet(pieces, cloth, cancel);
-        // The rows of the hand sum are strips too, but for flaws.
+        // The rows of the hand sum can be torn as strips too, as long as no flaw lies in them.
         var best = cloth.Flaws.Count == 0 ? set.Hand : null;
         foreach (var order in Orders(set.Fit))
         {
@@ -66,8 +66,8 @@ internal static class TornLay
         foreach (var (piece, kind) in order)
         {
             cancel.ThrowIfCancellationRequested();
-            // Into the strip that it makes the least longer (only the last one still can be), the fullest of those;
-            // else a strip of its own.
+            // A piece goes into the strip that has to grow least for it; only the last strip can still grow. Of several, the
+            // fullest. Where none has room it begins a strip of its own.
             var choices =
                 from strip in strips
                 from each in kind.Ways
@@ -114,7 +114,7 @@ internal static class TornLay
         return y;
     }
 
-    // Where it goes beside what lies in the strip; -1 where it does not.
+    // How far across the strip the piece can lie beside what is there already; -1 where it has no room.
     private static long Place(Strip strip, PieceKind kind, Way way, LayCloth cloth)
     {
         var x = strip.Right;
@@ -129,7 +129,7 @@ internal static class TornLay
         return x + way.Region.Width <= cloth.Usable.Ticks ? x : -1;
     }
 
-    // The end of what bars a strip that starts here: a flaw, or the end of an article.
+    // Where the flaw or the end of an article ends that lies in the way of a strip that would start here.
     private static long? Above(long start, long height, LayCloth cloth)
     {
         foreach (var flaw in cloth.Flaws)

@@ -19,23 +19,28 @@ public readonly record struct Length(long Ticks) : IComparable<Length>
     /// A length of <paramref name="whole"/> + <paramref name="numerator"/>/<paramref name="denominator"/> inches.
     /// </summary>
     /// <exception cref="ArgumentException">The fraction is no whole number of counts.</exception>
+    /// <exception cref="OverflowException">It is more than a <see cref="long"/> of counts holds.</exception>
     public static Length Inches(long whole, long numerator = 0, long denominator = 1)
     {
-        var counts = TicksPerInch * numerator;
+        var counts = checked(TicksPerInch * numerator);
         if (counts % denominator != 0)
             throw new ArgumentException($"{numerator}/{denominator} in is no whole number of counts");
-        return new Length((TicksPerInch * whole) + (counts / denominator));
+        return new Length(checked((TicksPerInch * whole) + (counts / denominator)));
     }
 
     /// <summary>A length of <paramref name="millimetres"/>, to the nearest count, half away from zero.</summary>
+    /// <exception cref="OverflowException">It is more than a <see cref="long"/> of counts holds.</exception>
     public static Length Millimetres(decimal millimetres) =>
         new((long)decimal.Round(millimetres * TicksPerMillimetre, MidpointRounding.AwayFromZero));
 
     /// <summary>
     /// The length nearest to a geometric result in double millimetres: the one place where doubles come back to counts.
     /// </summary>
+    /// <exception cref="OverflowException">
+    /// It is no number, or more than a <see cref="long"/> of counts holds.
+    /// </exception>
     public static Length Snap(double millimetres) =>
-        new((long)Math.Round(millimetres * TicksPerMillimetre, MidpointRounding.AwayFromZero));
+        new(checked((long)Math.Round(millimetres * TicksPerMillimetre, MidpointRounding.AwayFromZero)));
 
     /// <summary>Double millimetres, for use inside geometry functions only.</summary>
     internal double ToMillimetres() => Ticks / (double)TicksPerMillimetre;
@@ -44,19 +49,24 @@ public readonly record struct Length(long Ticks) : IComparable<Length>
     public bool IsPositive => Ticks > 0;
 
     /// <summary>The length without its sign.</summary>
+    /// <exception cref="OverflowException">The length is the least that there is.</exception>
     public Length Abs() => new(Math.Abs(Ticks));
 
     /// <summary>The length divided by <paramref name="divisor"/>, to the nearest count, half away from zero.</summary>
+    /// <exception cref="DivideByZeroException"><paramref name="divisor"/> is zero.</exception>
     public Length Over(long divisor) => new(DivideRounded(Ticks, divisor));
 
     /// <summary>
     /// The length times an irrational or decimal <paramref name="factor"/>, rounded once, half away from zero.
     /// </summary>
+    /// <exception cref="OverflowException">The result is more than a <see cref="long"/> of counts holds.</exception>
     public Length Scaled(decimal factor) => new((long)decimal.Round(Ticks * factor, MidpointRounding.AwayFromZero));
 
     /// <summary>
     /// The next whole multiple of <paramref name="step"/> at or above this length. The step must be over zero.
     /// </summary>
+    /// <exception cref="ArgumentOutOfRangeException"><paramref name="step"/> is not over zero.</exception>
+    /// <exception cref="OverflowException">The result is more than a <see cref="long"/> of counts holds.</exception>
     public Length UpTo(Length step)
     {
         if (!step.IsPositive)
@@ -77,15 +87,23 @@ public readonly record struct Length(long Ticks) : IComparable<Length>
     public int CompareTo(Length other) => Ticks.CompareTo(other.Ticks);
 
     /// <summary>Sum.</summary>
+    /// <exception cref="OverflowException">The sum is more than a <see cref="long"/> of counts holds.</exception>
     public static Length operator +(Length a, Length b) => new(checked(a.Ticks + b.Ticks));
 
     /// <summary>Difference.</summary>
+    /// <exception cref="OverflowException">
+    /// The difference is more than a <see cref="long"/> of counts holds.
+    /// </exception>
     public static Length operator -(Length a, Length b) => new(checked(a.Ticks - b.Ticks));
 
     /// <summary>Negation.</summary>
-    public static Length operator -(Length a) => new(-a.Ticks);
+    /// <exception cref="OverflowException">The length is the least that there is.</exception>
+    public static Length operator -(Length a) => new(checked(-a.Ticks));
 
     /// <summary>A whole number of times.</summary>
+    /// <exception cref="OverflowException">
+    /// The product is more than a <see cref="long"/> of counts holds.
+    /// </exception>
     public static Length operator *(long times, Length a) => new(checked(times * a.Ticks));
 
     /// <summary>Shorter than.</summary>

@@ -7,7 +7,8 @@ namespace Wrapper.Core.Patterns;
 /// <summary>The sizes that every piece lists first: cut width and length, then finished width and length.</summary>
 internal static class Extents
 {
-    // Rounding of slants and arcs, in counts; beyond it the sum of a size and its allowances is not what is drawn.
+    // So many counts may be lost by rounding slants and arcs; a larger difference means that size and allowances do not
+    // add up to what is drawn.
     private const long Rounding = 4;
 
     /// <summary>
@@ -58,7 +59,7 @@ internal static class Extents
             : Working.Of("as drawn", "extent of the cut line as drawn", drawn);
     }
 
-    // The widest allowance of the edges that reach the extreme.
+    // The widest allowance among the edges that reach the outermost line.
     private static Working Furthest(Piece piece, Func<Point, Length> along, Length extreme)
     {
         var reaching = Enumerable
@@ -75,12 +76,12 @@ internal static class Extents
         return reaching.MaxBy(own => own.Value) ?? Lengths.Workings.Sum.Of();
     }
 
-    // An edge that only touches the extreme with one end, square to it, does not reach out there: its neighbour does.
+    // An edge square to the outermost line touches it with one end only; its neighbour is the one that lies on it.
     private static bool Reaches(Outline outline, int at, Func<Point, Length> along, Length extreme)
     {
         var (start, end) = (outline.Edges[at].Start, outline.Edges[(at + 1) % outline.Edges.Count].Start);
         bool Touches(Point p) => (along(p) - extreme).Abs().Ticks <= Rounding;
-        // An arc reaches it where it turns there, not where it only ends.
+        // An arc lies on it where it turns back there, not where it merely ends there.
         return outline.Edges[at].Radius is null
             ? Touches(start) && Touches(end)
             : outline.Curve(at).Extremes().Skip(2).Any(v => Touches(new(Length.Snap(v.X), Length.Snap(v.Y))));

@@ -87,7 +87,7 @@ public static class SeamCheck
                 $"the sides differ by {Say((left - right).Abs(), unit)}: {Say(left, unit)} against {Say(right, unit)}";
         else if ((left - drafted).Abs() > Tolerance)
             fault = $"drawn {Say(left, unit)}, drafted {Say(drafted, unit)}";
-        // Sums can agree where single edges do not: then the corner marks would miss each other.
+        // Two sides can be equally long in sum while single edges differ; then corner marks would not meet.
         else if (
             seam
                 .OneSide.Concat(seam.OtherSide)

@@ -46,8 +46,8 @@ internal sealed class SeamLine
     /// </summary>
     public IEnumerable<Joint> Joints => OneSide.JointsAgainst(OtherSide).Concat(OtherSide.JointsAgainst(OneSide));
 
-    // True where the side goes with the outlines as they are seen from the right side of the cloth, null where nothing
-    // tells.
+    // True where the side runs in the direction of its outlines, seen from the right side of the cloth; null where it
+    // has no two neighbouring edges to tell it by.
     private bool? Told(IReadOnlyList<Run> runs)
     {
         foreach (var (first, next) in runs.Zip(runs.Skip(1)))

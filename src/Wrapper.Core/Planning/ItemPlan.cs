@@ -59,7 +59,7 @@ public sealed record ItemPlan(Item Item, int Number, Draft Draft, IReadOnlyDicti
                 .GroupBy(piece => job.ClothOf(Item, piece.Lay.Role))
         )
         {
-            // New cloth, whatever remnants there are.
+            // Reckoned on new cloth, even where the job has remnants.
             var cloth = new ClothReading(job.Cloths.First(cloth => cloth.Id == cut.Key) with { Stock = [] }, job.Unit);
             var (pieces, _, repeat) = Matching.Apply([.. cut], cloth.ForLay);
             if (

@@ -26,7 +26,7 @@ internal sealed class Matching
 
     private Matching(IReadOnlyList<CutPiece> cut) => line = InLine(cut);
 
-    // What was chosen for a piece holds, else what its grain and its seams say.
+    // The maker's choice for a piece comes first; without one its grain and its seams decide.
     private static PieceMatch Of(ItemPlan item, Piece piece, Piece? leader)
     {
         var usual =
@@ -94,7 +94,7 @@ internal sealed class Matching
             return cut.Lay;
         if (one.Match.Match == Match.Follows && one.Leader is var (led, instance, own, theirs))
         {
-            // The leader of the same cover, turned over as this piece is.
+            // The piece of the same cover that this one runs on from, turned over if this one is.
             var leader = Matched(
                 cut with
                 {

@@ -136,7 +136,7 @@ public static class Savings
     {
         var dot = field.IndexOf('.', StringComparison.Ordinal);
         var key = field[(dot + 1)..];
-        // A second reading of the old size would contradict the new one.
+        // A second reading was of the old size and would contradict the new one.
         Dictionary<string, Entry> Set(IReadOnlyDictionary<string, Entry> entries) =>
             new(entries.Where(pair => pair.Key != key + Reading.SecondReading)) { [key] = entry };
         return field[..dot] switch

@@ -32,9 +32,6 @@ internal enum SeatLine
 /// <summary>A chair or sofa seen from the front, a little from above and the right, to scale.</summary>
 internal static class SeatSketch
 {
-    private const decimal Back = 0.42m,
-        Rise = 0.46m;
-
     public static Sketch Of(SeatBody body, Dictionary<Measure, SeatLine> measured)
     {
         var (w, s, f, a, u, h) = (body.Width, body.Seat, body.Front, body.Arm, body.ArmWidth, body.Back);
@@ -71,7 +68,7 @@ internal static class SeatSketch
         );
     }
 
-    private static Point At(Length x, Length y, Length z) => new(x + y.Scaled(Back), y.Scaled(Rise) + z);
+    private static Point At(Length x, Length y, Length z) => Oblique.At(x, y, z);
 
     // Front, right side and top of a block; blocks further back are drawn first.
     private static IEnumerable<Stroke> Block(Length x, Length y, Length z, Length wide, Length deep, Length high)

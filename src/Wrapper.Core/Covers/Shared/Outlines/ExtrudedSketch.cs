@@ -9,9 +9,6 @@ namespace Wrapper.Core.Covers.Shared.Outlines;
 /// </summary>
 internal static class ExtrudedSketch
 {
-    private const decimal Across = 0.42m,
-        Rise = 0.46m;
-
     /// <summary>
     /// The profile <paramref name="end"/> drawn back over <paramref name="length"/>; <paramref name="lines"/> lie on
     /// the end, and the measure
@@ -24,12 +21,12 @@ internal static class ExtrudedSketch
         (Measure Along, Point From) depth
     )
     {
-        Point Behind(Point p) => p.Moved(length.Scaled(Across), length.Scaled(Rise));
+        Point Behind(Point p) => Oblique.At(p.X, length, p.Y);
         // Sides that face the eye, those further left first: what stands to their right hides them.
         var sides = Enumerable
             .Range(0, end.Edges.Count)
             .Select(at => (A: end.Edges[at].Start, B: end.Edges[(at + 1) % end.Edges.Count].Start))
-            .Where(side => (side.B.Mm - side.A.Mm).Right().Dot(new Vec((double)Across, (double)Rise)) > 0)
+            .Where(side => (side.B.Mm - side.A.Mm).Right().Dot(Oblique.Recedes) > 0)
             .OrderBy(side => (side.A.X + side.B.X).Ticks)
             .Select(side => new Stroke("face", [side.A, side.B, Behind(side.B), Behind(side.A)]));
         return new Sketch(

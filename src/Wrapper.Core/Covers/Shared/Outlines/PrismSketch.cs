@@ -11,12 +11,6 @@ namespace Wrapper.Core.Covers.Shared.Outlines;
 /// </summary>
 internal static class PrismSketch
 {
-    private const decimal Back = 0.42m,
-        Rise = 0.46m;
-
-    // Towards the eye, along the ground: square to the direction in which depth recedes.
-    private static readonly Vec Eye = new(0.42, -1);
-
     public static Sketch Of(PlanDrawing plan, Measure? up, Length thickness)
     {
         var walls = Enumerable
@@ -73,8 +67,7 @@ internal static class PrismSketch
         return Of(plan, up, up is null ? Length.Inches(2) : reading.Drawn(up));
     }
 
-    private static Point Project(Point plan, Length height) =>
-        new(plan.X + plan.Y.Scaled(Back), plan.Y.Scaled(Rise) + height);
+    private static Point Project(Point plan, Length height) => Oblique.At(plan.X, plan.Y, height);
 
     private static IReadOnlyList<Point> Flat(Curve curve)
     {
@@ -95,7 +88,7 @@ internal static class PrismSketch
         var run = new List<Point>();
         for (var at = 0; at + 1 < points.Count; at++)
         {
-            if ((points[at + 1].Mm - points[at].Mm).Right().Dot(Eye) > 0)
+            if ((points[at + 1].Mm - points[at].Mm).Right().Dot(Oblique.Eye) > 0)
             {
                 if (run.Count == 0)
                     run.Add(points[at]);
@@ -113,7 +106,7 @@ internal static class PrismSketch
 
     private static (double, Stroke) Wall(List<Point> foot, Length thickness) =>
         (
-            foot.Average(p => -p.Mm.Dot(Eye)),
+            foot.Average(p => -p.Mm.Dot(Oblique.Eye)),
             new Stroke(
                 "face",
                 [
