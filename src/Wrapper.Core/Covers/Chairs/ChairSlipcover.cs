@@ -27,7 +27,8 @@ public sealed partial class ChairSlipcover : MakeUp
         "A tailored cover for an armchair: cut roughly to its shape, pinned on the chair inside out and trimmed in two passes.";
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Measure> Measures { get; } = [W, S, F, A, B, U, LeanOfTheArm, H, K, G, C, TuckInUsed];
+    public override IReadOnlyList<Measure> Measures { get; } =
+    [W, S, F, A, B, U, LeanOfTheArm, H, K, G, C, TuckIn.Used];
 
     /// <inheritdoc/>
     public override IReadOnlyList<Choice> Choices { get; } =
@@ -74,7 +75,7 @@ public sealed partial class ChairSlipcover : MakeUp
             [H] = SeatLine.InsideBack,
             [K] = SeatLine.BackThickness,
             [C] = SeatLine.Crevice,
-            [TuckInUsed] = SeatLine.Tuck,
+            [TuckIn.Used] = SeatLine.Tuck,
         };
         if (reading.Chosen(Lean) is not ArmLean.None)
             lines[LeanOfTheArm] = SeatLine.Lean;
@@ -97,7 +98,7 @@ public sealed partial class ChairSlipcover : MakeUp
     public override IEnumerable<Problem> Check(Reading reading)
     {
         var body = new ChairBody(reading);
-        foreach (var problem in TuckIn.Check(reading))
+        foreach (var problem in TuckIn.Check(reading, C))
             yield return problem;
         if (body.Above.Value <= 2 * reading[EdgeAllowances.Seam].Value)
             yield return reading.Refuse(
@@ -160,7 +161,7 @@ public sealed partial class ChairSlipcover : MakeUp
             Uses = uses,
             Finished =
             [
-                ("tuck-in", TuckIn.Of(reading)),
+                ("tuck-in", TuckIn.Of(reading, ChairSlipcover.C)),
                 ("plumb width of an arm front", body.Plumb),
                 ("inside of the arm", body.Inner + body.Over),
                 ("outside of the arm", body.Outer),

@@ -17,7 +17,7 @@ internal sealed class SlipcoverPieces(Reading reading, ChairBody body)
     private const string Crevice =
         "Tuck-in along the crevice: where the crevice ends, cut the allowance towards it and snip it so that the cloth turns flat.";
 
-    private readonly Working tuck = TuckIn.Of(reading);
+    private readonly Working tuck = TuckIn.Of(reading, ChairSlipcover.C);
     private readonly Working ease = new Allowance("e", AllowanceRole.Ease, reading[ChairSlipcover.PinEase]) / 2;
     private readonly Grain grain = reading.Chosen(GrainChoices.Panels);
 

@@ -25,10 +25,9 @@ public sealed class SofaBase : MakeUp
         Note = "What each arm sheet has over its length to go round both ends.",
     };
 
-    internal static readonly AllowanceDeclaration Hem = new AllowanceDeclaration(
+    internal static readonly AllowanceDeclaration Hem = EdgeAllowances.Hem(
         "h",
         "Hem",
-        AllowanceRole.Hem,
         Length.Inches(1),
         Length.Millimetres(25)
     );
@@ -84,15 +83,6 @@ public sealed class SofaBase : MakeUp
         FitsInside = true,
     };
 
-    internal static readonly Measure TuckInUsed = new Measure(
-        "t",
-        "tuck-in used",
-        "Only to use another depth than three fifths of the crevice, at most 3 in (7.5 cm).",
-        LengthLimits.UpTo(24, "3", "7.5"),
-        Optional: true,
-        Usual: Length.Inches(3)
-    );
-
     /// <inheritdoc/>
     public override string Key => "sofa-base";
 
@@ -107,7 +97,7 @@ public sealed class SofaBase : MakeUp
         "Under loose cushions: a sheet over each arm and one over seat and front, tucked into the crevices. Add each cushion as an item of its own.";
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Measure> Measures { get; } = [W, S, F, A, M, C, TuckInUsed];
+    public override IReadOnlyList<Measure> Measures { get; } = [W, S, F, A, M, C, TuckIn.Used];
 
     /// <inheritdoc/>
     public override IReadOnlyList<Choice> Choices { get; } = [Round, GrainChoices.Panels];
@@ -135,18 +125,18 @@ public sealed class SofaBase : MakeUp
                 [A] = SeatLine.OverArm,
                 [M] = SeatLine.Arm,
                 [C] = SeatLine.Crevice,
-                [TuckInUsed] = SeatLine.Tuck,
+                [TuckIn.Used] = SeatLine.Tuck,
             }
         );
     }
 
     /// <inheritdoc/>
-    public override IEnumerable<Problem> Check(Reading reading) => TuckIn.Check(reading);
+    public override IEnumerable<Problem> Check(Reading reading) => TuckIn.Check(reading, C);
 
     /// <inheritdoc/>
     public override Pattern Draft(Reading reading)
     {
-        var tuck = TuckIn.Of(reading);
+        var tuck = TuckIn.Of(reading, C);
         Working HemOf(string piece, string edge) => reading.EdgeAllowance(Hem, piece, edge);
         var round = new Allowance("round", AllowanceRole.Ease, reading[Round]);
         var grain = reading.Chosen(GrainChoices.Panels);

@@ -10,23 +10,33 @@ namespace Wrapper.Core.Covers.Chairs;
 /// </summary>
 internal static class TuckIn
 {
-    /// <summary>The depth used; measures <c>C</c> and, if entered, <c>t</c>.</summary>
-    public static Working Of(Reading reading) =>
-        reading.Has(ChairSlipcover.TuckInUsed)
-            ? reading[ChairSlipcover.TuckInUsed]
+    /// <summary>The depth used where it is not left to the rule.</summary>
+    public static readonly Measure Used = new Measure(
+        "t",
+        "tuck-in used",
+        "Only to use another depth than three fifths of the crevice, at most 3 in (7.5 cm).",
+        LengthLimits.UpTo(24, "3", "7.5"),
+        Optional: true,
+        Usual: Length.Inches(3)
+    );
+
+    /// <summary>The depth used along a crevice as deep as <paramref name="crevice"/>.</summary>
+    public static Working Of(Reading reading, Measure crevice) =>
+        reading.Has(Used)
+            ? reading[Used]
             : new Extreme(
                 Larger: false,
-                3 * reading[ChairSlipcover.C] / 5,
+                3 * reading[crevice] / 5,
                 Working.Of("most", "the deepest tuck-in that holds", Length.Inches(3))
             ).As("t", "tuck-in");
 
-    public static IEnumerable<Problem> Check(Reading reading)
+    public static IEnumerable<Problem> Check(Reading reading, Measure crevice)
     {
-        if (reading.Known(ChairSlipcover.TuckInUsed) is { } used && used > reading[ChairSlipcover.C].Value)
+        if (reading.Known(Used) is { } used && used > reading[crevice].Value)
             yield return reading.Refuse(
-                ChairSlipcover.TuckInUsed,
-                $"deeper than the crevice ({reading.Say(reading[ChairSlipcover.C].Value)})",
-                LengthPrinter.Finished(reading[ChairSlipcover.C].Value, reading.Unit).Text
+                Used,
+                $"deeper than the crevice ({reading.Say(reading[crevice].Value)})",
+                LengthPrinter.Finished(reading[crevice].Value, reading.Unit).Text
             );
     }
 }

@@ -46,27 +46,21 @@ public sealed class DuvetCover : MakeUp
         )
     );
 
-    internal static readonly AllowanceDeclaration FirstFold = new AllowanceDeclaration(
+    internal static readonly AllowanceDeclaration FirstFold = EdgeAllowances.Hem(
         "h1",
         "Hem, first fold",
-        AllowanceRole.Hem,
         Length.Inches(1, 1, 2),
-        Length.Millimetres(40)
-    )
-    {
-        Adjustable = Length.Inches(0, 1, 2),
-    };
+        Length.Millimetres(40),
+        Length.Inches(0, 1, 2)
+    );
 
-    internal static readonly AllowanceDeclaration SecondFold = new AllowanceDeclaration(
+    internal static readonly AllowanceDeclaration SecondFold = EdgeAllowances.Hem(
         "h2",
         "Hem, second fold",
-        AllowanceRole.Hem,
         Length.Inches(1, 1, 2),
-        Length.Millimetres(40)
-    )
-    {
-        Adjustable = Length.Inches(0, 1, 2),
-    };
+        Length.Millimetres(40),
+        Length.Inches(0, 1, 2)
+    );
 
     internal static readonly Measure W = new Measure(
         "W",

@@ -22,4 +22,16 @@ internal static class EdgeAllowances
         Length.Inches(0, 3, 4),
         Length.Millimetres(20)
     );
+
+    /// <summary>
+    /// A hem, or one fold of it; <paramref name="adjustable"/> is by how much it may be less where that saves cloth.
+    /// Cloth and purpose say how deep a hem is, so each make-up names its usual sizes.
+    /// </summary>
+    public static AllowanceDeclaration Hem(
+        string symbol,
+        string name,
+        Length inches,
+        Length metric,
+        Length adjustable = default
+    ) => new(symbol, name, AllowanceRole.Hem, inches, metric) { Adjustable = adjustable };
 }

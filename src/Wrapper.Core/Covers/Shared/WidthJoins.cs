@@ -291,7 +291,9 @@ internal static class WidthJoins
         Outline Drawn(Dimensions d, Func<Dimensions, Outline> whole)
         {
             var (outline, left) = (whole(d), piece.Shape(d).Bounds().Left);
-            return Slabs.Of(outline, [.. places.Select((_, at) => left + d[$"join at {at + 1}"])])!.Parts[slab];
+            // Drawn to other sizes a join can fall beside the piece; drawn whole, the seam check tells that it is wrong.
+            return Slabs.Of(outline, [.. places.Select((_, at) => left + d[$"join at {at + 1}"])])?.Parts[slab]
+                ?? outline;
         }
         var allowances = stretches
             .Where(stretch => stretch.Slab == slab && piece.Allowances.ContainsKey(stretch.Edge))

@@ -11,16 +11,13 @@ namespace Wrapper.Core.Covers.Tables;
 /// <summary>What covers of a round table share (craft §9.5).</summary>
 public abstract class RoundTable : MakeUp
 {
-    internal static readonly AllowanceDeclaration Hem = new AllowanceDeclaration(
+    internal static readonly AllowanceDeclaration Hem = EdgeAllowances.Hem(
         "h",
         "Hem",
-        AllowanceRole.Hem,
         Length.Inches(0, 1, 2),
-        Length.Millimetres(12)
-    )
-    {
-        Adjustable = Length.Inches(0, 1, 4),
-    };
+        Length.Millimetres(12),
+        Length.Inches(0, 1, 4)
+    );
 
     internal static readonly CountChoice Fullness = Choice.OfCount(
         "fullness",

@@ -38,10 +38,9 @@ public sealed class Runner : MakeUp
         Option.Of(RunnerEnds.Raw, "Left raw", "For a fringe, or cloth that does not fray.")
     );
 
-    internal static readonly AllowanceDeclaration Hem = new(
+    internal static readonly AllowanceDeclaration Hem = EdgeAllowances.Hem(
         "h",
         "Hem, both folds",
-        AllowanceRole.Hem,
         Length.Inches(1),
         Length.Millimetres(25)
     );

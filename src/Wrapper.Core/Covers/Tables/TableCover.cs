@@ -13,27 +13,21 @@ namespace Wrapper.Core.Covers.Tables;
 /// </summary>
 public abstract class TableCover : MakeUp
 {
-    internal static readonly AllowanceDeclaration FirstFold = new AllowanceDeclaration(
+    internal static readonly AllowanceDeclaration FirstFold = EdgeAllowances.Hem(
         "h1",
         "Hem, first fold",
-        AllowanceRole.Hem,
         Length.Inches(0, 1, 2),
-        Length.Millimetres(10)
-    )
-    {
-        Adjustable = Length.Inches(0, 1, 4),
-    };
+        Length.Millimetres(10),
+        Length.Inches(0, 1, 4)
+    );
 
-    internal static readonly AllowanceDeclaration SecondFold = new AllowanceDeclaration(
+    internal static readonly AllowanceDeclaration SecondFold = EdgeAllowances.Hem(
         "h2",
         "Hem, second fold",
-        AllowanceRole.Hem,
         Length.Inches(1),
-        Length.Millimetres(25)
-    )
-    {
-        Adjustable = Length.Inches(0, 1, 2),
-    };
+        Length.Millimetres(25),
+        Length.Inches(0, 1, 2)
+    );
 
     internal static readonly Measure W = new Measure(
         "W",
