@@ -217,7 +217,7 @@ internal static class Geometry
                 continue;
             // Chords of an arc found by halving: the middle of an arc lies on the bisector of its chord, a sagitta
             // away.
-            foreach (var p in Halve(a, b, Mm(radius), edge.Outward ? 1 : -1, 8, edge.Large))
+            foreach (var p in Halve(a, b, Mm(radius), edge.Outward ? 1 : -1, 9, edge.Large))
                 yield return p;
         }
     }

@@ -65,6 +65,9 @@ internal static class WidthJoins
     public static IEnumerable<Length> Across(Reading reading, Working width) =>
         Places(width, reading, ClothRole.Face).Select(place => place.Value);
 
+    // In counts: a micrometre.
+    private static readonly Length Rounding = new(4);
+
     // Where it is cut, from its left end along the stitch line; nowhere while the cloth is wide enough.
     private static List<Working> Places(Piece piece, Reading reading)
     {
@@ -78,6 +81,9 @@ internal static class WidthJoins
             return [];
         var (stitchLeft, _, stitchRight, _) = piece.Stitch.Bounds();
         var over = Length.Max(stitchLeft - left, right - stitchRight) - reading[EdgeAllowances.Seam].Value;
+        // A width that takes the whole cloth must not come out a count too wide where its arcs are rounded.
+        if (piece.Cut.Edges.Any(edge => edge.Radius is not null))
+            over = Length.Max(over, Length.Zero) + Rounding;
         var width = Finished(piece, "width", 2);
         var places = Parted(width, reading, piece.Role, over);
         var room = usable - (2 * reading[EdgeAllowances.Seam].Value);
@@ -120,7 +126,10 @@ internal static class WidthJoins
     {
         var (usable, s) = (reading.Usable(role), reading[EdgeAllowances.Seam]);
         var whole = (usable - (2 * s)).As("c", "a whole width, finished");
-        var outer = over.IsPositive ? whole - Working.Of("over", "outer allowance over a seam's", over) : whole;
+        var outer = over.IsPositive
+            ? whole
+                - Working.Of("over", over > Rounding ? "outer allowance over a seam's" : "for rounding the curve", over)
+            : whole;
         if (!outer.Value.IsPositive || width.Value.Ticks / outer.Value.Ticks >= MostWidths)
             return [];
         Working Share(Working rest, int parts, int n) => parts == 1 ? rest : (n * rest) / parts;
