@@ -2,6 +2,7 @@ import { useId, type ReactNode } from 'react'
 import type { ClothPlan } from '../../api/client'
 import { LaidPiece } from './LaidPiece'
 import { ZoomFrame } from './ZoomFrame'
+import { useDragged } from './useDragged'
 import type { Moves } from './useMoves'
 import s from './lay.module.css'
 
@@ -37,6 +38,7 @@ const hatches = [
 /** The cloth along the screen as on a table: squared end on the left, ruler on its edge, selvedges marked, every piece labelled. */
 export function ClothDrawing({ lay, tone, name, oneWay, pointed, point, moves, children }: Props) {
   const id = useId()
+  const { dragged, bind } = useDragged(lay.placed, moves)
   const { cloth, usable } = lay
   const width = Math.max(cloth.width, cloth.height * 1.2)
   const letter = Math.max(cloth.height * 0.07, width * 0.0135)
@@ -52,6 +54,7 @@ export function ClothDrawing({ lay, tone, name, oneWay, pointed, point, moves, c
     <ZoomFrame name={name} foot={children}>
       {(zoom) => (
         <svg
+          {...bind()}
           data-part="spread"
           className={s.spread}
           style={{
@@ -129,6 +132,7 @@ export function ClothDrawing({ lay, tone, name, oneWay, pointed, point, moves, c
               pointed={piece.id === pointed}
               point={point}
               moves={moves}
+              dragged={piece.id === dragged?.id ? dragged : undefined}
             />
           ))}
           {lay.remnants.map(({ box, along, across }) => (

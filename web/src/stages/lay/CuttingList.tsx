@@ -1,4 +1,3 @@
-import { Table } from 'antd'
 import { memo } from 'react'
 import type { Cloth, ClothPlan, Plan } from '../../api/client'
 import { useEdit } from '../../job/scene'
@@ -45,46 +44,49 @@ export const CuttingList = memo(function CuttingList({ lay, items, cloth, name, 
           </b>
         )}
       </summary>
-      <p>
-        {name}, {wrongSideUp ? 'wrong' : 'right'} side up, cut lines; measured from the squared end and from the
-        selvedge on top of the drawing.
-        {lay.foldedTo &&
-          ` Folded double, right sides together, as far as ${lay.foldedTo.text}: what lies above the fold is cut with what lies below it.`}
-      </p>
-      <Table
-        size="small"
-        rowKey="id"
-        dataSource={lay.placed}
-        pagination={false}
-        scroll={{ x: 'max-content' }}
-        rowSelection={{
-          columnTitle: 'Cut',
-          columnWidth: 60,
-          selectedRowKeys: already.map((one) => one.piece),
-          onSelect: tick,
-          getCheckboxProps: (piece) => ({
-            disabled: wrongSideUp,
-            'aria-label': `${piece.label}, number ${lay.placed.indexOf(piece) + 1}, is cut`,
-          }),
-        }}
-        columns={[
-          { title: 'Order', render: (_, __, at) => at + 1 },
-          {
-            title: 'Piece',
-            rowScope: 'row',
-            render: (_, piece) => (
-              <>
+      <table>
+        <caption>
+          {name}, {wrongSideUp ? 'wrong' : 'right'} side up, cut lines; measured from the squared end and from the
+          selvedge on top of the drawing.
+          {lay.foldedTo &&
+            ` Folded double, right sides together, as far as ${lay.foldedTo.text}: what lies above the fold is cut with what lies below it.`}
+        </caption>
+        <thead>
+          <tr>
+            <th>Cut</th>
+            <th>Order</th>
+            <th>Piece</th>
+            <th>From the end</th>
+            <th>to</th>
+            <th>From the selvedge</th>
+            <th>to</th>
+          </tr>
+        </thead>
+        <tbody>
+          {lay.placed.map((piece, at) => (
+            <tr key={piece.id}>
+              <td>
+                <input
+                  type="checkbox"
+                  aria-label={`${piece.label}, number ${at + 1}, is cut`}
+                  checked={isCut(piece.id)}
+                  disabled={wrongSideUp}
+                  onChange={() => tick(piece)}
+                />
+              </td>
+              <td>{at + 1}</td>
+              <th scope="row">
                 <b>{piece.label}</b> {called.get(piece.label)}
                 {piece.on && <small> on {piece.on}</small>}
-              </>
-            ),
-          },
-          { title: 'From the end', dataIndex: ['alongRoll', 'text'] },
-          { title: 'to', dataIndex: ['toAlongRoll', 'text'] },
-          { title: 'From the selvedge', dataIndex: ['fromSelvedge', 'text'] },
-          { title: 'to', dataIndex: ['toSelvedge', 'text'] },
-        ]}
-      />
+              </th>
+              <td>{piece.alongRoll.text}</td>
+              <td>{piece.toAlongRoll.text}</td>
+              <td>{piece.fromSelvedge.text}</td>
+              <td>{piece.toSelvedge.text}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
     </details>
   )
 })

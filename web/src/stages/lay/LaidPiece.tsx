@@ -1,7 +1,7 @@
 import { clsx } from 'clsx'
-import { useDrag } from '@use-gesture/react'
-import { memo, useRef, useState, type KeyboardEvent } from 'react'
+import { memo, type KeyboardEvent } from 'react'
 import type { ClothPlan } from '../../api/client'
+import type { Dragged } from './useDragged'
 import type { Moves } from './useMoves'
 import s from './lay.module.css'
 
@@ -16,6 +16,7 @@ interface Props {
   point: (id: string | undefined) => void
   /** Missing where the cloth is seen from its wrong side: then nothing is moved. */
   moves: Moves | undefined
+  dragged: Dragged | undefined
 }
 
 // An inch in hundredths of a millimetre: what an arrow key moves a piece by.
@@ -37,25 +38,13 @@ export const LaidPiece = memo(function LaidPiece({
   pointed,
   point,
   moves: allowed,
+  dragged,
 }: Props) {
   // What is cut stays where it was cut.
   const moves = piece.isCut ? undefined : allowed
-  const group = useRef<SVGGElement>(null)
-  const [by, setBy] = useState<{ x: number; y: number }>()
   const { box } = piece
   const size = Math.min(letter, box.width * 0.45, box.height * 0.7)
   const place = { piece: piece.id, turns: piece.turns, along: box.x, across: box.y }
-  const drag = useDrag(
-    ({ movement, last, canceled }) => {
-      // A point of the screen is so much of the cloth.
-      const scale = group.current?.ownerSVGElement?.getScreenCTM()?.a ?? 1
-      const moved = { x: movement[0] / scale, y: movement[1] / scale }
-      setBy(last ? undefined : moved)
-      if (last && !canceled && Math.hypot(moved.x, moved.y) > inch / 2)
-        void moves?.move({ ...place, along: box.x + moved.x, across: box.y + moved.y })
-    },
-    { enabled: moves !== undefined, pointer: { keys: false } },
-  )
   const toggle = () => {
     if (piece.pinned) moves?.unpin(piece.id)
     else moves?.pin(piece.here)
@@ -77,9 +66,7 @@ export const LaidPiece = memo(function LaidPiece({
     <g
       data-laid={piece.id}
       className={clsx(s.laid, pointed && s.pointed, piece.pinned && s.pinned, piece.isCut && s.isCut)}
-      ref={group}
-      transform={by && `translate(${by.x} ${by.y})`}
-      {...drag()}
+      transform={dragged && `translate(${dragged.x} ${dragged.y})`}
       tabIndex={0}
       role="button"
       aria-pressed={piece.pinned}
