@@ -205,7 +205,15 @@ internal static class Geometry
         return new Polygon(new LinearRing([.. ring, ring[0]]));
     }
 
-    private static IEnumerable<(double X, double Y)> Points(Outline outline)
+    /// <summary>An outline as a ring of that library, to measure distances from.</summary>
+    public static LinearRing Ring(Outline outline)
+    {
+        Coordinate[] points = [.. Points(outline).Select(p => new Coordinate(p.X, p.Y))];
+        return new LinearRing([.. points, points[0]]);
+    }
+
+    /// <summary>Points on an outline, in mm, arcs by halving.</summary>
+    public static IEnumerable<(double X, double Y)> Points(Outline outline)
     {
         for (var at = 0; at < outline.Edges.Count; at++)
         {

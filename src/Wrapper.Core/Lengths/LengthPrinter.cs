@@ -77,6 +77,15 @@ public static class LengthPrinter
     }
 
     /// <summary>
+    /// Cloth as a shop sells it: a whole number of eighths of a yard in the shop's own fractions (<c>5 7/8 yd</c>),
+    /// anything else as <see cref="ClothLength"/>.
+    /// </summary>
+    public static string ShopLength(Length length, JobUnit unit) =>
+        unit.IsInches() && length.Ticks % (36 * Length.TicksPerInch / 8) == 0
+            ? $"{Fraction(new Length(length.Ticks / 36), 8)} yd"
+            : ClothLength(length, unit);
+
+    /// <summary>
     /// A change of cloth length with its sign: <c>+3/8 yd</c>, <c>-0.10 m</c>; to the nearest 1/8 yd or cm.
     /// </summary>
     public static string ClothDifference(Length difference, JobUnit unit)

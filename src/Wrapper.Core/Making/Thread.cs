@@ -13,6 +13,6 @@ public static class Thread
     public static Notion Of(Pattern pattern)
     {
         var sewn = Stitching.Run(pattern).As("stitched", "length of all stitched lines");
-        return new Notion("thread", "thread", new Percentage(110, 3 * sewn));
+        return new Notion("thread", "thread", new Percentage(110, 3 * sewn)) { OffTheRoll = true };
     }
 }

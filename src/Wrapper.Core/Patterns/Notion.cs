@@ -12,6 +12,12 @@ public sealed record Notion(string Key, string Name, Working? Length, int Count 
     public string Amount { get; init; } = "";
 
     /// <summary>
+    /// Whether a shop sells it off a roll or reel, by the yard or metre (thread, cord, tape, elastic), and not at a
+    /// size of its own.
+    /// </summary>
+    public bool OffTheRoll { get; init; }
+
+    /// <summary>
     /// What it is cut from, where it is a piece of the pattern too: it is laid, not bought by size, once that has a
     /// cloth of its own.
     /// </summary>

@@ -75,7 +75,10 @@ public sealed class Drafting
                     .Select(zip => new Notion("zip", zip.Name, zip.Length, Note: zip.Note)),
                 .. pattern
                     .Applied.Where(applied => applied.Kind == AppliedKind.Tape)
-                    .Select(tape => new Notion(tape.Name, tape.Name, tape.Length, Note: tape.Note)),
+                    .Select(tape => new Notion(tape.Name, tape.Name, tape.Length, Note: tape.Note)
+                    {
+                        OffTheRoll = true,
+                    }),
                 .. pattern.Notions,
                 Making.Thread.Of(pattern),
             ],

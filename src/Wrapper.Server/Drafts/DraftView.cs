@@ -148,7 +148,9 @@ public sealed record PatternView(
                     notion.Count,
                     notion.Amount,
                     notion.Note,
-                    notion.Length is { } length ? LengthView.Cut(length.Value, unit) : null,
+                    notion.Length is not { } length ? null
+                        : notion.OffTheRoll ? LengthView.Cloth(length.Value, unit)
+                        : LengthView.Cut(length.Value, unit),
                     notion.Length is { } sum ? WorkingText.Lines(sum, notion.Name, unit) : [],
                     notion.Role
                 )),
@@ -161,7 +163,8 @@ public sealed record PatternView(
 }
 
 /// <summary>
-/// A piece: label <c>2c</c>, cut and stitch line as paths, marks, sizes with workings and the allowance of each edge.
+/// A piece: label <c>2c</c>, cut and stitch line as paths, marks, sizes with workings, the allowance of each edge, and
+/// the figures by which it is chalked.
 /// </summary>
 public sealed record PieceView(
     string Key,
@@ -179,7 +182,8 @@ public sealed record PieceView(
     IReadOnlyList<NotchView> Notches,
     IReadOnlyList<MeetingView> Meeting,
     IReadOnlyList<SizeView> Sizes,
-    IReadOnlyList<EdgeView> Edges
+    IReadOnlyList<EdgeView> Edges,
+    SettingOutView SettingOut
 )
 {
     internal static PieceView Of(Piece piece, ItemPlan plan, JobUnit unit) =>
@@ -211,7 +215,8 @@ public sealed record PieceView(
                         $"{piece.Key}/{edge.Key}",
                         LengthView.Finished(edge.Value.Value, unit)
                     )),
-            ]
+            ],
+            SettingOutView.Of(piece, unit)
         );
 
     private static SizeView SizeOf(Size size, JobUnit unit) =>

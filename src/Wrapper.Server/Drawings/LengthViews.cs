@@ -19,6 +19,10 @@ public sealed record LengthView(long Ticks, string Text, string Residue)
     public static LengthView Cloth(Length length, JobUnit unit) =>
         new(length.Ticks, LengthPrinter.ClothLength(length, unit), "");
 
+    /// <summary>Cloth as it is bought: in the shop's own fractions, or metres.</summary>
+    public static LengthView Bought(Length length, JobUnit unit) =>
+        new(length.Ticks, LengthPrinter.ShopLength(length, unit), "");
+
     /// <summary>
     /// Cloth that stays over: yards or metres, rounded down, so that nobody counts on more than there is.
     /// </summary>

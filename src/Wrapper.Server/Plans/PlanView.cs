@@ -412,20 +412,20 @@ public sealed record BuyingView(
                 : LengthView.Cut(buying.Needed, job.Unit),
             cloth.Shrinks,
             LengthView.Cloth(buying.Margin, job.Unit),
-            LengthView.Cloth(buying.Bought, job.Unit),
+            LengthView.Bought(buying.Bought, job.Unit),
             buying.Articles is null
                 ? LengthView.Surplus(buying.LeftOver, job.Unit)
                 : LengthView.Finished(buying.LeftOver, job.Unit),
-            LengthPrinter.ClothLength(buying.Bought, job.Unit.IsInches() ? JobUnit.Centimetre : JobUnit.Inch),
+            LengthPrinter.ShopLength(buying.Bought, job.Unit.IsInches() ? JobUnit.Centimetre : JobUnit.Inch),
             buying.Cost is { } cost ? Money(cost, job) : null,
             buying.Articles is { } count
                 ? $"{count} of {Side("width")} x {Side("articleLength")} {LengthPrinter.Word(job.Unit)}"
                 : null,
             buying.ToStart.IsPositive ? LengthView.Cloth(buying.ToStart, job.Unit) : null,
             buying.ForSkew.IsPositive ? LengthView.Cloth(buying.ForSkew, job.Unit) : null,
-            buying.IsLeastCut ? LengthPrinter.ClothLength(cloth.LeastCut, job.Unit) : null,
+            buying.IsLeastCut ? LengthPrinter.ShopLength(cloth.LeastCut, job.Unit) : null,
             buying.Cheaper is { } cheaper
-                ? $"{LengthPrinter.ClothLength(cheaper.Bought, job.Unit)} would cost less: {Money(cheaper.Cost, job)}"
+                ? $"{LengthPrinter.ShopLength(cheaper.Bought, job.Unit)} would cost less: {Money(cheaper.Cost, job)}"
                 : null
         );
 
@@ -437,13 +437,18 @@ public sealed record BuyingView(
         job.Currency + amount.ToString("N2", System.Globalization.CultureInfo.InvariantCulture);
 }
 
+/// <summary>One cloth off the roll, and how much of it is bought.</summary>
+public sealed record ClothTotalView(string Name, string Tone, LengthView Bought);
+
 /// <summary>
-/// The figures along the foot of a job; each is null until there is something to show. Ready-made articles are counted
-/// apart from cloth off the roll.
+/// The figures along the foot of a job; each is null until there is something to show. Every cloth has its own length:
+/// two cloths are never added into one. <paramref name="Ticks"/> is the count to give as <c>before</c> with the next
+/// plan, which then tells what the last change did.
 /// </summary>
 public sealed record TotalsView(
-    LengthView Bought,
+    IReadOnlyList<ClothTotalView> Cloths,
     int Articles,
+    long Ticks,
     string? Cost,
     string? Minutes,
     string? Change,
@@ -464,8 +469,17 @@ public sealed record TotalsView(
         var inDoubt =
             plan.Items.Count(item => item.Draft.Pattern is null) + plan.Cloths.Count(cloth => cloth.Problems.Count > 0);
         return new TotalsView(
-            LengthView.Cloth(total, job.Unit),
+            [
+                .. plan
+                    .Cloths.Where(cloth => cloth.Buying is { Articles: null })
+                    .Select(cloth => new ClothTotalView(
+                        cloth.Reading.Cloth.Name,
+                        cloth.Reading.Cloth.Tone,
+                        LengthView.Bought(cloth.Buying!.Bought, job.Unit)
+                    )),
+            ],
             bought.Sum(buying => buying.Articles ?? 0),
+            total.Ticks,
             bought.All(buying => buying.Cost is not null)
                 ? BuyingView.Money(bought.Sum(buying => buying.Cost!.Value), job)
                 : null,

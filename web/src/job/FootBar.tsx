@@ -17,17 +17,30 @@ export const FootBar = memo(function FootBar() {
         <p className={s.nothing}>{waiting > 0 ? `Waiting to be laid: ${waiting} in line` : 'Nothing to buy yet'}</p>
       </footer>
     )
-  const share = Math.min(1, totals.bought.ticks / fullEdge)
+  const [only] = totals.cloths
   return (
     <footer className={clsx(s.foot, stale && 'stale')} aria-label="Totals" aria-live="polite">
-      <div className={s.edge} style={{ width: `${Math.max(share * 100, 2)}%` }} />
+      <div className={s.edges}>
+        {totals.cloths.map((cloth, at) => (
+          <div
+            key={at}
+            className={s.edge}
+            style={{
+              width: `${Math.max((cloth.bought.ticks / Math.max(fullEdge, totals.ticks)) * 100, 2)}%`,
+              ['--edge' as string]: cloth.tone,
+            }}
+          />
+        ))}
+      </div>
       <dl>
         <div>
           <dt>Cloth to buy</dt>
           <dd>
             <b data-testid="to-buy">
-              {totals.articles === 0 || totals.bought.ticks > 0 ? totals.bought.text : ''}
-              {totals.articles > 0 && `${totals.bought.ticks > 0 ? ' and ' : ''}${totals.articles} ready-made`}
+              {totals.cloths.length === 1
+                ? only?.bought.text
+                : totals.cloths.map((cloth) => `${cloth.bought.text} ${cloth.name}`).join(', ')}
+              {totals.articles > 0 && `${totals.cloths.length > 0 ? ' and ' : ''}${totals.articles} ready-made`}
             </b>
             {totals.change !== null && (
               <span className={s.change} data-testid="change">

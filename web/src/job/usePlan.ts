@@ -96,7 +96,7 @@ export function usePlan(document: JobDocument, step: string): JobPlan {
   const laid = useLast(lays.data)
   const waiting = usePlaceInLine(call, lays.isFetching)
   const settled = lays.data !== undefined && !lays.isPlaceholderData
-  const bought = settled ? lays.data.totals?.bought.ticks : mark.bought
+  const bought = settled ? lays.data.totals?.ticks : mark.bought
   if (bought !== mark.bought) setMark({ ...mark, bought })
 
   const plan = useMemo(

@@ -100,7 +100,7 @@ public sealed class SofaBase : MakeUp
     public override IReadOnlyList<Measure> Measures { get; } = [W, S, F, A, M, C, TuckIn.Used];
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Choice> Choices { get; } = [Round, GrainChoices.Panels];
+    public override IReadOnlyList<Choice> Choices { get; } = [Round, GrainChoices.Panels.StartingWith(Grain.Across)];
 
     /// <inheritdoc/>
     public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } = [Hem];

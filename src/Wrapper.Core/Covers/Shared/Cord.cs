@@ -120,7 +120,7 @@ internal static class Cord
         {
             Pieces = [.. pattern.Pieces, covering],
             Uses = [.. pattern.Uses, .. RawEdges(covering)],
-            Notions = [new("cord", "cord", cord), .. pattern.Notions],
+            Notions = [new("cord", "cord", cord) { OffTheRoll = true }, .. pattern.Notions],
         };
     }
 

@@ -65,6 +65,9 @@ internal static class WidthJoins
     public static IEnumerable<Length> Across(Reading reading, Working width) =>
         Places(width, reading, ClothRole.Face).Select(place => place.Value);
 
+    // No panel is finished narrower (craft §8).
+    private static readonly Length Narrowest = Length.Inches(4);
+
     // In counts: a micrometre.
     private static readonly Length Rounding = new(4);
 
@@ -142,6 +145,8 @@ internal static class WidthJoins
                 return [.. Enumerable.Range(1, halves - 1).Select(n => Share(width, halves, n))];
             case WidthSchool.Strip:
                 var strip = width - outer;
+                if (strip.Value.IsPositive && strip.Value < Narrowest)
+                    return [width - Working.Of("b", "the narrowest panel", Narrowest)];
                 return strip.Value.IsPositive
                     ?
                     [
@@ -155,6 +160,9 @@ internal static class WidthJoins
                 var side = ((width - whole) / 2).As("b", "a side, finished");
                 if (!side.Value.IsPositive)
                     return [Share(width, 2, 1)];
+                // Beside a whole width they would be slivers: three equal panels instead.
+                if (side.Value < Narrowest)
+                    return [Share(width, 3, 1), Share(width, 3, 2)];
                 var parts = Parts(side, outer);
                 return
                 [

@@ -38,6 +38,19 @@ export function PieceDrawing({ piece, pointed }: { piece: Piece; pointed: string
           </text>
         </g>
       ))}
+      {piece.settingOut.corners.map((corner) => (
+        <text
+          key={corner.name}
+          className={s.corner}
+          x={corner.x + (corner.x < middle.x ? -1 : 1) * edge * 0.45}
+          y={corner.y + (corner.y < middle.y ? -1 : 1) * edge * 0.45}
+          fontSize={edge * 0.6}
+          dominantBaseline="central"
+          textAnchor="middle"
+        >
+          {corner.name}
+        </text>
+      ))}
       {piece.grain !== 'either' && (
         <g className={s.grain}>
           <line x1={middle.x} y1={middle.y + arrow} x2={middle.x} y2={middle.y - arrow} />

@@ -3,6 +3,7 @@ import { unitWord, type Piece } from '../../api/client'
 import { EntryField } from '../../job/EntryField'
 import { PieceDrawing } from './PieceDrawing'
 import { SeamTable } from './SeamTable'
+import { SettingOut } from './SettingOut'
 import { useDraft, useScene, useUnit } from '../../job/scene'
 import { useItemField } from '../../job/useItemField'
 import s from './pieces.module.css'
@@ -115,6 +116,7 @@ export default function Pieces() {
           </details>
         )}
       </section>
+      <SettingOut piece={piece} />
       <section className="finished" aria-label="Finished and checked">
         <SeamTable pattern={pattern} />
       </section>
