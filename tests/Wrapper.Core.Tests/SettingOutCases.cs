@@ -18,7 +18,11 @@ public class SettingOutCases
     [Fact]
     public void A_tapered_pad_is_drawn_from_its_corners()
     {
-        var set = Of("box-cushion-strip", "T=4 | ease=exact | shape=tapered | stations=0 | W=18 | B=14 | L=16", "panel");
+        var set = Of(
+            "box-cushion-strip",
+            "T=4 | ease=exact | shape=tapered | stations=0 | W=18 | B=14 | L=16",
+            "panel"
+        );
         Near(
             [(0, 0), (19.1328, 0), (17.0078, 17), (2.125, 17)],
             set.Corners.Select(corner => (Inches(corner.Along), Inches(corner.Across)))
@@ -50,7 +54,8 @@ public class SettingOutCases
         )
             Assert.Contains(
                 corners,
-                corner => Math.Abs(corner.Item1 - expected.Item1) < 1e-4 && Math.Abs(corner.Item2 - expected.Item2) < 1e-4
+                corner =>
+                    Math.Abs(corner.Item1 - expected.Item1) < 1e-4 && Math.Abs(corner.Item2 - expected.Item2) < 1e-4
             );
     }
 
@@ -72,7 +77,12 @@ public class SettingOutCases
                 // Every listed point lies 4 in from the middle of the 8 in box.
                 Assert.All(
                     curve.On,
-                    point => Assert.Equal(4, Math.Sqrt(Math.Pow(Inches(point.Along) - 4, 2) + Math.Pow(Inches(point.Across) - 4, 2)), 1e-3)
+                    point =>
+                        Assert.Equal(
+                            4,
+                            Math.Sqrt(Math.Pow(Inches(point.Along) - 4, 2) + Math.Pow(Inches(point.Across) - 4, 2)),
+                            1e-3
+                        )
                 );
             }
         );
@@ -83,7 +93,10 @@ public class SettingOutCases
     public void A_mark_is_measured_along_the_cut_edge_from_the_nearer_corner()
     {
         var strip = Strip();
-        var marked = strip with { Notches = [new("bottom", Length.Inches(16)), new("bottom", Length.Inches(70), Clip: true)] };
+        var marked = strip with
+        {
+            Notches = [new("bottom", Length.Inches(16)), new("bottom", Length.Inches(70), Clip: true)],
+        };
         Assert.Equal(
             [
                 new SetMark("notch", "A", "bottom", Length.Inches(16, 1, 2)),
@@ -109,7 +122,11 @@ public class SettingOutCases
                     var off = Geometry
                         .Points(piece.Cut)
                         .Max(p =>
-                            drawn.Distance(new NetTopologySuite.Geometries.Point(new Coordinate(p.X - Geometry.Mm(left), p.Y - Geometry.Mm(bottom))))
+                            drawn.Distance(
+                                new NetTopologySuite.Geometries.Point(
+                                    new Coordinate(p.X - Geometry.Mm(left), p.Y - Geometry.Mm(bottom))
+                                )
+                            )
                         );
                     Assert.True(off <= 25.4 / 16, $"{item.MakeUp}, {piece.Name}: off by {off / 25.4} in");
                 }
@@ -138,8 +155,7 @@ public class SettingOutCases
         return new Outline(edges);
     }
 
-    private static Length Marked(Length length) =>
-        ((length + Sixteenth.Over(2)).Ticks / Sixteenth.Ticks) * Sixteenth;
+    private static Length Marked(Length length) => ((length + Sixteenth.Over(2)).Ticks / Sixteenth.Ticks) * Sixteenth;
 
     private static Piece Strip() =>
         new(

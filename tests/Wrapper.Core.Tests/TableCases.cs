@@ -26,9 +26,14 @@ public class TableCases
     )]
     [InlineData(
         "table-five-pieces",
+        "W=64 | L=36 | H=28",
+        "top-centre/cut width=53; top-left/cut width=6.625; front-left/cut height=29.875"
+    )] // (64 - 52 1/4) / 2 + 2 s
+    [InlineData(
+        "table-five-pieces",
         "W=60 | L=36 | H=28",
-        "top-centre/cut width=53; top-left/cut width=4.625; front-left/cut height=29.875"
-    )] // (60 - 52 1/4) / 2 + 2 s
+        "top-centre/cut width=20.75; top-left/cut width=20.75; top-right/cut width=20.75"
+    )] // sides of 3 7/8 would be slivers: thirds of 60 + 2 s
     // One piece: W + 2 (drop + hem), cut-outs drop + hem - s; square = drop takes the whole drop and 2 s off the top.
     [InlineData(
         "table-one-piece",
@@ -114,8 +119,14 @@ public class TableCases
     [InlineData("round-table-draped", "d=36 | H=10 | usable=60", "circle/cut diameter=57; hem=175.9292")]
     [InlineData(
         "round-table-draped",
+        "d=48 | H=10",
+        "circle-centre/cut width=53; circle-left/cut width=8.75; circle-right/cut width=8.75"
+    )] // (68 - 52 1/4) / 2 + 3/8 + 1/2
+    // Sides of (56 - 52 1/4) / 2 = 1 7/8 would be slivers: thirds of 56, with 2 x 3/8 or 3/8 + 1/2.
+    [InlineData(
+        "round-table-draped",
         "d=36 | H=10",
-        "circle-centre/cut width=53; circle-left/cut width=2.75; circle-right/cut width=2.75"
+        "circle-centre/cut width=19.4167; circle-left/cut width=19.5417; circle-right/cut width=19.5417"
     )]
     [InlineData(
         "round-table-draped",

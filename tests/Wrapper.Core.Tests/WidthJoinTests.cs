@@ -151,6 +151,29 @@ public class WidthJoinTests
             Assert.Equal(0, (widths[0] - widths[2]).Ticks, 2.0);
     }
 
+    // 40 across on the hem line. A width of 40 in cloth is 39 with 1/2 in seams, 38 where it ends in a hem of 1 1/2: sides
+    // of 1/2 or a strip of 2 would be slivers.
+    [Theory]
+    [InlineData("centre", "13.3333 13.3333 13.3333")]
+    [InlineData("strip", "36 4")]
+    [InlineData("two", "20 20")]
+    public void No_panel_is_a_sliver(string school, string finished)
+    {
+        var pattern = On(
+            Items.Read("table-one-piece", JobUnit.Inch, $"W=20 | L=20 | H=10 | s=1/2 | widths={school}"),
+            Length.Inches(40)
+        );
+        Assert.Equal(
+            finished.Split(' ').Select(text => double.Parse(text, System.Globalization.CultureInfo.InvariantCulture)),
+            Assert
+                .Single(pattern.Counted)
+                .Parts.Select(pattern.Piece)
+                .Select(part => part.Stitch.Bounds())
+                .Select(bounds => (double)Items.Inches(bounds.Right - bounds.Left)),
+            (a, b) => Math.Abs(a - b) < 1e-3
+        );
+    }
+
     private static Length Wide(Piece piece)
     {
         var (left, _, right, _) = piece.Cut.Bounds();

@@ -357,11 +357,14 @@ public sealed class ApiTests(Host host) : IClassFixture<Host>
         var (_, plan) = await host.Post("/api/plan", job);
         Assert.Equal("1.32 yd", (string)plan["cloths"]![0]!["lay"]!["length"]!["text"]!);
         Assert.Equal(
-            (Counts(49.5), "1.38 yd"),
-            ((long)plan["totals"]!["bought"]!["ticks"]!, (string)plan["totals"]!["bought"]!["text"]!)
+            (Counts(49.5), "1 3/8 yd"),
+            (
+                (long)plan["totals"]!["cloths"]![0]!["bought"]!["ticks"]!,
+                (string)plan["totals"]!["cloths"]![0]!["bought"]!["text"]!
+            )
         );
         job["items"]![0]!["measures"]!["T"] = Entry("5 1/4"); // 1 1/4 deeper, so 2 1/2 longer: 50 in, and 1 1/2 yd
-        var (_, deeper) = await host.Post($"/api/plan?before={plan["totals"]!["bought"]!["ticks"]}", job);
+        var (_, deeper) = await host.Post($"/api/plan?before={plan["totals"]!["ticks"]}", job);
         Assert.Equal("+1/8 yd", (string)deeper["totals"]!["change"]!);
         var (_, drafts) = await host.Post("/api/plan?lay=none", job);
         Assert.Null(drafts["cloths"]![0]!["lay"]);

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { beginItem, choose, expect, field, measure, pieces, saved, test, throughEveryStage, told } from './workroom'
+import { beginItem, choose, expect, field, measure, pieces, saved, test, toTheShop, told } from './workroom'
 
 const lay = (page: Page) => page.keyboard.press('Alt+4')
 
@@ -36,9 +36,9 @@ test('a duvet in joined cloth: counted in whole widths beside the lay, and what 
   const less = page.getByRole('region', { name: 'Less cloth' })
   await expect(less.getByRole('listitem').first()).toContainText('width 52 in instead of 54 in buys 2 1/2 yd less')
   await less.getByRole('button', { name: 'Make it 52 in' }).first().click()
-  await expect(page.getByTestId('to-buy')).toHaveText('4.88 yd')
+  await expect(page.getByTestId('to-buy')).toHaveText('4 7/8 yd')
   await page.getByRole('button', { name: 'Undo' }).click()
-  await expect(page.getByTestId('to-buy')).toHaveText('7.38 yd')
+  await expect(page.getByTestId('to-buy')).toHaveText('7 3/8 yd')
   await saved(page)
 })
 
@@ -83,7 +83,7 @@ for (const [kind, sizes, piece, size, text] of [
   ['Mattress, bed or cot', { W: '70', L: '140', T: '12' }, /1a sheet/, 'cut width', '112.2 cm'],
 ] as const)
   test(`${kind}: measured, drafted, laid and bought in centimetres`, ({ page }) =>
-    throughEveryStage(page, kind, sizes, piece, size, text))
+    toTheShop(page, kind, sizes, piece, size, text))
 
 test('obstacles that overlap, a floor that is too near, and a mended cap', async ({ page }) => {
   await beginItem(page, 'Caps', 'Work table, tray or pressing board')

@@ -81,9 +81,9 @@ test('widths compared, and what there is of the cloth', async ({ page }) => {
   await page.keyboard.press('Alt+4')
   await page.getByRole('button', { name: 'Compare widths' }).click()
   const widths = page.getByRole('region', { name: /compared/ })
-  await expect(widths.getByRole('row', { name: /^54 in/ })).toContainText('7.38 yd')
-  await expect(widths.getByRole('row', { name: /^118 in/ })).toContainText('2.50 yd')
-  await expect(widths.getByRole('row', { name: /^60 in/ })).toContainText('4.88 yd')
+  await expect(widths.getByRole('row', { name: /^54 in/ })).toContainText('7 3/8 yd')
+  await expect(widths.getByRole('row', { name: /^118 in/ })).toContainText('2 1/2 yd')
+  await expect(widths.getByRole('row', { name: /^60 in/ })).toContainText('4 7/8 yd')
   // A width of the maker's own: 4 in wider than two widths of 54 joined need, and kept with the job.
   await page.getByRole('textbox', { name: 'Another width' }).fill('66')
   await page.getByRole('button', { name: 'Compare it too' }).click()
@@ -99,7 +99,7 @@ test('widths compared, and what there is of the cloth', async ({ page }) => {
   await expect(page.getByText('It will do:')).toBeVisible()
   await have.fill('5 yd')
   await have.press('Enter')
-  await expect(page.getByText(/No room for 1a, 1c, 1d, 1f/)).toBeVisible()
+  await expect(page.getByText(/No room for 1[a-f], 1[a-f](?!,)/)).toBeVisible()
   await page
     .getByRole('form', { name: /What there is/ })
     .getByRole('button', { name: 'Make it 52 in' })
@@ -229,8 +229,8 @@ test('remnants are used first; the cloth on the table is measured, and too littl
   await page.keyboard.press('Escape')
   await page.keyboard.press('Alt+5')
   await field(page, '.leastCut').fill('2 yd')
-  await expect(page.getByRole('row', { name: /The least the shop cuts/ })).toContainText('2.00 yd')
-  await expect(page.getByTestId(/^bought-/)).toContainText('2.00 yd')
+  await expect(page.getByRole('row', { name: /The least the shop cuts/ })).toContainText('2 yd')
+  await expect(page.getByTestId(/^bought-/)).toContainText('2 yd')
   // 2 yd at 20 are 40; from 3 yd on at 5 they are 15.
   await field(page, '.price').fill('20')
   await page.getByRole('button', { name: 'Another price from a length on' }).click()
@@ -238,7 +238,7 @@ test('remnants are used first; the cloth on the table is measured, and too littl
   await field(page, '.prices.0.price').fill('five')
   await told(page, 'a price is needed')
   await field(page, '.prices.0.price').fill('5')
-  await expect(page.getByText('3.00 yd would cost less')).toContainText('15.00')
+  await expect(page.getByText('3 yd would cost less')).toContainText('15.00')
   await saved(page)
 })
 

@@ -26,6 +26,8 @@ export default defineConfig({
         '--disable-component-update',
         '--disable-sync',
         '--no-first-run',
+        // The browser would start a process of its own for each page, only to have its own menus ready.
+        '--disable-features=PreloadTopChromeWebUI,PreloadTopChromeWebUILessNavigations,PaintHolding,MediaRouter,HttpsUpgrades,OptimizationHints,ThirdPartyStoragePartitioning,DestroyProfileOnBrowserClose,AvoidUnnecessaryBeforeUnloadCheckSync',
       ],
     },
   },

@@ -1,4 +1,4 @@
-import { beginItem, choose, expect, field, measure, pieces, saved, test, throughEveryStage, told } from './workroom'
+import { beginItem, choose, expect, field, measure, pieces, saved, test, toTheShop, told } from './workroom'
 
 test('a tapered chair pad: outline by keyboard, stations, ties', async ({ page }) => {
   await beginItem(page, 'Pads', 'Cushion or seat pad')
@@ -11,6 +11,10 @@ test('a tapered chair pad: outline by keyboard, stations, ties', async ({ page }
   await page.getByRole('button', { name: 'Choose knife-edge pad' }).click()
   // 16 + 1 for the slab + 2 x 1/2
   await pieces(page, /1a pad/, 'cut length', '18 in')
+  // What she needs to chalk it: corners from the squared edge, the back one as far across as the piece is long.
+  const setting = page.getByRole('region', { name: 'Setting out' })
+  await expect(setting.getByRole('row', { name: /^A 0 in 0 in B/ })).toBeVisible()
+  await expect(setting.getByRole('row', { name: /^D .* 18 in/ })).toBeVisible()
   await page.keyboard.press('Alt+5')
   await expect(page.getByRole('row', { name: /tie tape/ })).toContainText('56 in')
   await saved(page)
@@ -67,7 +71,7 @@ for (const [kind, sizes, piece, size, text] of [
   ],
 ] as const)
   test(`${kind}: measured, drafted, laid and bought in centimetres`, ({ page }) =>
-    throughEveryStage(page, kind, sizes, piece, size, text))
+    toTheShop(page, kind, sizes, piece, size, text))
 
 test('a cap that falls deeper than the ottoman is refused on Make-up', async ({ page }) => {
   await beginItem(page, 'Footstool', 'Ottoman or cube')
@@ -151,9 +155,9 @@ test('an ottoman in inches is read in centimetres without a change of size', asy
   await measure(page, { W: '20', L: '18', H: '16' })
   await page.keyboard.press('Alt+5')
   const bought = await page.getByTestId('to-buy').textContent()
-  await expect(page.getByRole('row', { name: /hook-and-loop/ })).toContainText('64 in') // 2 x 38 less 4 gaps of 3
+  await expect(page.getByRole('row', { name: /hook-and-loop/ })).toContainText('1.78 yd') // 2 x 38 less 4 gaps of 3: 64 in
   await page.getByText('cm', { exact: true }).first().click()
-  await expect(page.getByRole('row', { name: /hook-and-loop/ })).toContainText('162.6 cm') // 64 in is 162.56
+  await expect(page.getByRole('row', { name: /hook-and-loop/ })).toContainText('1.63 m') // 64 in is 162.56 cm
   await page.getByText('1/16 in', { exact: true }).first().click()
   await expect(page.getByTestId('to-buy')).toHaveText(bought ?? '')
 })

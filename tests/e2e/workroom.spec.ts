@@ -19,7 +19,7 @@ test('a make-up of the test host alone is measured, drafted and laid', async ({ 
   await expect(page.getByRole('button', { name: /^cut reach/ })).toContainText('14 in')
   await page.keyboard.press('Alt+4')
   await expect(page.getByRole('group', { name: /1 pieces laid/ })).toContainText('1a')
-  await expect(page.getByTestId('to-buy')).toHaveText('0.50 yd') // 14 in, in eighths of a yard: 18 in
+  await expect(page.getByTestId('to-buy')).toHaveText('1/2 yd') // 14 in, in eighths of a yard: 18 in
 })
 
 test('undo and redo go step by step, over a reload too', async ({ page }) => {

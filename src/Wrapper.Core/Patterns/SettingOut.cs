@@ -12,13 +12,7 @@ public sealed record SetPoint(string Name, Length Along, Length Across);
 /// <summary>
 /// A curved side: radius, chord and rise over the chord, whether it bulges outward, and points on it at even steps.
 /// </summary>
-public sealed record SetCurve(
-    Length Radius,
-    Length Chord,
-    Length Rise,
-    bool Outward,
-    IReadOnlyList<SetPoint> On
-);
+public sealed record SetCurve(Length Radius, Length Chord, Length Rise, bool Outward, IReadOnlyList<SetPoint> On);
 
 /// <summary>A side of the cut line between two corners, as long as the tape lies along it.</summary>
 public sealed record SetSide(string Name, string From, string To, Length Length, SetCurve? Curve);
@@ -65,13 +59,7 @@ public sealed record SettingOut(
         if (IsPlain(cut))
             return new([], [], [], marks, lines);
         List<SetPoint> corners = [.. cut.Edges.Select((edge, at) => Set(Letter(at), edge.Start.Mm))];
-        return new(
-            corners,
-            [.. cut.Edges.Select((edge, at) => Side(cut, at, Set))],
-            Diagonal(cut),
-            marks,
-            lines
-        );
+        return new(corners, [.. cut.Edges.Select((edge, at) => Side(cut, at, Set))], Diagonal(cut), marks, lines);
     }
 
     /// <summary>The name of the corner where the edge at this place of the ring starts: A to Z, then A2 and so on.</summary>

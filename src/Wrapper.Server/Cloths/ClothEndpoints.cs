@@ -40,7 +40,7 @@ public sealed record WidthView(
             tried.Lying,
             tried.Current,
             tried.Needed is { } needed ? LengthView.Cloth(needed, job.Unit) : null,
-            tried.Bought is { } bought ? LengthView.Cloth(bought, job.Unit) : null,
+            tried.Bought is { } bought ? LengthView.Bought(bought, job.Unit) : null,
             tried.Cost is { } cost ? BuyingView.Money(cost, job) : null,
             tried.Joins,
             tried.Waste,

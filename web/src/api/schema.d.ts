@@ -508,6 +508,12 @@ export interface components {
          * @enum {unknown}
          */
         ClothRole: "face" | "second face" | "contrast" | "cord covering" | "lining" | "wadding" | "pad layer" | "moisture barrier";
+        /** @description One cloth off the roll, and how much of it is bought. */
+        ClothTotalView: {
+            name: string;
+            tone: string;
+            bought: components["schemas"]["LengthView"];
+        };
         /**
          * @description One cloth of a plan; Skewed is how far its print is off square, where that is more than may be
          *     passed over.
@@ -1031,7 +1037,10 @@ export interface components {
             cut: string;
             stitch: string;
         };
-        /** @description A piece: label `2c`, cut and stitch line as paths, marks, sizes with workings and the allowance of each edge. */
+        /**
+         * @description A piece: label `2c`, cut and stitch line as paths, marks, sizes with workings, the allowance of each edge, and
+         *     the figures by which it is chalked.
+         */
         PieceView: {
             key: string;
             label: string;
@@ -1050,6 +1059,7 @@ export interface components {
             meeting: components["schemas"]["MeetingView"][];
             sizes: components["schemas"]["SizeView"][];
             edges: components["schemas"]["EdgeView"][];
+            settingOut: components["schemas"]["SettingOutView"];
         };
         /**
          * @description One piece on the cloth: its label, its path, and the marks where its box begins and ends from the squared end and
@@ -1206,6 +1216,65 @@ export interface components {
             proven: boolean;
             fault: null | string;
         };
+        /** @description A curved side: radius, chord, rise over the chord, and points on it at even steps. */
+        SetCurveView: {
+            radius: components["schemas"]["LengthView"];
+            chord: components["schemas"]["LengthView"];
+            rise: components["schemas"]["LengthView"];
+            outward: boolean;
+            on: components["schemas"]["SetPointView"][];
+        };
+        /** @description The straight way between two corners. */
+        SetDiagonalView: {
+            from: string;
+            to: string;
+            length: components["schemas"]["LengthView"];
+        };
+        /** @description A line inside the piece. */
+        SetLineView: {
+            kind: string;
+            from: components["schemas"]["SetPointView"];
+            to: components["schemas"]["SetPointView"];
+        };
+        /** @description A mark: what it is, the corner that it is measured from, along which side, and how far. */
+        SetMarkView: {
+            what: string;
+            from: string;
+            side: string;
+            along: components["schemas"]["LengthView"];
+        };
+        /**
+         * @description A point of the cut line: along the squared edge from its left end, then across from it; and its place on the
+         *     drawing, in whole hundredths of a millimetre, y down.
+         */
+        SetPointView: {
+            name: string;
+            along: components["schemas"]["LengthView"];
+            across: components["schemas"]["LengthView"];
+            /** Format: int64 */
+            x: number;
+            /** Format: int64 */
+            y: number;
+        };
+        /** @description A side of the cut line between two corners. */
+        SetSideView: {
+            name: string;
+            from: string;
+            to: string;
+            length: components["schemas"]["LengthView"];
+            curve: null | components["schemas"]["SetCurveView"];
+        };
+        /**
+         * @description The figures by which a piece's cut line is chalked: corners from the squared lower edge of its box, sides, curves,
+         *     diagonals to check, marks along the cut edge. All to the nearest mark of the tape.
+         */
+        SettingOutView: {
+            corners: components["schemas"]["SetPointView"][];
+            sides: components["schemas"]["SetSideView"][];
+            diagonals: components["schemas"]["SetDiagonalView"][];
+            marks: components["schemas"]["SetMarkView"][];
+            lines: components["schemas"]["SetLineView"][];
+        };
         /** @description A named length with its working, one named intermediate a line. `kind` is `cut` or `finished`. */
         SizeView: {
             name: string;
@@ -1279,13 +1348,16 @@ export interface components {
             figure: null | string;
         };
         /**
-         * @description The figures along the foot of a job; each is null until there is something to show. Ready-made articles are counted
-         *     apart from cloth off the roll.
+         * @description The figures along the foot of a job; each is null until there is something to show. Every cloth has its own length:
+         *     two cloths are never added into one. Ticks is the count to give as `before` with the next
+         *     plan, which then tells what the last change did.
          */
         TotalsView: {
-            bought: components["schemas"]["LengthView"];
+            cloths: components["schemas"]["ClothTotalView"][];
             /** Format: int32 */
             articles: number;
+            /** Format: int64 */
+            ticks: number;
             cost: null | string;
             minutes: null | string;
             change: null | string;

@@ -15,6 +15,14 @@ internal static class SlipcoverSteps
                     .Where(seam => parts.Any(part => seam.Name.StartsWith(part, StringComparison.Ordinal)))
                     .Select(seam => seam.Name),
             ];
+        var corded = seams.Any(seam => seam.CordLine is not null);
+        var skirted = reading.Chosen(ChairSlipcover.Skirt) is SkirtSchool.Flaps;
+        var cordFirst = corded ? ", cord first" : "";
+        var ride = corded ? "its teeth ride the cord, " : "";
+        var foot = skirted ? ", its foot stays open until the skirt is on" : ", its foot bar-tacked";
+        var line = corded
+            ? "Cord the line that covers the lower edge of the body"
+            : "Chalk the line that covers the lower edge of the body";
         List<Step> steps =
         [
             new(
@@ -43,7 +51,7 @@ internal static class SlipcoverSteps
             );
         steps.AddRange([
             new(
-                $"Sew arm tops, {wing}s and the top of the back, cord first.",
+                $"Sew arm tops, {wing}s and the top of the back{cordFirst}.",
                 Named(
                     "inside arm to outside",
                     "outside arm to",
@@ -53,18 +61,18 @@ internal static class SlipcoverSteps
                 )
             ),
             new(
-                "Sew the front band, then the arm fronts, cord first, from the foot up.",
+                $"Sew the front band, then the arm fronts{cordFirst}, from the foot up.",
                 Named("deck to front", "arm front")
             ),
             new(
-                "Sew the back seam without the zip, then the zip: its teeth ride the cord, its top is closed, its foot stays open until the skirt is on.",
+                $"Sew the back seam without the zip, then the zip: {ride}its top is closed{foot}.",
                 Named("outside back", "zip")
             ),
         ]);
-        if (reading.Chosen(ChairSlipcover.Skirt) is SkirtSchool.Flaps)
+        if (skirted)
             steps.Add(
                 new(
-                    "Hem the skirt's faces and flaps. Cord the line that covers the lower edge of the body; sew the faces to it, a flap behind each corner. Close the foot of the zip.",
+                    $"Hem the skirt's faces and flaps. {line}; sew the faces to it, a flap behind each corner. Close the foot of the zip.",
                     Named("skirt")
                 )
             );

@@ -203,6 +203,7 @@ public sealed class Bolster : MakeUp
                     : Array.Empty<Step>(),
                 new("Clip the body's ends, pin the quarters, and sew the ends in.", ["first end", "second end"]),
                 new("Finish the seams and turn right side out.", []),
+                FillingSteps.Bolster(zipped),
             ],
             Remarks =
             [

@@ -137,7 +137,7 @@ public sealed class BoxCushionFolded : BoxCushion
                 ("corner seam", sheet.CornerSeam),
             ],
             Notions = [.. Basics(reading)],
-            Steps = FoldedSteps(reading),
+            Steps = FoldedSteps(reading, seams),
             Remarks = [.. CornerRemarks(reading, sheet), .. EaseRemarks(reading)],
         };
     }
@@ -157,9 +157,36 @@ public sealed class BoxCushionFolded : BoxCushion
         );
     }
 
-    private static IReadOnlyList<Step> FoldedSteps(Reading reading)
+    private static IReadOnlyList<Step> FoldedSteps(Reading reading, IReadOnlyList<Seam> seams)
     {
         var off = reading.Chosen(BoxedSheet.Corners) is CornerSchool.StitchOff;
+        var zip = reading.Chosen(Zip);
+        Step Corners(string which, params string[] seams) =>
+            new(
+                off
+                    ? $"Open each{which} corner flat, seam on seam, and stitch across it."
+                    : $"Sew the{which} corners, seam on seam.",
+                seams
+            );
+        var sides = new Step("Sew both side seams, wrong side out.", ["right side", "left side"]);
+        List<string> beside =
+        [
+            .. seams.Select(seam => seam.Name).Where(name => name.StartsWith("back,", StringComparison.Ordinal)),
+        ];
+        var closing = new Step(
+            zip switch
+            {
+                _ when beside.Count > 0 =>
+                    "Sew the back seam from both sides up to where the zip ends, then the zip between, both sides from the same end; bar-tack each end. Leave it part open.",
+                FoldedZip.Full =>
+                    "Sew the zip across the back, both sides from the same end, its slider left in the middle: the corner seams oversew its ends.",
+                FoldedZip.Round =>
+                    "Sew the zip across the back and round both corners, both sides from the same end; bar-tack the ends. Leave it part open.",
+                _ =>
+                    "Sew the zip across the back, both sides from the same end; bar-tack each end, clear of the corners. Leave it part open.",
+            },
+            ["zip", .. beside]
+        );
         List<Step> steps =
         [
             new(
@@ -168,21 +195,26 @@ public sealed class BoxCushionFolded : BoxCushion
                     : "Cut the piece and its corner cut-outs; mark the fold.",
                 []
             ),
-            new(
-                "Sew the zip across the back, both sides from the same end; bar-tack the ends. Leave it part open.",
-                ["zip"]
-            ),
-            new("Sew both side seams, wrong side out.", ["right side", "left side"]),
-            new(
-                off
-                    ? "Open each corner flat, seam on seam, and stitch across it."
-                    : "Sew the four corners, seam on seam.",
-                ["back right corner", "back left corner", "front right corner", "front left corner"]
-            ),
+            // A zip that turns into the corners finds them sewn.
+            .. zip is FoldedZip.Round
+                ? new[]
+                {
+                    Corners(" back", "back right corner", "back left corner"),
+                    closing,
+                    sides,
+                    Corners(" front", "front right corner", "front left corner"),
+                }
+                :
+                [
+                    closing,
+                    sides,
+                    Corners("", "back right corner", "back left corner", "front right corner", "front left corner"),
+                ],
         ];
         if (off)
             steps.Add(new("Turn, try on, then trim the corners to one seam allowance.", []));
         steps.Add(new("Finish the seams and turn right side out.", []));
+        steps.Add(FillingSteps.ThroughZip);
         return steps;
     }
 }

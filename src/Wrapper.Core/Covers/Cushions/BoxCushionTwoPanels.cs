@@ -105,7 +105,7 @@ public class BoxCushionTwoPanels : BoxCushion
                     []
                 ),
                 new(
-                    "Sew the zip into the back edges, both sides from the same end; bar-tack each end and open it.",
+                    "Sew the zip into the back edges, both sides from the same end, its slider left in the middle: the corner seams cross its ends. Open it.",
                     ["zip"]
                 ),
                 new(
@@ -121,6 +121,7 @@ public class BoxCushionTwoPanels : BoxCushion
                     [.. seams.Where(seam => seam.Kind == SeamKind.Dart).Select(seam => seam.Name)]
                 ),
                 new("Finish the seams and turn right side out through the zip.", []),
+                FillingSteps.ThroughZip,
             ],
             Remarks = [.. sheet.Remarks(reading), .. EaseRemarks(reading)],
             InPairs = OutlineShapes.InPairs(reading),

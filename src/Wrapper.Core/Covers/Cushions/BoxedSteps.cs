@@ -1,3 +1,4 @@
+using Wrapper.Core.Covers.Shared;
 using Wrapper.Core.Declaring;
 using Wrapper.Core.Patterns;
 
@@ -26,6 +27,7 @@ internal static class BoxedSteps
                 : Sandwich(laps, corded)
         );
         steps.Add(new("Finish the seams, turn right side out through the zip, and push the corners square.", []));
+        steps.Add(FillingSteps.ThroughZip);
         return steps;
     }
 
@@ -34,7 +36,7 @@ internal static class BoxedSteps
         if (corded)
             yield return new("Sew the covered cord round both panels; butt the core and wrap the join.", []);
         yield return new(
-            "Join zip strip and boxing into a ring; tuck the lap over the slider.",
+            $"Join zip strip and boxing into a ring{(laps.Length > 0 ? "; tuck the lap over the slider" : "")}.",
             ["boxing to zip strip, first end", "boxing to zip strip, second end", .. laps]
         );
         yield return new(
@@ -57,16 +59,13 @@ internal static class BoxedSteps
             ["boxing to top panel"]
         );
         yield return new(
-            $"Sew bottom panel{cord} and boxing the same way, corner marks matched{alone}.",
-            ["boxing to bottom panel"]
+            $"Pin the zip strip to the length that is left; sew its ends to the boxing{(laps.Length > 0 ? ", which laps them" : "")}, then the strip to that panel.",
+            ["boxing to zip strip, first end", "boxing to zip strip, second end", .. laps, "zip strip to top panel"]
         );
+        yield return new("Cut a V-notch in the free edge opposite each corner. Open the zip.", []);
         yield return new(
-            "Fit the zip strip to the length that is left, lap both ends of the boxing over it, and sew the ends.",
-            ["boxing to zip strip, first end", "boxing to zip strip, second end", .. laps]
-        );
-        yield return new(
-            "Open the zip. Sew the zip strip to both panels.",
-            ["zip strip to top panel", "zip strip to bottom panel"]
+            $"Sew the bottom panel{cord} in one pass, each notch half an inch before its corner.",
+            ["boxing to bottom panel", "zip strip to bottom panel"]
         );
     }
 }

@@ -205,7 +205,7 @@ public sealed class DuvetCover : MakeUp
                 new("Turn the hems of both faces at the foot, first fold and second, and sew them.", []),
                 .. closing.Steps,
                 new(
-                    $"Sew the sides{(HasSlots(reading) ? ", leaving the hand slots open," : "")} and the top, ties in the corners; finish the seams.",
+                    $"Sew the sides{(HasSlots(reading) ? ", leaving the hand slots open," : "")} and the top{(TieNotions(reading).Any() ? ", ties in the corners" : "")}; finish the seams.",
                     [
                         .. seams
                             .Select(seam => seam.Name)

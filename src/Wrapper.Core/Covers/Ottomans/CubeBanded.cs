@@ -174,7 +174,7 @@ public sealed class CubeBanded : Ottoman
                     ]
                 ),
                 new(
-                    "Turn. Soft form first, scrap in the core, padding at sides and corners; close the gap by hand.",
+                    "Turn, and try it on before it is stuffed. Soft form first, scrap in the core, padding at sides and corners; close the gap by hand.",
                     ["gap for filling"]
                 ),
             ],

@@ -185,7 +185,7 @@ public sealed class OttomanCap : Ottoman
                     open
                 ),
                 new(
-                    "Turn the lower edge under; fold corner bulk to a triangle. Upper row of hook-and-loop first, trim the turning under its midline, then the lower row.",
+                    $"Turn the lower edge under; fold corner bulk to a triangle.{(reading.Chosen(Fastening) is OttomanFastening.HookAndLoop ? " Upper row of hook-and-loop first, trim the turning under its midline, then the lower row." : " Tack or stitch it down.")}",
                     []
                 ),
             ],

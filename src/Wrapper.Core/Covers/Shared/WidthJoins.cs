@@ -260,12 +260,12 @@ internal static class WidthJoins
             Uses = [.. pattern.Uses.SelectMany(use => Parted(use.Run).Select(run => use with { Run = run }))],
             Steps =
             [
-                .. pattern.Steps.Take(1),
+                // Joined first: corners, curves and middles are cut and marked on the whole piece.
                 new(
-                    $"Join the widths of the {piece.Name}, tops level; finish the seams and press them open.",
+                    $"Cut the widths of the {piece.Name} and join them, tops level; finish the seams and press them open.",
                     [.. joinSeams.Select(seam => seam.Name)]
                 ),
-                .. pattern.Steps.Skip(1),
+                .. pattern.Steps,
             ],
         };
     }

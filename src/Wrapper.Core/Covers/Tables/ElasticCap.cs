@@ -192,7 +192,10 @@ public sealed partial class ElasticCap : MakeUp
                         : "Finish the edge; at the rounded corners ease it in.",
                     [.. seams.Select(seam => seam.Name)]
                 ),
-                new("Try it on over the pad before the elastic.", []),
+                new(
+                    $"Try it on over the pad before the {(reading.Chosen(Hold) is HoldSchool.Elastic ? "elastic" : "drawstring")}.",
+                    []
+                ),
                 .. reading.Chosen(Hold) is HoldSchool.Elastic
                     ? Elastic.Steps(reading)
                     :

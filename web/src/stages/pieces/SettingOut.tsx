@@ -102,9 +102,9 @@ export const SettingOut = memo(function SettingOut({ piece }: { piece: Piece }) 
               {marks.map((mark, at) => (
                 <tr key={at}>
                   <th scope="row">{mark.what}</th>
-                  <td>{mark.along.text}</td>
+                  <td className="cut">{mark.along.ticks > 0 ? mark.along.text : 'there'}</td>
                   <td>
-                    from <b>{mark.from}</b>, {mark.side}
+                    {mark.along.ticks > 0 ? 'from' : 'at'} <b>{mark.from}</b>, {mark.side}
                   </td>
                 </tr>
               ))}

@@ -1,0 +1,119 @@
+using System.Text.RegularExpressions;
+using CsCheck;
+using Wrapper.Core.Patterns;
+
+namespace Wrapper.Core.Tests;
+
+/// <summary>The making order against the seams: all are sewn, in an order that can be done, and nothing else is spoken of.</summary>
+public class StepProperties
+{
+    private static readonly SeamKind[] Sewn =
+    [
+        SeamKind.Join,
+        SeamKind.Zip,
+        SeamKind.Dart,
+        SeamKind.Gather,
+        SeamKind.Ease,
+        SeamKind.Pleat,
+    ];
+
+    [Fact]
+    public void Every_seam_is_sewn_in_one_step() =>
+        Each(
+            (item, pattern) =>
+            {
+                var sewn = pattern.Steps.SelectMany(step => step.Seams).ToList();
+                Assert.True(
+                    sewn.Count == sewn.Distinct().Count(),
+                    $"{item}: sewn twice: {string.Join(", ", sewn.GroupBy(seam => seam).Where(group => group.Count() > 1).Select(group => group.Key))}"
+                );
+                var left = pattern.Seams.Where(seam => Sewn.Contains(seam.Kind) && !sewn.Contains(seam.Name)).ToList();
+                Assert.True(
+                    left.Count == 0,
+                    $"{item}: never sewn: {string.Join(", ", left.Select(seam => seam.Name))}"
+                );
+            }
+        );
+
+    // A word of the steps, and what must be there for it to be true.
+    [Fact]
+    public void No_step_speaks_of_what_was_not_chosen() =>
+        Each(
+            (item, pattern) =>
+            {
+                var said = string.Join(" ", pattern.Steps.Select(step => step.Text));
+                void True(string word, bool there) =>
+                    Assert.True(
+                        there || !Regex.IsMatch(said, $@"\b{word}", RegexOptions.IgnoreCase),
+                        $"{item} speaks of “{word}”: {said}"
+                    );
+                bool Bought(string name) =>
+                    pattern.Notions.Any(notion => notion.Name.Contains(name, StringComparison.OrdinalIgnoreCase));
+                var zipped = pattern.Seams.Any(seam => seam.Zip is not null) || Bought("zip");
+                True("zip", zipped);
+                True("cord", Bought("cord") || Bought("drawstring"));
+                True("elastic", Bought("elastic"));
+                True("hook-and-loop", Bought("hook-and-loop"));
+                True("buttonhole", Bought("button"));
+                True("ties", Bought("tie"));
+                True("skirt", pattern.Pieces.Any(piece => piece.Name.Contains("skirt", StringComparison.Ordinal)));
+                True(
+                    "lap",
+                    pattern.Seams.Any(seam => seam.Kind == SeamKind.Lap)
+                        || said.Contains("flap", StringComparison.Ordinal)
+                );
+            }
+        );
+
+    // A cover that is closed by a zip cannot be turned, nor filled, through one that is shut: it is opened before the last
+    // seam that closes the cover, and nothing is sewn after the inner is in.
+    [Fact]
+    public void A_zip_is_sewn_and_opened_before_the_cover_is_closed() =>
+        Each(
+            (item, pattern) =>
+            {
+                var zips = pattern.Seams.Where(seam => seam.Zip is not null).Select(seam => seam.Name).ToList();
+                if (zips.Count == 0)
+                    return;
+                var last = pattern.Steps.ToList().FindLastIndex(step => step.Seams.Count > 0);
+                var sewn = pattern.Steps.ToList().FindIndex(step => step.Seams.Any(zips.Contains));
+                Assert.True(sewn >= 0 && sewn <= last, $"{item}: the zip is never sewn");
+                Assert.All(
+                    pattern.Steps.Skip(last + 1),
+                    step => Assert.DoesNotContain("Open the zip", step.Text, StringComparison.Ordinal)
+                );
+                if (pattern.Steps[^1].Text.Contains("Fill", StringComparison.Ordinal))
+                {
+                    Assert.Contains("lose the zip", pattern.Steps[^1].Text, StringComparison.Ordinal);
+                    Assert.Contains(
+                        pattern.Steps.Take(last),
+                        step => Regex.IsMatch(step.Text, "[Oo]pen (it|the zip)|part open|left in the middle")
+                    );
+                }
+            }
+        );
+
+    [Fact]
+    public void What_is_filled_ends_in_filling_and_closing() =>
+        Each(
+            (item, pattern) =>
+            {
+                if (
+                    pattern.Notions.Any(notion =>
+                        notion.Key is "inner" or "filling" || notion.Key.StartsWith("foam", StringComparison.Ordinal)
+                    )
+                )
+                    Assert.Matches("([Cc]lose|fasten).*", pattern.Steps[^1].Text);
+            }
+        );
+
+    private static void Each(Action<string, Pattern> holds) =>
+        Variants.Makeable.Sample(
+            item =>
+                holds(
+                    $"{item.MakeUp} {string.Join(" | ", item.Choices.Select(choice => $"{choice.Key}={choice.Value.Typed}"))}",
+                    Items.Pattern(item)
+                ),
+            iter: 250
+        );
+}
