@@ -1,5 +1,15 @@
 import { defineConfig } from '@playwright/test'
 
+// The browser's own buttons and lists, each drawn by a process more for every page, and what the driver turns off by itself: the last list of
+// features is the one that counts.
+const off = [
+  ...['InitialWebUI', 'WebUIReloadButton', 'WebUIToolbar', 'WebUIToolbarWebView', 'PreloadTopChromeWebUI'],
+  ...['WebUIOmniboxPopup', 'WebUIOmniboxFullPopup', 'WebUIOmniboxAimPopup', 'AimEnabled', 'PreconnectToSearch'],
+  ...['PaintHolding', 'MediaRouter', 'HttpsUpgrades', 'HttpsFirstBalancedModeAutoEnable', 'OptimizationHints'],
+  ...['ThirdPartyStoragePartitioning', 'DestroyProfileOnBrowserClose', 'AvoidUnnecessaryBeforeUnloadCheckSync'],
+  ...['LensOverlay', 'NetworkTimeServiceQuerying'],
+]
+
 export default defineConfig({
   testDir: '.',
   // Generous: the machine may be busy with others; a wait ends as soon as what it waits for is there.
@@ -26,8 +36,7 @@ export default defineConfig({
         '--disable-component-update',
         '--disable-sync',
         '--no-first-run',
-        // The browser would start a process of its own for each page, only to have its own menus ready.
-        '--disable-features=PreloadTopChromeWebUI,PreloadTopChromeWebUILessNavigations,PaintHolding,MediaRouter,HttpsUpgrades,OptimizationHints,ThirdPartyStoragePartitioning,DestroyProfileOnBrowserClose,AvoidUnnecessaryBeforeUnloadCheckSync',
+        `--disable-features=${off.join()}`,
       ],
     },
   },
