@@ -35,6 +35,7 @@ export function EntryField({ label, name, state, write, unit, bare, ref, onFocus
   const { entry, read, problem } = state
   const shown = read && !problem ? read.text : (entry?.typed ?? '')
   const text = focused ? (converted ?? entry?.typed ?? '') : shown
+  const wordless = unit === '' || (!focused && read !== undefined)
   const note = problem ? `${id}-problem` : undefined
   return (
     <div className={bare ? 'entry bare' : 'entry'}>
@@ -49,7 +50,8 @@ export function EntryField({ label, name, state, write, unit, bare, ref, onFocus
         status={problem ? 'error' : ''}
         aria-invalid={problem !== undefined}
         aria-describedby={note}
-        suffix={<span className="unit">{!focused && read ? '' : unit}</span>}
+        className={wordless ? 'wordless' : ''}
+        suffix={<span className="unit">{wordless ? '' : unit}</span>}
         onFocus={(event) => {
           step.current = newId()
           setFocused(true)
