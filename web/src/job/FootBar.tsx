@@ -36,7 +36,7 @@ export const FootBar = memo(function FootBar() {
         <div>
           <dt>Cloth to buy</dt>
           <dd>
-            <b data-testid="to-buy">
+            <b data-testid="to-buy" className={totals.cloths.length > 2 ? s.several : undefined}>
               {totals.cloths.length === 1
                 ? only?.bought.text
                 : totals.cloths.map((cloth) => `${cloth.bought.text} ${cloth.name}`).join(', ')}
