@@ -16,18 +16,28 @@ fresh_types() {
     || { echo "web/src/api/schema.d.ts is stale: run npm run api-types in web/"; return 1; }
 }
 
-if wanted core; then step "Format of C#" bash -c 'dotnet tool restore >/dev/null && dotnet csharpier check src tests bench'; fi
-if wanted web; then
-  step "API types" fresh_types
-  step "Format of the front end" bash -c 'cd web && npm run --silent format-check'
-  step "Type check" bash -c 'cd web && npx tsc --noEmit'
-  step "Lint" bash -c 'cd web && npx eslint . --max-warnings 0'
-fi
+# What is only read runs beside the suites of the core, on the core that they leave free; told when it has ended.
+checks() {
+  broken=0
+  if wanted core; then step "Format of C#" bash -c 'dotnet tool restore >/dev/null && dotnet csharpier check src tests bench'; fi
+  if wanted web; then
+    step "API types" fresh_types
+    step "Format of the front end" bash -c 'cd web && npm run --silent format-check'
+    step "Type check" bash -c 'cd web && npx tsc --noEmit'
+    step "Lint" bash -c 'cd web && npx eslint . --max-warnings 0'
+    step "Front end" bash -c 'cd web && npx vitest run'
+  fi
+  exit "$broken"
+}
+(checks) > "$results/checks.log" 2>&1 & checking=$!
+trap 'kill "$checking" 2>/dev/null || true' EXIT
 for suite in Core Store Server; do
   wanted "${suite,,}" || continue
   step "Wrapper.$suite.Tests" dotnet test "tests/Wrapper.$suite.Tests" -c Release --no-build --nologo -v quiet --logger "trx;LogFileName=$results/$suite.trx"
 done
-if wanted web; then step "Front end" bash -c 'cd web && npx vitest run'; fi
+wait "$checking"; broken=$((broken + $?))
+trap - EXIT
+cat "$results/checks.log"
 if wanted e2e; then step "In the browser" bash -c 'cd web && NODE_PATH=$PWD/node_modules npx playwright test -c ../tests/e2e/playwright.config.ts --project stages'; fi
 
 node tests/sum.mjs "$results" "$broken" "${parts[@]}"
