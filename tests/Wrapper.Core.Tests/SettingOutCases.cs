@@ -29,7 +29,7 @@ public class SettingOutCases
         );
         Near([19.1328, 17.1323, 14.8828, 17.1323], set.Sides.Select(side => Inches(side.Length)));
         Near([24.0471, 24.0471], set.Diagonals.Select(line => Inches(line.Length)));
-        Assert.Equal(["A", "B", "C", "D"], set.Corners.Select(corner => corner.Name));
+        Assert.Equal(["1", "2", "3", "4"], set.Corners.Select(corner => corner.Name));
         Assert.All(set.Sides, side => Assert.Null(side.Curve));
     }
 
@@ -99,8 +99,8 @@ public class SettingOutCases
         };
         Assert.Equal(
             [
-                new SetMark("notch", "A", "bottom", Length.Inches(16, 1, 2)),
-                new SetMark("clip", "B", "bottom", Length.Inches(8, 1, 2)),
+                new SetMark("notch", "1", "bottom", Length.Inches(16, 1, 2)),
+                new SetMark("clip", "2", "bottom", Length.Inches(8, 1, 2)),
             ],
             SettingOut.Of(marked).Marks
         );

@@ -13,8 +13,8 @@ test('a tapered chair pad: outline by keyboard, stations, ties', async ({ page }
   await pieces(page, /1a pad/, 'cut length', '18 in')
   // What she needs to chalk it: corners from the squared edge, the back one as far across as the piece is long.
   const setting = page.getByRole('region', { name: 'Setting out' })
-  await expect(setting.getByRole('row', { name: /^A 0 in 0 in B/ })).toBeVisible()
-  await expect(setting.getByRole('row', { name: /^D .* 18 in/ })).toBeVisible()
+  await expect(setting.getByRole('row', { name: /^1 0 in 0 in 2/ })).toBeVisible()
+  await expect(setting.getByRole('row', { name: /^4 .* 18 in/ })).toBeVisible()
   await page.keyboard.press('Alt+5')
   await expect(page.getByRole('row', { name: /tie tape/ })).toContainText('56 in')
   await saved(page)

@@ -58,17 +58,20 @@ public sealed record SettingOut(
         ];
         if (IsPlain(cut))
             return new([], [], [], marks, lines);
-        List<SetPoint> corners = [.. cut.Edges.Select((edge, at) => Set(Letter(at), edge.Start.Mm))];
+        List<SetPoint> corners = [.. cut.Edges.Select((edge, at) => Set(Corner(at), edge.Start.Mm))];
         return new(corners, [.. cut.Edges.Select((edge, at) => Side(cut, at, Set))], Diagonal(cut), marks, lines);
     }
 
-    /// <summary>The name of the corner where the edge at this place of the ring starts: A to Z, then A2 and so on.</summary>
-    public static string Letter(int at) => $"{(char)('A' + (at % 26))}{(at < 26 ? "" : $"{(at / 26) + 1}")}";
+    /// <summary>
+    /// The name of the corner where the edge at this place of the ring starts: 1, 2, 3 round the piece. Letters are those
+    /// of measures and of points where three pieces meet.
+    /// </summary>
+    public static string Corner(int at) => $"{at + 1}";
 
     private static SetSide Side(Outline cut, int at, Func<string, Vec, SetPoint> set)
     {
         var (edge, curve) = (cut.Edges[at], cut.Curve(at));
-        var (from, to) = (Letter(at), Letter((at + 1) % cut.Edges.Count));
+        var (from, to) = (Corner(at), Corner((at + 1) % cut.Edges.Count));
         var length = curve.Length();
         if (edge.Radius is not { } radius)
             return new(edge.Name, from, to, length, null);
@@ -102,8 +105,8 @@ public sealed record SettingOut(
             .. from pair in new[] { (From: a, To: c), (From: b, To: d) }
             where pair.From != pair.To
             select new SetDiagonal(
-                Letter(pair.From),
-                Letter(pair.To),
+                Corner(pair.From),
+                Corner(pair.To),
                 Length.Snap((cut.Edges[pair.From].Start.Mm - cut.Edges[pair.To].Start.Mm).Size)
             ),
         ];
@@ -120,8 +123,8 @@ public sealed record SettingOut(
         var rest = piece.Cut.LengthOf(notch.Edge) - along;
         var what = notch.Clip ? "clip" : "notch";
         return rest < along
-            ? new(what, Letter((at + 1) % piece.Cut.Edges.Count), notch.Edge, rest)
-            : new(what, Letter(at), notch.Edge, along);
+            ? new(what, Corner((at + 1) % piece.Cut.Edges.Count), notch.Edge, rest)
+            : new(what, Corner(at), notch.Edge, along);
     }
 
     // How far along the curve its point lies that is nearest to p.

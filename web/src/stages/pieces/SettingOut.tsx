@@ -57,7 +57,7 @@ export const SettingOut = memo(function SettingOut({ piece }: { piece: Piece }) 
                 <tr key={name}>
                   <th scope="row">
                     <b>
-                      {from} {to}
+                      {from} to {to}
                     </b>{' '}
                     {curve?.outward ? 'bulges out' : 'hollow'}
                   </th>
@@ -85,7 +85,7 @@ export const SettingOut = memo(function SettingOut({ piece }: { piece: Piece }) 
                 <tr key={line.from}>
                   <th scope="row">
                     <b>
-                      {line.from} {line.to}
+                      {line.from} to {line.to}
                     </b>{' '}
                     straight across
                   </th>
@@ -104,7 +104,7 @@ export const SettingOut = memo(function SettingOut({ piece }: { piece: Piece }) 
                   <th scope="row">{mark.what}</th>
                   <td className="cut">{mark.along.ticks > 0 ? mark.along.text : 'there'}</td>
                   <td>
-                    {mark.along.ticks > 0 ? 'from' : 'at'} <b>{mark.from}</b>, {mark.side}
+                    {mark.along.ticks > 0 ? 'from' : 'at'} corner <b>{mark.from}</b>, {mark.side}
                   </td>
                 </tr>
               ))}
