@@ -14,6 +14,9 @@ test('a new user gets from nothing to the buying figure by keyboard alone', asyn
   await page.keyboard.type('4')
   await page.keyboard.press('Escape')
   await expect(page.getByTestId('to-buy')).toBeVisible()
+  // Once every size is there a stray digit replaces none.
+  await page.keyboard.type('7')
+  await expect(field(page, 'measures.W')).toHaveValue('46 1/2 in')
 
   // The other school and back, reached by Tab and chosen by Enter.
   await page.keyboard.press('Alt+2')

@@ -84,10 +84,12 @@ export function Keys({ stage }: { stage: StageKey }) {
     const { key } = event
     const known = commands()
     const measured = stage === 'measure' ? measures() : []
-    const [first] = measured
-    // A digit is typed into the first size, which takes the focus before the digit arrives.
+    // A digit is typed into the first size that is still empty, which takes the focus before the digit arrives. Sizes that are
+    // there are replaced by nobody who has not gone to them.
     if (/\d/.test(key)) {
-      if (first && !document.querySelector('[role=dialog]')) focus(first.key)
+      const { item } = store.get()
+      const empty = measured.find((each) => !each.optional && !item?.measures[each.key]?.typed)
+      if (empty && !document.querySelector('[role=dialog]')) focus(empty.key)
       return
     }
     const longer = measured.find((each) => each.key.length > 1 && each.key[0] === key)
@@ -115,8 +117,8 @@ export function Keys({ stage }: { stage: StageKey }) {
     open && (
       <Dialog title="Shortcuts" close={() => setOpen(undefined)}>
         <p>
-          Letters work while no field has the focus; digits go to the first size. Esc leaves a field, Enter goes to the
-          next line.
+          Letters work while no field has the focus; digits go to the first empty size. Esc leaves a field, Enter goes
+          to the next line.
         </p>
         <dl className={s.shortcuts}>
           {commands().map((each) => (
