@@ -101,9 +101,10 @@ function scriptByFrame(events) {
     .sort((a, b) => a.ts - b.ts)
   const sums = new Map()
   let reached = 0
-  for (const { ts, dur = 0 } of script) {
-    const fresh = Math.max(0, ts + dur - Math.max(ts, reached))
-    reached = Math.max(reached, ts + dur)
+  for (const { ts, tts, tdur = 0 } of script) {
+    // In the thread's own time: what other programs take of a busy machine is no script.
+    const fresh = Math.max(0, tts + tdur - Math.max(tts, reached))
+    reached = Math.max(reached, tts + tdur)
     // While nothing is drawn the browser could still draw every sixtieth of a second.
     const drawn = frames.findLastIndex((begun) => begun <= ts)
     const frame = `${drawn} ${Math.floor((ts - (frames[drawn] ?? 0)) / 16_667)}`

@@ -26,7 +26,8 @@ internal static class Drawing
     }
 
     /// <summary>
-    /// The path of a laid piece: turned, its box moved to (<paramref name="x"/>, <paramref name="y"/>) on the cloth.
+    /// The path of a laid piece, turned and drawn from the corner of its box, so that a piece that moves is drawn the
+    /// same; and its box at (<paramref name="x"/>, <paramref name="y"/>) on the cloth.
     /// </summary>
     public static (string Path, BoxView Box) OnCloth(Outline outline, int turns, Length x, Length y)
     {
@@ -41,7 +42,7 @@ internal static class Drawing
                 _ => new(p.X - left, p.Y - bottom),
             };
         return (
-            Path(outline, p => (Hundredths(Turn(p).Y + y), Hundredths(Turn(p).X + x))),
+            Path(outline, p => (Hundredths(Turn(p).Y), Hundredths(Turn(p).X))),
             new BoxView(Hundredths(y), Hundredths(x), Hundredths(height), Hundredths(width))
         );
     }

@@ -23,7 +23,7 @@ public sealed record LayView(
     BoxView Cloth,
     BoxView Usable,
     IReadOnlyList<PlacedView> Placed,
-    IReadOnlyList<TickView> Ruler,
+    RulerView Ruler,
     IReadOnlyList<EndView> Ends,
     bool Proven,
     IReadOnlyList<string> RefusedPins,
@@ -77,7 +77,7 @@ public sealed record LayView(
                         return PlacedView.Of(pieces[at.Id], at, unit, plan);
                     }),
             ],
-            [.. Ticks(shown, unit)],
+            RulerView.Of(shown, unit),
             [.. EndView.Of(plan)],
             lay.IsProven,
             [
@@ -108,19 +108,6 @@ public sealed record LayView(
                 )
                 : null
         );
-    }
-
-    // The ruler along the cloth: every inch or centimetre, with a figure at every foot or half metre.
-    private static IEnumerable<TickView> Ticks(Core.Lengths.Length length, JobUnit unit)
-    {
-        var (step, figured) = unit.IsInches()
-            ? (Core.Lengths.Length.Inches(1), 12)
-            : (Core.Lengths.Length.Millimetres(10), 50);
-        for (var n = 0; n * step <= length; n++)
-            yield return new TickView(
-                Drawing.Hundredths(n * step),
-                n % figured == 0 ? $"{n} {LengthPrinter.Word(unit)}" : null
-            );
     }
 }
 
@@ -211,11 +198,30 @@ internal static class Labels
         ];
 }
 
-/// <summary>A mark of the ruler; a figure at the long ones.</summary>
-public sealed record TickView(long At, string? Figure);
+/// <summary>
+/// The ruler along the cloth: a mark at every inch or centimetre, which are so far apart, and a figure at every foot or
+/// half metre.
+/// </summary>
+public sealed record RulerView(long Step, IReadOnlyList<TickView> Figures)
+{
+    internal static RulerView Of(Length length, JobUnit unit)
+    {
+        var (step, figured) = unit.IsInches() ? (Length.Inches(1), 12) : (Length.Millimetres(10), 50);
+        return new RulerView(Drawing.Hundredths(step), [.. Figures()]);
+
+        IEnumerable<TickView> Figures()
+        {
+            for (var n = 0; n * step <= length; n += figured)
+                yield return new TickView(Drawing.Hundredths(n * step), $"{n} {LengthPrinter.Word(unit)}");
+        }
+    }
+}
+
+/// <summary>A figure of the ruler, and where it stands.</summary>
+public sealed record TickView(long At, string Figure);
 
 /// <summary>
-/// One piece on the cloth: its label, its path, and the marks where its box begins and ends from the squared end and
+/// One piece on the cloth: its label, its path from the corner of its box, and the marks where its box begins and ends from the squared end and
 /// from the selvedge, each rounded once to the tape mark.
 /// Pieces come in cutting order: from the squared end, then from the selvedge. <paramref name="On"/> is the remnant or
 /// article that it is cut from, whose own squared end is measured from;

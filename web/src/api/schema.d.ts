@@ -853,7 +853,7 @@ export interface components {
             cloth: components["schemas"]["BoxView"];
             usable: components["schemas"]["BoxView"];
             placed: components["schemas"]["PlacedView"][];
-            ruler: components["schemas"]["TickView"][];
+            ruler: components["schemas"]["RulerView"];
             ends: components["schemas"]["EndView"][];
             proven: boolean;
             refusedPins: string[];
@@ -1062,7 +1062,7 @@ export interface components {
             settingOut: components["schemas"]["SettingOutView"];
         };
         /**
-         * @description One piece on the cloth: its label, its path, and the marks where its box begins and ends from the squared end and
+         * @description One piece on the cloth: its label, its path from the corner of its box, and the marks where its box begins and ends from the squared end and
          *     from the selvedge, each rounded once to the tape mark.
          *     Pieces come in cutting order: from the squared end, then from the selvedge. On is the remnant or
          *     article that it is cut from, whose own squared end is measured from;
@@ -1159,6 +1159,15 @@ export interface components {
             role: components["schemas"]["ClothRole"];
             cloth: null | string;
             filling: boolean;
+        };
+        /**
+         * @description The ruler along the cloth: a mark at every inch or centimetre, which are so far apart, and a figure at every foot or
+         *     half metre.
+         */
+        RulerView: {
+            /** Format: int64 */
+            step: number;
+            figures: components["schemas"]["TickView"][];
         };
         /**
          * @description A save made from revision Base. Saves of one Step are undone together; empty
@@ -1341,11 +1350,11 @@ export interface components {
         SvgDrawing: {
             svg: string;
         };
-        /** @description A mark of the ruler; a figure at the long ones. */
+        /** @description A figure of the ruler, and where it stands. */
         TickView: {
             /** Format: int64 */
             at: number;
-            figure: null | string;
+            figure: string;
         };
         /**
          * @description The figures along the foot of a job; each is null until there is something to show. Every cloth has its own length:

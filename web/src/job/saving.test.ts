@@ -18,7 +18,7 @@ const turn = () => new Promise((done) => setTimeout(done, 0))
 type Answer = 'ok' | 'lost reply' | 'no server' | 'refused' | 'full'
 
 /** A server that keeps revisions, and a browser store that may be forbidden; `answers` says what becomes of each call, in order. */
-function room(answers: Answer[] = [], store: 'open' | 'forbidden' = 'open') {
+function room(answers: Answer[] = [], store: 'open' | 'forbidden' = 'open', frames: 'drawn' | 'never' = 'drawn') {
   const sent: { id: string; text: string }[] = []
   const done = new Map<string, { revision: number; text: string }>()
   let revisions = [job('start')]
@@ -60,6 +60,9 @@ function room(answers: Answer[] = [], store: 'open' | 'forbidden' = 'open') {
       if (store === 'forbidden') return next === undefined
       line = structuredClone(next)
       return true
+    },
+    soon: (run) => {
+      if (frames === 'drawn') run()
     },
     later: (run) => {
       waiting.push(run)
@@ -141,6 +144,16 @@ describe('saving', () => {
     await pass()
     await pass()
     expect([names(), now().state.is, saver.endangered]).toEqual([['start', 'a'], 'saved', false])
+  })
+
+  it('keeps what was typed before the page goes, though the frame of the key is not out', () => {
+    const { open, line } = room([], 'open', 'never')
+    const { saver } = open()
+    saver.edit(job('4'), 'W')
+    saver.edit(job('46'), 'W')
+    expect(line()).toBeUndefined()
+    expect(saver.endangered).toBe(false)
+    expect(line()?.changes.map((change) => change.document.name)).toEqual(['46'])
   })
 
   it('tells what the server says of a full disk, and saves when there is room', async () => {

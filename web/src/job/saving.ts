@@ -30,6 +30,8 @@ export interface Wire {
   save: (id: string, base: number, change: Change) => Promise<JobView>
   move: (id: string, base: number, move: Move) => Promise<JobView>
   keep: (id: string, line: Line | undefined) => boolean
+  /** Runs once the frame of a key press is out. */
+  soon: (run: () => void) => void
   later: (run: () => void, ms: number) => void
 }
 
@@ -39,6 +41,7 @@ export const wire: Wire = {
   move: (id, base, { way, changeId }) =>
     answer(api.POST(`/api/jobs/{id}/${way}`, { params: { path: { id } }, body: { base, changeId } })),
   keep,
+  soon: (run) => setTimeout(run, 20),
   later: (run, ms) => setTimeout(run, ms),
 }
 
@@ -62,6 +65,7 @@ export class Saver {
   private asked: Question[] = []
   private shown: JobDocument
   private kept = true
+  private keeping = false
   private told = ''
   private pause = 0
   private retry = 0
@@ -90,6 +94,7 @@ export class Saver {
 
   /** Whether leaving now would lose something. */
   get endangered() {
+    this.keepNow()
     return !this.idle && !this.kept
   }
 
@@ -235,6 +240,21 @@ export class Saver {
   }
 
   private changed() {
+    if (!this.keeping) {
+      this.keeping = true
+      this.wire.soon(() => {
+        const before = this.kept
+        this.keepNow()
+        if (this.kept !== before) this.tell()
+      })
+    }
+    this.tell()
+  }
+
+  /** Keeps in the browser what is not kept yet; a page that is left does it before it goes. */
+  keepNow() {
+    if (!this.keeping) return
+    this.keeping = false
     const changes = this.queue.filter(isChange)
     const line = (some: Change[]) => ({ ...this.base, changes: some, asked: this.asked })
     if (changes.length === 0 && this.asked.length === 0) this.kept = this.wire.keep(this.id, undefined)
@@ -243,7 +263,6 @@ export class Saver {
       this.kept =
         this.wire.keep(this.id, line(changes)) ||
         this.wire.keep(this.id, line([...new Set([...changes.slice(0, 1), ...changes.slice(-1)])]))
-    this.tell()
   }
 
   private pump(again = false) {

@@ -50,7 +50,11 @@ export function useJob(id: string): { job?: OpenJob; failed?: string } {
     const leaving = (event: BeforeUnloadEvent) => {
       if (page.saver?.endangered) event.preventDefault()
     }
+    // Every way of leaving a page passes here, a tab that is put away and killed included.
+    const hidden = () => page.saver?.keepNow()
     window.addEventListener('beforeunload', leaving)
+    window.addEventListener('pagehide', hidden)
+    document.addEventListener('visibilitychange', hidden)
     void begin(id).then(
       (mine) => {
         if (page.left) return
@@ -65,6 +69,8 @@ export function useJob(id: string): { job?: OpenJob; failed?: string } {
     return () => {
       page.left = true
       window.removeEventListener('beforeunload', leaving)
+      window.removeEventListener('pagehide', hidden)
+      document.removeEventListener('visibilitychange', hidden)
       page.saver?.watch(() => undefined)
       page.saver?.flush()
       if (page.saver) left.set(id, page.saver)

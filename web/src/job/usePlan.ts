@@ -26,6 +26,12 @@ const untilAnswered = {
   retryDelay: (failures: number) => Math.min(4_000, 500 * 2 ** failures),
 }
 
+// A document is sent when the frame of the key that changed it is out; one that is typed over by then is not sent at all.
+const afterFrame = async (signal: AbortSignal) => {
+  await new Promise((go) => setTimeout(go, 20))
+  signal.throwIfAborted()
+}
+
 /** What there was last, while there is nothing newer. */
 function useLast<T>(data: T | undefined): T | undefined {
   const [last, setLast] = useState(data)
@@ -68,7 +74,10 @@ export function usePlan(document: JobDocument, step: string): JobPlan {
   const [draftsOf] = useState(() => new Drafts())
   const drafts = useQuery({
     queryKey: ['drafts', identity(wanted)],
-    queryFn: ({ signal }) => draftsOf.of(wanted, signal),
+    queryFn: async ({ signal }) => {
+      await afterFrame(signal)
+      return draftsOf.of(wanted, signal)
+    },
     placeholderData: keepPreviousData,
     structuralSharing: false,
     gcTime: 10_000,
@@ -76,8 +85,9 @@ export function usePlan(document: JobDocument, step: string): JobPlan {
   })
   const lays = useQuery({
     queryKey: ['lays', identity(wanted), mark.before],
-    queryFn: ({ signal }) =>
-      answer(
+    queryFn: async ({ signal }) => {
+      await afterFrame(signal)
+      const plan = await answer(
         api.POST('/api/plan', {
           headers: { 'X-Call': call },
           params: {
@@ -86,7 +96,11 @@ export function usePlan(document: JobDocument, step: string): JobPlan {
           body: wanted,
           signal,
         }),
-      ),
+      )
+      // Reading it was a frame's work; comparing it with the last one is another's.
+      await afterFrame(signal)
+      return plan
+    },
     placeholderData: keepPreviousData,
     enabled: !drafts.isPlaceholderData && drafts.isSuccess,
     gcTime: 10_000,

@@ -1,4 +1,5 @@
 import { ClothEntry, type ClothGroup } from '../../job/ClothEntry'
+import { Folded } from '../../parts/Folded'
 import s from './lay.module.css'
 
 const measured = {
@@ -10,8 +11,11 @@ const measured = {
 /** The cloth as it turns out on the table: laid anew to its true width, and told where it is too short. */
 export function AtTable({ cloth, planned, edit }: ClothGroup) {
   return (
-    <details className={s.demands} open={cloth.measuredWidth !== null || cloth.measuredLength !== null || undefined}>
-      <summary>At the table</summary>
+    <Folded
+      className={s.demands}
+      summary="At the table"
+      asked={cloth.measuredWidth !== null || cloth.measuredLength !== null}
+    >
       <p className="note">Measured as it lies, washed if it is to be, selvedges included.</p>
       <div className="cloth-fields">
         {(['measuredWidth', 'measuredLength', 'squaring'] as const).map((key) => (
@@ -26,6 +30,6 @@ export function AtTable({ cloth, planned, edit }: ClothGroup) {
           />
         ))}
       </div>
-    </details>
+    </Folded>
   )
 }

@@ -1,4 +1,4 @@
-import { useId, type ReactNode } from 'react'
+import { memo, useId, type CSSProperties, type ReactNode } from 'react'
 import type { ClothPlan } from '../../api/client'
 import { LaidPiece } from './LaidPiece'
 import { ZoomFrame } from './ZoomFrame'
@@ -43,13 +43,10 @@ export function ClothDrawing({ lay, tone, name, oneWay, pointed, point, moves, c
   const width = Math.max(cloth.width, cloth.height * 1.2)
   const letter = Math.max(cloth.height * 0.07, width * 0.0135)
   const rim = letter * 2.2
-  // Of the figures only so many as stand clear of each other.
-  const figured = lay.ruler.filter((tick) => tick.figure)
-  const every = Math.ceil((letter * 4.5) / ((figured[1]?.at ?? width) - (figured[0]?.at ?? 0)))
-  const figures = new Set(figured.filter((_, at) => at % every === 0).map((tick) => tick.at))
   // Beneath the cloth on the left, unless a remnant is named there.
   const pile = lay.ends.length > 0 ? Math.max(0, cloth.width - rim * 9.4) : 0
-  const items = [...new Set(lay.placed.map((piece) => piece.item))]
+  // In an order that a new lay does not change.
+  const items = [...new Set(lay.placed.map((piece) => piece.item))].sort()
   return (
     <ZoomFrame name={name} foot={children}>
       {(zoom) => (
@@ -57,11 +54,14 @@ export function ClothDrawing({ lay, tone, name, oneWay, pointed, point, moves, c
           {...bind()}
           data-part="spread"
           className={s.spread}
-          style={{
-            minWidth: `${(width / cloth.height) * legible * zoom}px`,
-            width: `${zoom * 100}%`,
-            maxHeight: `${420 * zoom}px`,
-          }}
+          style={
+            {
+              minWidth: `${(width / cloth.height) * legible * zoom}px`,
+              width: `${zoom * 100}%`,
+              maxHeight: `${420 * zoom}px`,
+              '--letter': `${letter}px`,
+            } as CSSProperties
+          }
           viewBox={`${-rim * 0.4} ${cloth.y - rim} ${width + rim} ${cloth.height + rim * 1.5}`}
           role="group"
           aria-label={`${name}, ${lay.placed.length} pieces laid`}
@@ -80,30 +80,7 @@ export function ClothDrawing({ lay, tone, name, oneWay, pointed, point, moves, c
               </pattern>
             ))}
           </defs>
-          <g className={s.ruler}>
-            {lay.ruler.map((tick) => (
-              <line
-                key={tick.at}
-                x1={tick.at}
-                x2={tick.at}
-                y1={cloth.y}
-                y2={cloth.y - rim * (figures.has(tick.at) ? 0.45 : 0.18)}
-              />
-            ))}
-            {figured
-              .filter((tick) => figures.has(tick.at))
-              .map((tick) => (
-                <text
-                  key={tick.at}
-                  x={tick.at}
-                  y={cloth.y - rim * 0.52}
-                  fontSize={letter * 0.85}
-                  textAnchor={tick.at === 0 ? 'start' : 'middle'}
-                >
-                  {tick.figure}
-                </text>
-              ))}
-          </g>
+          <Ruler ruler={lay.ruler} cloth={cloth} letter={letter} rim={rim} />
           <rect x={0} y={cloth.y} width={cloth.width} height={cloth.height} fill={tone} />
           <rect className={s.selvedge} x={0} y={cloth.y} width={cloth.width} height={usable.y - cloth.y} />
           <rect
@@ -128,7 +105,6 @@ export function ClothDrawing({ lay, tone, name, oneWay, pointed, point, moves, c
               piece={piece}
               repeat={lay.repeat}
               hatch={`url(#${id}-${items.indexOf(piece.item) % hatches.length})`}
-              letter={letter}
               pointed={piece.id === pointed}
               point={point}
               moves={moves}
@@ -216,6 +192,47 @@ export function ClothDrawing({ lay, tone, name, oneWay, pointed, point, moves, c
 }
 
 type Box = LayOf['cloth']
+
+// All its marks are one path: a long cloth has thousands.
+const Ruler = memo(function Ruler({
+  ruler,
+  cloth,
+  letter,
+  rim,
+}: {
+  ruler: LayOf['ruler']
+  cloth: Box
+  letter: number
+  rim: number
+}) {
+  const [first, second] = ruler.figures
+  // Of the figures only so many as stand clear of each other.
+  const every = Math.ceil((letter * 4.5) / ((second?.at ?? cloth.width) - (first?.at ?? 0)))
+  const figures = ruler.figures.filter((_, at) => at % every === 0)
+  // Marks that would run into each other tell nothing.
+  const close = ruler.step < letter * 0.12
+  const marks = Array.from(
+    { length: close ? 0 : Math.floor(cloth.width / ruler.step) + 1 },
+    (_, n) => `M${n * ruler.step} ${cloth.y}v${-rim * 0.18}`,
+  )
+  return (
+    <g className={s.ruler}>
+      <path d={marks.join('')} />
+      <path d={figures.map(({ at }) => `M${at} ${cloth.y}v${-rim * 0.45}`).join('')} />
+      {figures.map(({ at, figure }) => (
+        <text
+          key={at}
+          x={at}
+          y={cloth.y - rim * 0.52}
+          fontSize={letter * 0.85}
+          textAnchor={at === 0 ? 'start' : 'middle'}
+        >
+          {figure}
+        </text>
+      ))}
+    </g>
+  )
+})
 
 // The repeat's grid; with half-drop every second column is half a repeat further.
 function Repeats({ repeat, cloth, usable }: { repeat: NonNullable<LayOf['repeat']>; cloth: Box; usable: Box }) {

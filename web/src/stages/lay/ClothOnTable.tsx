@@ -52,11 +52,12 @@ export function ClothOnTable({ cloth, plan, side }: Props) {
   // A large lay is drawn when there is time for it: typing goes first.
   const drawn = useDeferredValue(planned)
   const items = useDeferredValue(plan?.items)
+  const laidCloth = useDeferredValue(cloth)
   return (
     <section className={clsx(s.cloth, stale && 'stale')} aria-label={cloth.name}>
       <ClothFields cloth={cloth} planned={planned} show={['width', 'selvedge']} />
       <OtherProblems planned={planned} asked={asked} />
-      {drawn?.lay && items && <LaidCloth cloth={cloth} items={items} planned={drawn} lay={drawn.lay} side={side} />}
+      {drawn?.lay && items && <LaidCloth cloth={laidCloth} items={items} planned={drawn} lay={drawn.lay} side={side} />}
       <Asked cloth={cloth} planned={planned} />
       {planned && !planned.lay && planned.problems.length === 0 && (
         <p className="note">{planned.pieces === 0 ? 'Nothing is cut from this cloth yet.' : 'Laying …'}</p>
@@ -198,14 +199,7 @@ const LaidCloth = memo(function LaidCloth({
       )}
       <LongerSearch cloth={cloth} planned={planned} />
       {!cloth.articleLength && <WidthsCompared cloth={cloth} />}
-      <CuttingList
-        lay={lay}
-        items={items}
-        cloth={cloth.id}
-        name={cloth.name}
-        already={cloth.cut}
-        wrongSideUp={side === 'wrong'}
-      />
+      <CuttingList lay={lay} items={items} cloth={cloth.id} name={cloth.name} wrongSideUp={side === 'wrong'} />
     </>
   )
 })

@@ -1,6 +1,7 @@
 import { memo } from 'react'
-import type { Cloth, ClothPlan, Plan } from '../../api/client'
-import { useEdit } from '../../job/scene'
+import type { ClothPlan, Plan } from '../../api/client'
+import { useEdit, useScene } from '../../job/scene'
+import { Folded } from '../../parts/Folded'
 import s from './lay.module.css'
 
 type LayOf = NonNullable<ClothPlan['lay']>
@@ -10,14 +11,15 @@ interface Props {
   items: Plan['items']
   cloth: string
   name: string
-  already: Cloth['cut']
   wrongSideUp: boolean
 }
 
 /** What is chalked on the cloth, in cutting order: every box from the squared end and from one selvedge, so that no mark is measured from another. */
-export const CuttingList = memo(function CuttingList({ lay, items, cloth, name, already, wrongSideUp }: Props) {
+export const CuttingList = memo(function CuttingList({ lay, items, cloth, name, wrongSideUp }: Props) {
   const editJob = useEdit()
-  const isCut = (id: string) => already.some((one) => one.piece === id)
+  // What is ticked shows at once, while the drawing comes when there is time for it.
+  const already = useScene(({ job }) => job.document.cloths.find((each) => each.id === cloth)?.cut)
+  const isCut = (id: string) => already?.some((one) => one.piece === id) ?? false
   const cut = lay.placed.filter((piece) => isCut(piece.id)).length
   // What is cut stays where it was cut; on folded or torn cloth nothing is pinned.
   const tick = (piece: LayOf['placed'][number]) =>
@@ -34,16 +36,20 @@ export const CuttingList = memo(function CuttingList({ lay, items, cloth, name, 
     items.flatMap(({ draft }) => draft.pattern?.pieces ?? []).map((piece) => [piece.label, piece.name]),
   )
   return (
-    <details className={s.cutting}>
-      <summary>
-        Cutting list with marks
-        {cut > 0 && (
-          <b>
-            {' '}
-            {cut} of {lay.placed.length} cut
-          </b>
-        )}
-      </summary>
+    <Folded
+      className={s.cutting}
+      summary={
+        <>
+          Cutting list with marks
+          {cut > 0 && (
+            <b>
+              {' '}
+              {cut} of {lay.placed.length} cut
+            </b>
+          )}
+        </>
+      }
+    >
       <table>
         <caption>
           {name}, {wrongSideUp ? 'wrong' : 'right'} side up, cut lines; measured from the squared end and from the
@@ -87,6 +93,6 @@ export const CuttingList = memo(function CuttingList({ lay, items, cloth, name, 
           ))}
         </tbody>
       </table>
-    </details>
+    </Folded>
   )
 })

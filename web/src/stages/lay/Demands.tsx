@@ -2,6 +2,7 @@ import { Button, Segmented } from 'antd'
 import { newId, type Cloth, type Entry, type Flaw } from '../../api/client'
 import { ClothEntry, type ClothGroup } from '../../job/ClothEntry'
 import { useUnit } from '../../job/scene'
+import { Folded } from '../../parts/Folded'
 import s from './lay.module.css'
 
 const lengths = { gap: 'Left between pieces', repeatAlong: 'Repeat, along', repeatAcross: 'Repeat, across' } as const
@@ -31,8 +32,7 @@ export function Demands({ cloth, planned, edit }: ClothGroup) {
     cloth.shrinksAlong !== ''
   const wrong = planned?.problems.find((each) => each.field === `cloths.${cloth.id}.spread`)
   return (
-    <details className={s.demands} open={asked || undefined}>
-      <summary>Repeat, gap, flaws, shrinkage, folding and tearing</summary>
+    <Folded className={s.demands} summary="Repeat, gap, flaws, shrinkage, folding and tearing" asked={asked}>
       <div className="cloth-fields">
         {(['gap', 'repeatAlong', 'repeatAcross'] as const).map((key) => (
           <ClothEntry
@@ -136,6 +136,6 @@ export function Demands({ cloth, planned, edit }: ClothGroup) {
       >
         Mark a flaw
       </Button>
-    </details>
+    </Folded>
   )
 }

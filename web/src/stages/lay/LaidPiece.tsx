@@ -11,7 +11,6 @@ interface Props {
   piece: Placed
   repeat: NonNullable<ClothPlan['lay']>['repeat']
   hatch: string
-  letter: number
   pointed: boolean
   point: (id: string | undefined) => void
   /** Missing where the cloth is seen from its wrong side: then nothing is moved. */
@@ -34,7 +33,6 @@ export const LaidPiece = memo(function LaidPiece({
   piece,
   repeat,
   hatch,
-  letter,
   pointed,
   point,
   moves: allowed,
@@ -43,7 +41,9 @@ export const LaidPiece = memo(function LaidPiece({
   // What is cut stays where it was cut.
   const moves = piece.isCut ? undefined : allowed
   const { box } = piece
-  const size = Math.min(letter, box.width * 0.45, box.height * 0.7)
+  // The letter of the drawing, or as large as the piece allows.
+  const most = Math.min(box.width * 0.45, box.height * 0.7)
+  const size = `min(var(--letter), ${most}px)`
   const place = { piece: piece.id, turns: piece.turns, along: box.x, across: box.y }
   const toggle = () => {
     if (piece.pinned) moves?.unpin(piece.id)
@@ -66,7 +66,7 @@ export const LaidPiece = memo(function LaidPiece({
     <g
       data-laid={piece.id}
       className={clsx(s.laid, pointed && s.pointed, piece.pinned && s.pinned, piece.isCut && s.isCut)}
-      transform={dragged && `translate(${dragged.x} ${dragged.y})`}
+      transform={`translate(${box.x + (dragged?.x ?? 0)} ${box.y + (dragged?.y ?? 0)})`}
       tabIndex={0}
       role="button"
       aria-pressed={piece.pinned}
@@ -80,12 +80,15 @@ export const LaidPiece = memo(function LaidPiece({
       <path d={piece.path} fill={hatch} />
       <path d={piece.path} className="cut" />
       {piece.pinned && !piece.isCut && (
-        <circle className={s.pin} cx={box.x + size * 0.6} cy={box.y + size * 0.6} r={size * 0.28} />
+        <circle
+          className={s.pin}
+          style={{ cx: `calc(0.6 * ${size})`, cy: `calc(0.6 * ${size})`, r: `calc(0.28 * ${size})` }}
+        />
       )}
       <text
-        x={box.x + box.width / 2}
-        y={box.y + box.height / 2}
-        fontSize={size}
+        x={box.width / 2}
+        y={box.height / 2}
+        style={{ fontSize: size }}
         dominantBaseline="central"
         textAnchor="middle"
       >

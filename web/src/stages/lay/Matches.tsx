@@ -2,6 +2,7 @@ import { clsx } from 'clsx'
 import { Checkbox, Select } from 'antd'
 import type { ClothPlan, Match } from '../../api/client'
 import { useEditItem, useScene } from '../../job/scene'
+import { Folded } from '../../parts/Folded'
 import s from './lay.module.css'
 
 /** How each kind of piece is matched to the repeat, and which items lie in line. */
@@ -13,8 +14,7 @@ export function Matches({ matches }: { matches: ClothPlan['matches'] }) {
   const line = (item: string, inLine: boolean) => editItem('', item, (old) => void (old.inLine = inLine))
   const items = [...new Set(matches.map((match) => match.item))]
   return (
-    <details className={clsx(s.demands, s.matches)}>
-      <summary>How pieces match</summary>
+    <Folded className={clsx(s.demands, s.matches)} summary="How pieces match">
       {items.map((id) => {
         const own = matches.filter((match) => match.item === id)
         return (
@@ -51,6 +51,6 @@ export function Matches({ matches }: { matches: ClothPlan['matches'] }) {
           </fieldset>
         )
       })}
-    </details>
+    </Folded>
   )
 }

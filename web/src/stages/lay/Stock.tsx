@@ -5,6 +5,7 @@ import { newId, answer, api, type Cloth, type Remnant } from '../../api/client'
 import { ClothEntry, type ClothGroup } from '../../job/ClothEntry'
 import { identity } from '../../parts/identity'
 import { useDocument, useScene, useUnit } from '../../job/scene'
+import { Folded } from '../../parts/Folded'
 import s from './lay.module.css'
 
 /** Remnants and part rolls that are there: laid on before anything is bought. */
@@ -13,8 +14,7 @@ export function Stock({ cloth, planned, edit }: ClothGroup) {
   const change = (at: number, remnant: Remnant, step?: string) =>
     edit({ stock: cloth.stock.map((each, n) => (n === at ? remnant : each)) }, step)
   return (
-    <details className={s.demands} open={cloth.stock.length > 0 || undefined}>
-      <summary>Remnants and part rolls that are there</summary>
+    <Folded className={s.demands} summary="Remnants and part rolls that are there" asked={cloth.stock.length > 0}>
       {cloth.stock.map((remnant, at) => (
         <fieldset key={remnant.id || at} className="cloth-fields">
           <legend>{remnant.name || `Remnant ${at + 1}`}</legend>
@@ -55,7 +55,7 @@ export function Stock({ cloth, planned, edit }: ClothGroup) {
       >
         Add a remnant
       </Button>
-    </details>
+    </Folded>
   )
 }
 
