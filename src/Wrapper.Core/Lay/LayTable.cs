@@ -33,6 +33,10 @@ public sealed record ClothLay(Placed Best, Placed Hand, Length ShortestPossible,
             ? (int)Math.Ceiling(100m * (Length - shortest).Ticks / shortest.Ticks)
         : null;
 
+    /// <summary>A lay of no pieces.</summary>
+    internal static ClothLay Nothing(LayCloth cloth) =>
+        new(new Placed([], Length.Zero), new Placed([], Length.Zero), Length.Zero, []) { Stock = cloth.Stock };
+
     /// <summary>How much of a length lies beyond the stock.</summary>
     public Length Off(Length length) => Length.Max(Length.Zero, length - Stock);
 }

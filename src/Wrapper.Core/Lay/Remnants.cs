@@ -25,6 +25,68 @@ public static class Remnants
         CancellationToken cancel = default
     )
     {
+        return
+        [
+            .. Free(
+                    lay,
+                    pieces,
+                    cloth,
+                    length,
+                    (across, along) => across >= Least.Ticks && along >= Least.Ticks,
+                    Most,
+                    cancel
+                )
+                .OrderByDescending(left => (double)left.Along.Ticks * left.Across.Ticks)
+                .Take(Most),
+        ];
+    }
+
+    /// <summary>
+    /// Rectangles that are free as far as <paramref name="length"/> and <paramref name="useful"/> (across, along), on
+    /// each remnant or article the largest first and no more than <paramref name="most"/>; they do not overlap. Each is
+    /// looked for when it is asked for.
+    /// </summary>
+    internal static IEnumerable<Patch> Free(
+        Placed lay,
+        IReadOnlyDictionary<string, LayPiece> pieces,
+        LayCloth cloth,
+        Length length,
+        Func<long, long, bool> useful,
+        int most,
+        CancellationToken cancel
+    )
+    {
+        var taken = Taken(lay, pieces, cloth, cancel);
+        var from = 0L;
+        foreach (var end in cloth.Ends(length.Ticks).Append(long.MaxValue).Select(end => Math.Min(end, length.Ticks)))
+        {
+            if (end <= from)
+                continue;
+            var usable =
+                cloth.StockLengthAt(new Length(from)) is var (index, _) && index < cloth.StockLengths.Count
+                    ? cloth.StockLengths[index].Usable
+                    : cloth.Usable;
+            var here = taken
+                .Where(cell => cell.Top > from && cell.Bottom < end && cell.Left < usable.Ticks && cell.Right > 0)
+                .ToList();
+            foreach (var cell in Within(new Cell(0, from, usable.Ticks, end), here, useful, most, cancel))
+                yield return new Patch(
+                    new Length(cell.Bottom),
+                    new Length(cell.Left),
+                    new Length(cell.Top - cell.Bottom),
+                    new Length(cell.Right - cell.Left)
+                );
+            from = end;
+        }
+    }
+
+    private static List<Cell> Taken(
+        Placed lay,
+        IReadOnlyDictionary<string, LayPiece> pieces,
+        LayCloth cloth,
+        CancellationToken cancel
+    )
+    {
         List<Cell> taken =
         [
             .. cloth.Flaws.Select(flaw => new Cell(
@@ -48,45 +110,17 @@ public static class Remnants
                     ))
             );
         }
-        List<Cell> found = [];
-        var from = 0L;
-        foreach (var end in cloth.Ends(length.Ticks).Append(long.MaxValue).Select(end => Math.Min(end, length.Ticks)))
-        {
-            if (end <= from)
-                continue;
-            var usable =
-                cloth.StockLengthAt(new Length(from)) is var (index, _) && index < cloth.StockLengths.Count
-                    ? cloth.StockLengths[index].Usable
-                    : cloth.Usable;
-            found.AddRange(
-                Within(
-                    new Cell(0, from, usable.Ticks, end),
-                    [
-                        .. taken.Where(cell =>
-                            cell.Top > from && cell.Bottom < end && cell.Left < usable.Ticks && cell.Right > 0
-                        ),
-                    ],
-                    cancel
-                )
-            );
-            from = end;
-        }
-        return
-        [
-            .. found
-                .OrderByDescending(Area)
-                .Take(Most)
-                .Select(cell => new Patch(
-                    new Length(cell.Bottom),
-                    new Length(cell.Left),
-                    new Length(cell.Top - cell.Bottom),
-                    new Length(cell.Right - cell.Left)
-                )),
-        ];
+        return taken;
     }
 
     // Columns between all left and right edges, rows between all lower and upper ones.
-    private static IEnumerable<Cell> Within(Cell all, List<Cell> taken, CancellationToken cancel)
+    private static IEnumerable<Cell> Within(
+        Cell all,
+        List<Cell> taken,
+        Func<long, long, bool> useful,
+        int most,
+        CancellationToken cancel
+    )
     {
         long[] xs =
         [
@@ -120,7 +154,7 @@ public static class Remnants
         }
         foreach (var cell in taken)
             Cover(cell);
-        for (var n = 0; n < Most && Largest(xs, ys, covered, cancel) is { } cell; n++)
+        for (var n = 0; n < most && Largest(xs, ys, covered, useful, cancel) is { } cell; n++)
         {
             yield return cell;
             Cover(cell);
@@ -129,7 +163,13 @@ public static class Remnants
 
     // Under each row the free height of every column, then the largest rectangle under that skyline, found with a
     // stack of rising heights (the largest rectangle in a histogram).
-    private static Cell? Largest(long[] xs, long[] ys, ulong[,] covered, CancellationToken cancel)
+    private static Cell? Largest(
+        long[] xs,
+        long[] ys,
+        ulong[,] covered,
+        Func<long, long, bool> useful,
+        CancellationToken cancel
+    )
     {
         Cell? best = null;
         // Where the free cloth under a row's upper edge begins, for each column.
@@ -151,9 +191,8 @@ public static class Remnants
                     start = begun;
                     var cell = new Cell(xs[begun], bottom, xs[column], ys[row + 1]);
                     if (
-                        cell.Right - cell.Left >= Least.Ticks
-                        && cell.Top - cell.Bottom >= Least.Ticks
-                        && (best is not { } other || Area(cell) > Area(other))
+                        (best is not { } other || Area(cell) > Area(other))
+                        && useful(cell.Right - cell.Left, cell.Top - cell.Bottom)
                     )
                         best = cell;
                 }

@@ -15,7 +15,9 @@ public static class Minutes
     /// <summary>Whole minutes for one cover, cutting included.</summary>
     public static int Of(Pattern pattern)
     {
-        var minutes = (CutAPiece * pattern.Pieces.Sum(piece => piece.Quantity)) + (SeamToMatch * pattern.Seams.Count);
+        var minutes =
+            (CutAPiece * (pattern.Pieces.Sum(piece => piece.Quantity) + (pattern.Covering is null ? 0 : 1)))
+            + (SeamToMatch * pattern.Seams.Count);
         foreach (var line in Stitching.Of(pattern))
             minutes +=
                 (PerMetre(line.Kind) * line.Length.Value.Ticks / 3_840_000m)

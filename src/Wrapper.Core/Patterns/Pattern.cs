@@ -41,11 +41,18 @@ public sealed record Pattern
     /// <summary>Remarks and cautions.</summary>
     public IReadOnlyList<Remark> Remarks { get; init; } = [];
 
+    /// <summary>What covers its cord; null where there is none.</summary>
+    public CordCovering? Covering { get; init; }
+
     /// <summary>Whether every second cover is the mirror image of the first: left and right.</summary>
     public bool InPairs { get; init; }
 
     /// <summary>The pattern with one piece replaced by <paramref name="piece"/> of the same key.</summary>
     public Pattern With(Piece piece) => this with { Pieces = [.. Pieces.Select(p => p.Key == piece.Key ? piece : p)] };
+
+    /// <summary>What its pieces and its cord are cut from.</summary>
+    public IEnumerable<ClothRole> Roles =>
+        Pieces.Select(piece => piece.Role).Concat(Covering is null ? [] : [ClothRole.CordCovering]).Distinct();
 
     /// <summary>The piece of a key.</summary>
     public Piece Piece(string key) => Pieces.First(piece => piece.Key == key);

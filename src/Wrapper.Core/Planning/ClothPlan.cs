@@ -18,6 +18,12 @@ public sealed record ClothPlan(
 )
 {
     /// <summary>
+    /// The pieces that a lay is looked for; the rest of <see cref="Pieces"/> are cord strips, cut last from what these
+    /// leave.
+    /// </summary>
+    public IReadOnlyList<LayPiece> Panels { get; init; } = Pieces;
+
+    /// <summary>
     /// What a maker gets who counts whole widths for every joined piece, and rows for the rest; null where nothing is
     /// joined.
     /// </summary>
@@ -80,19 +86,21 @@ public sealed record ClothPlan(
         )
             .Take(Plan.MostPieces + 1)
             .ToList();
-        var all = items.Sum(item =>
+        var count = items.Sum(item =>
             (long)item.Quantity * (item.Draft.Pattern?.Pieces.Sum(piece => (long)piece.Quantity) ?? 0)
         );
         var (pieces, matches, repeat) = Matching.Apply(
-            all > Plan.MostPieces ? [] : cut,
+            count > Plan.MostPieces ? [] : cut,
             reading.CanBeLaid ? reading.ForLay : reading.ForLay with { Repeat = null }
         );
         var onTable = reading.ForLay with { Repeat = repeat ?? reading.ForLay.Repeat };
-        if (all > Plan.MostPieces)
+        var cord = CordOnCloth.Of(count > Plan.MostPieces ? [] : items, job, cloth, onTable);
+        pieces.AddRange(cord.Panels);
+        if (count > Plan.MostPieces)
             reading.Problems.Add(
                 new Problem(
                     $"cloths.{cloth.Id}.pieces",
-                    $"{all}",
+                    $"{count}",
                     0,
                     $"more than {Plan.MostPieces} pieces are cut in this job: lower the quantities, or make several jobs of it",
                     $"{Plan.MostPieces}"
@@ -101,11 +109,11 @@ public sealed record ClothPlan(
                     Stage = Stage.Lay,
                 }
             );
-        if (!reading.CanBeLaid || pieces.Count == 0 || all > Plan.MostPieces)
+        if (!reading.CanBeLaid || (pieces.Count == 0 && cord.Demands.Count == 0) || count > Plan.MostPieces)
             return new ClothPlan(reading, pieces, null, null, reading.Problems)
             {
                 ForLay = onTable,
-                CutOtherwise = FindCutOtherwise(cloth, pieces, job.Unit),
+                CutOtherwise = FindCutOtherwise(cloth, [.. pieces, .. cord.CutLoose], job.Unit),
             };
         // What is cut is where it is, whether the print matches there or not.
         var cutAlready = cloth.Cut.Select(each => each.Piece).ToHashSet();
@@ -121,9 +129,13 @@ public sealed record ClothPlan(
             {
                 ForLay = pinned,
                 RefusedPins = refused,
-                CutOtherwise = FindCutOtherwise(cloth, pieces, job.Unit),
+                CutOtherwise = FindCutOtherwise(cloth, [.. pieces, .. cord.CutLoose], job.Unit),
             };
-        var laid = kept is null ? LayTable.Of(pieces, pinned, cancel) : kept.Of(pieces, pinned, cancel);
+        var panels =
+            pieces.Count == 0 ? ClothLay.Nothing(pinned)
+            : kept is null ? LayTable.Of(pieces, pinned, cancel)
+            : kept.Of(pieces, pinned, cancel);
+        var (strips, laid) = Strips.After(panels, pieces, pinned, cord.Demands, cancel);
         if (laid.Best.Length > 2 * LengthLimits.Most)
         {
             reading.Problems.Add(
@@ -147,20 +159,16 @@ public sealed record ClothPlan(
                 .Misfits.DistinctBy(misfit => misfit.Label)
                 .Select(misfit => Misfits.TooWide(misfit, reading, job.Unit)),
         ];
-        return new ClothPlan(
-            reading,
-            pieces,
-            laid,
-            problems.Count == 0 ? Buying.Of(laid.Length, reading) : null,
-            problems
-        )
+        List<LayPiece> all = [.. pieces, .. strips];
+        return new ClothPlan(reading, all, laid, problems.Count == 0 ? Buying.Of(laid.Length, reading) : null, problems)
         {
+            Panels = pieces,
             Matches = matches,
-            Beyond = FindBeyond(laid, pieces, reading),
-            ByWidths = CountWidths(pieces, items, job, reading),
+            Beyond = FindBeyond(laid, all, reading),
+            ByWidths = CountWidths(pieces, items, job, reading) + (laid.Hand.Length - panels.Hand.Length),
             RefusedPins = refused,
             ForLay = pinned,
-            CutOtherwise = FindCutOtherwise(cloth, pieces, job.Unit),
+            CutOtherwise = FindCutOtherwise(cloth, [.. pieces, .. cord.CutLoose], job.Unit),
         };
     }
 

@@ -50,22 +50,21 @@ public sealed record Enough(
             );
         if (room >= lay.ShortestPossible)
         {
-            var tighter = LaySearch.Run(
-                one.Pieces,
+            LaySearch.Run(
+                one.Panels,
                 one.ForLay,
                 seed: 1,
-                found => kept.Better(one.Pieces, one.ForLay, found),
+                found => kept.Better(one.Panels, one.ForLay, found),
                 cancel,
                 rounds: 4
             );
-            if (tighter.Best.Length <= room)
-                return new Enough(
-                    have,
-                    one.Reading.BeforeWashing(tighter.Length) + buying.ToStart + buying.ForSkew,
-                    true,
-                    [],
-                    []
-                );
+            var again = ClothPlan.Of(one.Reading.Cloth, [.. plan.Items], job, lay: true, kept, cancel);
+            if (
+                again.Buying is { } tighter
+                && tighter.Needed + tighter.ToStart + tighter.ForSkew is var now
+                && now <= have
+            )
+                return new Enough(have, now, true, [], []);
         }
         var choices = Savings
             .Of(job, drafting, kept, cancel, closing)

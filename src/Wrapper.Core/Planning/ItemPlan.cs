@@ -52,20 +52,35 @@ public sealed record ItemPlan(Item Item, int Number, Draft Draft, IReadOnlyDicti
         if (Draft.Pattern is null || job.Cloths.Count == 0 || WithoutCloth(job).Any())
             return null;
         var sum = Length.Zero;
+        var cut = CutPiece.Of(this).Where(piece => !piece.Lay.Role.IsFilling()).ToList();
         foreach (
-            var cut in CutPiece
-                .Of(this)
-                .Where(piece => !piece.Lay.Role.IsFilling())
-                .GroupBy(piece => job.ClothOf(Item, piece.Lay.Role))
+            var id in Draft
+                .Pattern.Roles.Where(role => !role.IsFilling())
+                .Select(role => job.ClothOf(Item, role))
+                .Distinct()
         )
         {
             // Reckoned on new cloth, even where the job has remnants.
-            var cloth = new ClothReading(job.Cloths.First(cloth => cloth.Id == cut.Key) with { Stock = [] }, job.Unit);
-            var (pieces, _, repeat) = Matching.Apply([.. cut], cloth.ForLay);
-            if (
-                !cloth.CanBeLaid
-                || LayTable.Of(pieces, cloth.ForLay with { Repeat = repeat }, cancel) is not { Misfits.Count: 0 } lay
-            )
+            var cloth = new ClothReading(
+                job.Cloths.First(cloth => cloth.Id == id) with
+                {
+                    Stock = [],
+                    Cut = [],
+                },
+                job.Unit
+            );
+            if (!cloth.CanBeLaid)
+                return null;
+            var (pieces, _, repeat) = Matching.Apply(
+                [.. cut.Where(piece => job.ClothOf(Item, piece.Lay.Role) == id)],
+                cloth.ForLay
+            );
+            var forLay = cloth.ForLay with { Repeat = repeat };
+            var cord = CordOnCloth.Of([this], job, cloth.Cloth, forLay);
+            pieces.AddRange(cord.Panels);
+            var panels = pieces.Count == 0 ? ClothLay.Nothing(forLay) : LayTable.Of(pieces, forLay, cancel);
+            var (_, lay) = Strips.After(panels, pieces, forLay, cord.Demands, cancel);
+            if (lay.Misfits.Count > 0)
                 return null;
             sum += lay.Length;
         }

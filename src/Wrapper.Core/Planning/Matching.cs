@@ -30,7 +30,7 @@ internal sealed class Matching
     private static PieceMatch Of(ItemPlan item, Piece piece, Piece? leader)
     {
         var usual =
-            piece.Grain == Grain.Either || piece.Role == ClothRole.CordCovering ? Match.Free
+            piece.Grain == Grain.Either ? Match.Free
             : leader?.Grain == piece.Grain ? Match.Follows
             : Match.Same;
         var match = item.Item.Matches.GetValueOrDefault(piece.Key, usual);

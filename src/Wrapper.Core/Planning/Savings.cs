@@ -111,7 +111,7 @@ public static class Savings
         if (changed.Draft.Pattern is null)
             return null;
         List<ItemPlan> items = [.. plan.Items.Select(each => each == item ? changed : each)];
-        var touched = item.Draft.Pattern!.Pieces.Select(piece => job.ClothOf(item.Item, piece.Role)).ToHashSet();
+        var touched = item.Draft.Pattern!.Roles.Select(role => job.ClothOf(item.Item, role)).ToHashSet();
         var (saves, buysLess) = (Length.Zero, Length.Zero);
         decimal? costsLess = 0;
         var needs = new Dictionary<string, Length>();

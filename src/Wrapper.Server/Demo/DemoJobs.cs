@@ -80,7 +80,7 @@ public static class DemoJobs
                     "slate",
                     JobUnit.Inch,
                     [("W", "22 1/4"), ("L", "19 1/4"), ("T", "4"), ("r", "3")],
-                    []
+                    [("strips", "bias")]
                 ) with
                 {
                     Quantity = "2",
@@ -180,7 +180,8 @@ public static class DemoJobs
                         ("C", "5"),
                     ],
                     ("lean", "in"),
-                    ("armTop", "rolled")
+                    ("armTop", "rolled"),
+                    ("strips", "bias")
                 ),
                 Of(
                     new BoxCushionStrip(),
@@ -257,11 +258,18 @@ public static class DemoJobs
                 {
                     Quantity = "2",
                 },
-                Of(new Bolster(), "bolster", "Bolsters", [("d", "18"), ("L", "58")]) with
+                Of(new Bolster(), "bolster", "Bolsters", [("d", "18"), ("L", "58")], ("strips", "bias")) with
                 {
                     Quantity = "2",
                 },
-                Of(new BoxCushionStrip(), "stool", "Round stools", [("d", "34"), ("T", "5")], ("shape", "round")) with
+                Of(
+                    new BoxCushionStrip(),
+                    "stool",
+                    "Round stools",
+                    [("d", "34"), ("T", "5")],
+                    ("shape", "round"),
+                    ("strips", "bias")
+                ) with
                 {
                     Quantity = "3",
                 },
@@ -298,6 +306,7 @@ public static class DemoJobs
                     "Alcove seat, traced",
                     [("O", "0, 0; 70, 0; 70, 30; 58, 42 hollow 14; 12, 42; 0, 30 hollow 14"), ("T", "7")],
                     ("shape", "traced"),
+                    ("strips", "slanted"),
                     ("panelGrain", "either")
                 ),
             ],

@@ -56,7 +56,7 @@ public sealed record RoleView(ClothRole Role, string? Cloth, bool Filling)
     // While the item is in doubt its pieces are not known; what was chosen for them stays in sight.
     internal static IReadOnlyList<RoleView> Of(ItemPlan plan, JobDocument job) =>
         [
-            .. (plan.Draft.Pattern?.Pieces.Select(piece => piece.Role) ?? plan.Item.OtherCloths.Keys)
+            .. (plan.Draft.Pattern?.Roles ?? plan.Item.OtherCloths.Keys)
                 .Append(ClothRole.Face)
                 .Distinct()
                 .Order()

@@ -52,6 +52,13 @@ internal static class PinEndpoints
                                         cloth.Pieces.Count > 0 ? cloth.Pieces[0].Id : ""
                                     ),
                                 ]);
+                            if (cloth.Panels.All(panel => panel.Id != request.Piece))
+                                return TypedResults.Ok(
+                                    new MoveView(
+                                        null,
+                                        "cord strips are cut last, from what the panels leave: move those, and the strips follow"
+                                    )
+                                );
                             // Snapped to what is pinned first of all, then to what lies there now.
                             Length Of(long hundredths) => Length.Millimetres(hundredths / 100m);
                             var pin = Pinning.Snapped(

@@ -32,12 +32,14 @@ public sealed record LayView(
     IReadOnlyList<RemnantView> Remnants,
     LengthView? FoldedTo,
     long? FoldEnd,
-    BeyondView? Beyond
+    BeyondView? Beyond,
+    IReadOnlyList<string> CordStrips
 )
 {
     internal static LayView Of(ClothLay lay, ClothPlan plan, JobUnit unit, bool wrongSideUp, CancellationToken cancel)
     {
         var pieces = plan.Pieces.ToDictionary(piece => piece.Id);
+        var strips = plan.Pieces.Select(piece => piece.Id).Except(plan.Panels.Select(piece => piece.Id)).ToHashSet();
         var usable = plan.Reading.Usable.Value;
         var laid = lay.Best;
         if (wrongSideUp)
@@ -69,12 +71,13 @@ public sealed record LayView(
             new BoxView(0, 0, length, Drawing.Hundredths(usable)),
             [
                 .. laid
-                    .Placements.OrderBy(at => at.Y)
+                    .Placements.OrderBy(at => strips.Contains(at.Id))
+                    .ThenBy(at => at.Y)
                     .ThenBy(at => at.X)
                     .Select(at =>
                     {
                         cancel.ThrowIfCancellationRequested();
-                        return PlacedView.Of(pieces[at.Id], at, unit, plan);
+                        return PlacedView.Of(pieces[at.Id], at, unit, plan, strips.Contains(at.Id));
                     }),
             ],
             RulerView.Of(shown, unit),
@@ -106,9 +109,17 @@ public sealed record LayView(
                     Labels.Counted(beyond.Pieces),
                     Drawing.Hundredths(lay.Stock + plan.Reading.RollEnd!.Value)
                 )
-                : null
+                : null,
+            [.. CordStripsOf(plan, unit)]
         );
     }
+
+    // "5 strips 1 7/8 x 53 in, 1 of 31 in", by width and how they are cut; squares for tubes too.
+    private static IEnumerable<string> CordStripsOf(ClothPlan plan, JobUnit unit) =>
+        from piece in plan.Pieces
+        where piece.Id.StartsWith(Core.Lay.Strips.Prefix, StringComparison.Ordinal)
+        group piece by string.Join('/', piece.Id.Split('/')[..^1]) into alike
+        select Core.Planning.CordOnCloth.Told([.. alike], unit);
 }
 
 /// <summary>
@@ -225,7 +236,8 @@ public sealed record TickView(long At, string Figure);
 /// from the selvedge, each rounded once to the tape mark.
 /// Pieces come in cutting order: from the squared end, then from the selvedge. <paramref name="On"/> is the remnant or
 /// article that it is cut from, whose own squared end is measured from;
-/// empty for the roll; a piece that is <paramref name="Matched"/> is moved by whole repeats.
+/// empty for the roll; a piece that is <paramref name="Matched"/> is moved by whole repeats. A strip that is
+/// <paramref name="CutLast"/> follows from where the panels lie.
 /// </summary>
 public sealed record PlacedView(
     string Id,
@@ -243,10 +255,11 @@ public sealed record PlacedView(
     JobPin Here,
     bool Pinned,
     JobCut Size,
-    bool IsCut
+    bool IsCut,
+    bool CutLast
 )
 {
-    internal static PlacedView Of(LayPiece piece, Placement at, JobUnit unit, ClothPlan plan)
+    internal static PlacedView Of(LayPiece piece, Placement at, JobUnit unit, ClothPlan plan, bool cutLast)
     {
         var (index, start) = plan.ForLay.StockLengthAt(at.Y);
         if (index == plan.ForLay.StockLengths.Count && plan.ForLay.Article is null)
@@ -269,7 +282,8 @@ public sealed record PlacedView(
             plan.ForLay.PinAt(at),
             plan.ForLay.Pins.Any(pin => pin.Id == at.Id),
             new JobCut(piece.Id, piece.Across(0).Ticks, piece.Along(0).Ticks),
-            plan.Reading.Cloth.Cut.Any(cut => cut.Piece == at.Id)
+            plan.Reading.Cloth.Cut.Any(cut => cut.Piece == at.Id),
+            cutLast
         );
 
         LengthView Mark(Length length) => LengthView.Finished(length, unit);

@@ -864,6 +864,7 @@ export interface components {
             /** Format: int64 */
             foldEnd: null | number;
             beyond: null | components["schemas"]["BeyondView"];
+            cordStrips: string[];
         };
         /**
          * @description A length: its count of 1/3840 mm, the tape reading in the job's unit, and the residue beside the mark ("a thread
@@ -1066,7 +1067,8 @@ export interface components {
          *     from the selvedge, each rounded once to the tape mark.
          *     Pieces come in cutting order: from the squared end, then from the selvedge. On is the remnant or
          *     article that it is cut from, whose own squared end is measured from;
-         *     empty for the roll; a piece that is Matched is moved by whole repeats.
+         *     empty for the roll; a piece that is Matched is moved by whole repeats. A strip that is
+         *     CutLast follows from where the panels lie.
          */
         PlacedView: {
             id: string;
@@ -1086,6 +1088,7 @@ export interface components {
             pinned: boolean;
             size: components["schemas"]["JobCut"];
             isCut: boolean;
+            cutLast: boolean;
         };
         /**
          * @description A whole job planned: items in order, cloths with lays and purchases, totals, what is wrong beyond single fields, and

@@ -1,6 +1,4 @@
 using Wrapper.Core.Declaring;
-using Wrapper.Core.Geometry;
-using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Lengths.Workings;
 using Wrapper.Core.Patterns;
@@ -27,34 +25,26 @@ internal static class Cord
         75
     );
 
-    internal static readonly OptionChoice<CoveringCut> CutOfStrips = Choice.Of(
+    internal static readonly OptionChoice<StripCut> CutOfStrips = Choice.Of(
         "strips",
         "Covering strips",
         Group,
-        Option.Of(CoveringCut.Bias, "On the bias", "Goes round corners without puckers; cut at 45° across a block."),
         Option.Of(
-            CoveringCut.Slanted,
-            "On the bias, one by one",
-            "Each strip is laid by itself, wherever there is room at 45°: less waste, more joins to keep in order."
+            StripCut.Straight,
+            "Straight strips",
+            "Across or along, from what the panels leave; for straight runs and square corners."
         ),
         Option.Of(
-            CoveringCut.Across,
-            "Across the cloth",
-            "Less waste; for straight runs and cloth that gives a little."
+            StripCut.ShortBias,
+            "Short bias strips",
+            "At 45° from what the panels leave; for tight curves, with more joins to press."
+        ),
+        Option.Of(
+            StripCut.Tube,
+            "Bias from a tube",
+            "One square for all covers of a cloth, sewn to a tube and cut in a spiral; for tight curves and long runs."
         )
     );
-
-    internal static readonly LengthChoice BlockWidth = Choice.OfLength(
-        "blockWidth",
-        "Strips cut across",
-        Group,
-        Length.Inches(36),
-        900,
-        new LengthLimits(Length.Inches(6), Length.Inches(120), "36", "90")
-    ) with
-    {
-        Note = "The width of the block that the strips are cut from, or their length when cut across.",
-    };
 
     internal static readonly LengthChoice StripJoin = Choice.OfLength(
         "stripJoin",
@@ -94,7 +84,6 @@ internal static class Cord
             CordDiameter.AskedWhen(asked, Cording.Both),
             CordJoin.AskedWhen(asked, Cording.Both),
             CutOfStrips.AskedWhen(asked, Cording.Both),
-            BlockWidth.AskedWhen(asked, Cording.Both),
             StripJoin.AskedWhen(asked, Cording.Both),
         ];
 
@@ -103,7 +92,7 @@ internal static class Cord
         reading.Chosen(asked ?? Corded) is Cording.Both;
 
     /// <summary>
-    /// The pattern with the cord of all its cord lines, one join for each of them, and the pieces that cover it.
+    /// The pattern with the cord of all its cord lines, one join for each of them, and the covering that it asks for.
     /// </summary>
     public static Pattern Apply(Pattern pattern, Reading reading)
     {
@@ -115,159 +104,42 @@ internal static class Cord
             Sum.Of(corded.Select(seam => seam.Drafted))
             + (joins * (Working)new Allowance("j", AllowanceRole.Join, reading[CordJoin]))
         ).As("C", "cord");
-        var covering = Covering(reading, cord);
-        return pattern with
-        {
-            Pieces = [.. pattern.Pieces, covering],
-            Uses = [.. pattern.Uses, .. RawEdges(covering)],
-            Notions = [new("cord", "cord", cord) { OffTheRoll = true }, .. pattern.Notions],
-        };
-    }
-
-    /// <summary>The block (bias) or the strips (across) that cover <paramref name="cord"/>, raw on all sides.</summary>
-    private static Piece Covering(Reading reading, Working cord)
-    {
         var diameter = Working.Of("cord diameter", "cord diameter", reading[CordDiameter]);
         var strip = (diameter.TimesPi() + (2 * reading[EdgeAllowances.Seam]))
             .UpTo(Length.Inches(0, 1, 8))
-            .As("strip width", "width of the covering strip");
-        var across = Working.Of("a", "width cut across", reading[BlockWidth]);
-        var join = new Allowance("j'", AllowanceRole.Join, reading[StripJoin]);
-        return reading.Chosen(CutOfStrips) switch
+            .As("w_c", "width of the covering strip");
+        var cut = reading.Chosen(CutOfStrips);
+        return pattern with
         {
-            CoveringCut.Bias => Bias(cord, strip, across, join),
-            CoveringCut.Slanted => Slanted(cord, strip, across, join),
-            _ => Straight(cord, strip, across, join),
-        };
-    }
-
-    // A strip cut at 45° across a is a√2 long and each join, on the straight grain, takes 2√2 j' of it.
-    private static Piece Bias(Working cord, Working strip, Working across, Working join)
-    {
-        var (each, ends, slant, count) = OnBias(cord, strip, across, join);
-        var block = across + (count * slant);
-        var (w, h) = (across.Value, block.Value);
-        return Raw("cord-block", "cord covering, bias block", 1, across, block) with
-        {
-            Lines =
+            Covering = new CordCovering(cord, strip, reading[StripJoin], cut),
+            Finished =
             [
-                .. Enumerable
-                    .Range(0, count + 1)
-                    .Select(i => new InnerLine(
-                        "strip",
-                        new(Length.Zero, i * slant.Value),
-                        new(w, (i * slant.Value) + w)
-                    )),
+                .. pattern.Finished,
+                ("strip to cover the cord, joined", cord),
+                ("strip to cover the cord, cut wide", strip),
             ],
-            Sizes =
-            [
-                new("width", SizeKind.Cut, across, new(Length.Zero, Length.Zero), new(w, Length.Zero)),
-                new("block length", SizeKind.Cut, block, new(Length.Zero, Length.Zero), new(Length.Zero, h)),
-                new("strip width", SizeKind.Cut, strip, new(Length.Zero, Length.Zero), new(Length.Zero, slant.Value)),
-                new(
-                    "strips when joined",
-                    SizeKind.Finished,
-                    (count * each) + ends,
-                    new(Length.Zero, slant.Value),
-                    new(w, slant.Value + w)
-                ),
-            ],
-            Note = $"{count} strips at 45° across the block",
+            Notions = [new("cord", "cord", cord) { OffTheRoll = true }, .. pattern.Notions],
+            Remarks =
+                cut == StripCut.Straight ? [.. pattern.Remarks, .. TightCurves(pattern, corded)] : pattern.Remarks,
         };
     }
 
-    // The same strips as parallelograms, ends on the straight grain: a quarter turned they lie at 45° too.
-    private static Piece Slanted(Working cord, Working strip, Working across, Working join)
+    // Read off the corded edges: whichever curve is too tight for straight strips.
+    private static IEnumerable<Remark> TightCurves(Pattern pattern, IEnumerable<Seam> corded)
     {
-        var (each, ends, slant, count) = OnBias(cord, strip, across, join);
-        var (w, h) = (across.Value, slant.Value);
-        return Raw("cord-slant", "cord covering, bias strip", count, across, slant) with
-        {
-            Shape = d => new Outline([
-                new("lower", new(Length.Zero, Length.Zero)),
-                new("right", new(d["width"], d["width"])),
-                new("upper", new(d["width"], d["width"] + d["height"])),
-                new("left", new(Length.Zero, d["height"])),
-            ]),
-            Sizes =
-            [
-                new("width", SizeKind.Cut, across, new(Length.Zero, Length.Zero), new(w, Length.Zero)),
-                new("height", SizeKind.Cut, across + slant, new(Length.Zero, Length.Zero), new(Length.Zero, w + h)),
-                new(
-                    "end, up the straight grain",
-                    SizeKind.Cut,
-                    slant,
-                    new(Length.Zero, Length.Zero),
-                    new(Length.Zero, h)
-                ),
-                new("strip width", SizeKind.Cut, strip, new(Length.Zero, Length.Zero), new(Length.Zero, h)),
-                new("strips when joined", SizeKind.Finished, (count * each) + ends, new(Length.Zero, h), new(w, h + w)),
-            ],
-        };
+        var curves =
+            from seam in corded
+            from run in seam.OneSide.Concat(seam.OtherSide)
+            where pattern.Piece(run.Piece).Stitch.Edges.First(edge => edge.Name == run.Edge).Radius < Tight
+            select pattern.Piece(run.Piece).Name;
+        if (curves.Distinct().ToList() is { Count: > 0 } pieces)
+            yield return new Remark(
+                $"The cord turns tightly round the {string.Join(" and the ", pieces)}: straight covering strips pucker there, bias strips lie flat."
+            );
     }
 
-    private static (Working Each, Working Ends, Working Slant, int Count) OnBias(
-        Working cord,
-        Working strip,
-        Working across,
-        Working join
-    )
-    {
-        var each = (across - (2 * join)).TimesRoot2();
-        var ends = (2 * join).TimesRoot2();
-        return (each, ends, strip.TimesRoot2(), Strips(cord.Value - ends.Value, each.Value));
-    }
-
-    private static Piece Straight(Working cord, Working strip, Working across, Working join)
-    {
-        var each = across - (2 * join);
-        var count = Strips(cord.Value - (2 * join.Value), each.Value);
-        return Raw("cord-strip", "cord covering strip", count, across, strip) with
-        {
-            Sizes =
-            [
-                new("length", SizeKind.Cut, across, new(Length.Zero, Length.Zero), new(across.Value, Length.Zero)),
-                new("strip width", SizeKind.Cut, strip, new(Length.Zero, Length.Zero), new(Length.Zero, strip.Value)),
-                new(
-                    "strips when joined",
-                    SizeKind.Finished,
-                    (count * each) + (2 * join),
-                    new(Length.Zero, strip.Value),
-                    new(across.Value, strip.Value)
-                ),
-            ],
-        };
-    }
-
-    private static Piece Raw(string key, string name, int quantity, Working width, Working height) =>
-        new(
-            key,
-            name,
-            quantity,
-            new Dictionary<string, Working> { ["width"] = width, ["height"] = height },
-            d => Outline.Rectangle(d["width"], d["height"])
-        )
-        {
-            Grain = Grain.Either,
-            Role = ClothRole.CordCovering,
-        };
-
-    private static int Strips(Length covered, Length each) =>
-        Math.Max(1, (int)((covered.Ticks + each.Ticks - 1) / each.Ticks));
-
-    /// <summary>Raw edges of every instance of <paramref name="piece"/>.</summary>
-    private static IEnumerable<Use> RawEdges(Piece piece) =>
-        from instance in Enumerable.Range(1, piece.Quantity)
-        from edge in piece.Stitch.Edges
-        select new Use(EdgeUse.Raw, new Run(piece.Key, instance, edge.Name));
-}
-
-/// <summary>The answers to: Covering strips.</summary>
-internal enum CoveringCut
-{
-    Bias,
-    Slanted,
-    Across,
+    // Curves of less than about this radius want bias (craft §4.1).
+    private static readonly Length Tight = Length.Inches(10);
 }
 
 /// <summary>The answers to: Cord.</summary>

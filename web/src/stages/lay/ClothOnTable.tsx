@@ -197,6 +197,11 @@ const LaidCloth = memo(function LaidCloth({
           .
         </p>
       )}
+      {lay.cordStrips.length > 0 && (
+        <p data-testid={`cord-${cloth.id}`}>
+          <b>Cord, {cloth.name}:</b> {lay.cordStrips.join('; ')}. Cut last, from what the panels leave.
+        </p>
+      )}
       <LongerSearch cloth={cloth} planned={planned} />
       {!cloth.articleLength && <WidthsCompared cloth={cloth} />}
       <CuttingList lay={lay} items={items} cloth={cloth.id} name={cloth.name} wrongSideUp={side === 'wrong'} />

@@ -82,7 +82,7 @@ export const CuttingList = memo(function CuttingList({ lay, items, cloth, name, 
               </td>
               <td>{at + 1}</td>
               <th scope="row">
-                <b>{piece.label}</b> {called.get(piece.label)}
+                <b>{piece.label}</b> {piece.cutLast ? 'strip, cut last' : called.get(piece.label)}
                 {piece.on && <small> on {piece.on}</small>}
               </th>
               <td>{piece.alongRoll.text}</td>

@@ -38,8 +38,8 @@ export const LaidPiece = memo(function LaidPiece({
   moves: allowed,
   dragged,
 }: Props) {
-  // What is cut stays where it was cut.
-  const moves = piece.isCut ? undefined : allowed
+  // What is cut stays where it was cut, and cord strips follow from where the panels lie.
+  const moves = piece.isCut || piece.cutLast ? undefined : allowed
   const { box } = piece
   // The letter of the drawing, or as large as the piece allows.
   const most = Math.min(box.width * 0.45, box.height * 0.7)

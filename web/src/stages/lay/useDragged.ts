@@ -22,7 +22,7 @@ export function useDragged(placed: Placed[], moves: Moves | undefined) {
     ({ event, currentTarget, movement, last, canceled, memo }) => {
       const begun = memo as { piece: Placed; scale: number } | undefined
       const id = (event.target as Element).closest<SVGElement>('[data-laid]')?.dataset['laid']
-      const piece = begun?.piece ?? placed.find((each) => each.id === id && !each.isCut)
+      const piece = begun?.piece ?? placed.find((each) => each.id === id && !each.isCut && !each.cutLast)
       if (!piece) return undefined
       // A point of the screen is so much of the cloth.
       const scale = begun?.scale ?? (currentTarget as SVGSVGElement).getScreenCTM()?.a ?? 1
