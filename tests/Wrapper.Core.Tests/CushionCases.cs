@@ -117,47 +117,6 @@ public class CushionCases
         );
     }
 
-    // Cord 206, of which 2 x 1/4 x √2 = 0.7071 are ends; each strip (36 - 1/2) √2 = 50.2046: 4.09, so 5. 1 7/8 wide at
-    // 45° is 1 7/8 x √2 = 2.6517 up the straight grain.
-    [Fact]
-    public void Bias_strips_one_by_one()
-    {
-        var strip = Strip(("ease", "exact"), ("strips", "slanted")).Piece("cord-slant");
-        Assert.Equal(
-            (5, 1.875m, 2.6516m),
-            (
-                strip.Quantity,
-                strip.Sizes.Single(size => size.Name == "strip width").Working.Value is var w ? Items.Inches(w) : 0,
-                Items.Inches(strip.Cut.LengthOf("left"))
-            )
-        );
-        Assert.Equal(
-            (36m, 38.6516m),
-            strip.Cut.Bounds() is var (left, bottom, right, top)
-                ? (Items.Inches(right - left), Items.Inches(top - bottom))
-                : default
-        );
-        Assert.Equal(50.9117m, Items.Inches(strip.Cut.LengthOf("lower"))); // 36 √2: at 45°
-    }
-
-    // Cord 2 x 100 + 6 = 206; strips 36 long give 35 1/2 each when joined: (206 - 1/2) / 35 1/2 = 5.8, so 6 of them, 1
-    // 7/8 wide.
-    [Fact]
-    public void Covering_strips_across_the_cloth()
-    {
-        var pattern = Strip(("ease", "exact"), ("strips", "across"));
-        Assert.Equal(
-            (6, 36m, 1.875m),
-            (
-                pattern.Piece("cord-strip").Quantity,
-                pattern.Size("cord-strip", "length"),
-                pattern.Size("cord-strip", "strip width")
-            )
-        );
-        Assert.Equal(206m, Notion(pattern, "cord"));
-        Assert.DoesNotContain(Strip(("cord", "none")).Notions, notion => notion.Key == "cord");
-    }
-
     // Corner marks of the boxing: L - w = 17 1/2 and L - w + W = 47 1/2 from the first end, after the lap's 1 1/2.
     [Fact]
     public void Corner_marks_fall_where_the_corners_are()

@@ -10,8 +10,6 @@ public class HandbookExamples
     [InlineData("zip-strip", "cut length", 53.5)]
     [InlineData("boxing", "cut depth", 4.75)]
     [InlineData("boxing", "cut length", 81.5)]
-    [InlineData("cord-block", "strip width", 1.875)]
-    [InlineData("cord-block", "block length", 51.9099)] // 36 + 6 x 1 7/8 x √2
     public void Separate_strip(string piece, string size, decimal inches)
     {
         var pattern = Items.Pattern(Items.Example("box-cushion-strip"));
@@ -27,10 +25,17 @@ public class HandbookExamples
             (131.5m, 52.5m, 79m, 3.75m),
             (finished["perimeter"], finished["zip run"], finished["boxing run"], finished["finished depth"])
         );
-        Assert.Equal([2, 2, 1, 1], pattern.Pieces.Select(piece => piece.Quantity));
+        Assert.Equal([2, 2, 1], pattern.Pieces.Select(piece => piece.Quantity));
         Assert.Equal(269m, Items.Inches(pattern.Notions.Single(n => n.Key == "cord").Length!.Value));
         Assert.Equal(53.5m, Items.Inches(pattern.Notions.Single(n => n.Key == "zip").Length!.Value));
-        Assert.Equal(6, pattern.Piece("cord-block").Lines.Count - 1);
+        Assert.Equal(
+            (269m, 1.875m),
+            (Items.Inches(pattern.Covering!.Length.Value), Items.Inches(pattern.Covering.StripWidth.Value))
+        );
+        Assert.Equal(
+            23.5m,
+            Items.Inches(Planning.CordOnCloth.Side(pattern.Covering.Length.Value, pattern.Covering.StripWidth.Value))
+        );
     }
 
     [Theory]

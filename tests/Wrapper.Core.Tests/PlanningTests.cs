@@ -59,7 +59,6 @@ public class PlanningTests
 
     [Theory]
     [InlineData("chair-back-slip-over", "W=16 | H=20 | D=2", ClothRole.Lining, "lining")]
-    [InlineData("box-cushion-strip", "W=20 | L=20 | T=4", ClothRole.CordCovering, "cord-block")]
     [InlineData(
         "chair-slipcover",
         "W=22|S=21|F=12|A=8|B=5|U=6|H=27|K=4|C=5",

@@ -73,11 +73,74 @@ public class SavingsTests
         Assert.True(taken >= 7, $"only {taken} savings were found to be taken");
     }
 
+    // A square of √(1.06 x 147 1/2 x 1 7/8) = 17.1, so 17 1/2, finds no room beside panels of 19 x 19 on 53; straight
+    // strips do. And a second cloth of which nothing else is cut would have to be bought.
+    [Fact]
+    public void Another_way_to_cut_cord_strips_is_tried_too()
+    {
+        var cushion = Items.Of(
+            "box-cushion-strip",
+            JobUnit.Inch,
+            ("W", "18"),
+            ("L", "18"),
+            ("T", "3"),
+            ("strips", "bias")
+        );
+        var job = JobDocument.Empty("job", JobUnit.Inch) with
+        {
+            Items = [cushion with { Id = "i1" }],
+            Cloths =
+            [
+                LayTests.Cloth("53", false) with
+                {
+                    Id = "blue",
+                },
+                LayTests.Cloth("53", false) with
+                {
+                    Id = "red",
+                    Name = "red",
+                },
+            ],
+        };
+        var saving = Assert.Single(Savings.Of(job, Items.Drafting).Savings, each => each.Field == "choices.strips");
+        Assert.Equal(("bias", "across"), (saving.InsteadOf!.Key, saving.Answer!.Key));
+        Length Bought(JobDocument some) =>
+            Plan.Of(some, Items.Drafting, lay: true)
+                .Cloths.Aggregate(Length.Zero, (sum, cloth) => sum + (cloth.Buying?.Bought ?? Length.Zero));
+        Assert.Equal(Bought(job) - saving.BuysLess, Bought(Taken(job, saving)));
+
+        // Cord of its own cloth costs that cloth's shortest cut: covered with the cushion's own it is saved.
+        var contrast = job with
+        {
+            Items =
+            [
+                cushion with
+                {
+                    Id = "i1",
+                    OtherCloths = new Dictionary<ClothRole, string> { [ClothRole.CordCovering] = "red" },
+                },
+            ],
+        };
+        var cloth = Assert.Single(
+            Savings.Of(contrast, Items.Drafting).Savings,
+            each => each.Field == Savings.CordCloth
+        );
+        Assert.Equal(("red", "blue"), (cloth.InsteadOf!.Key, cloth.Answer!.Key));
+        Assert.Equal(Bought(contrast) - cloth.BuysLess, Bought(job));
+    }
+
     private static JobDocument Taken(JobDocument job, Saving saving)
     {
         var (map, key) = saving.Field.Split('.') is [var first, var second] ? (first, second) : ("", "");
         Dictionary<string, Entry> Set(IReadOnlyDictionary<string, Entry> old, string name) =>
-            name == map ? new(old) { [key] = Entry.Of(saving.To, JobUnit.Inch) } : new(old);
+            name == map
+                ? new(old)
+                {
+                    [key] = saving.Answer is { } answer
+                        ? new Entry(answer.Key, JobUnit.Inch)
+                        : Entry.Of(saving.To, JobUnit.Inch),
+                }
+                : new(old);
         return job with
         {
             Items =

@@ -284,7 +284,7 @@ public sealed class LayApiTests(Host host) : IClassFixture<Host>
     public async Task Each_remnant_is_measured_from_its_own_end()
     {
         var job = await Job(
-            2,
+            3,
             cloth =>
                 cloth["stock"] = new JsonArray(
                     new JsonObject
@@ -313,7 +313,7 @@ public sealed class LayApiTests(Host host) : IClassFixture<Host>
                 )
         );
         Assert.Equal(60_960, lay["ends"]![0]!["at"]!.GetValue<long>());
-        var (_, without) = await host.Post("/api/plan", await Job(2));
+        var (_, without) = await host.Post("/api/plan", await Job(3));
         Assert.True(
             lay["length"]!["ticks"]!.GetValue<long>()
                 < without["cloths"]![0]!["lay"]!["length"]!["ticks"]!.GetValue<long>()

@@ -59,6 +59,9 @@ public abstract record Choice(string Key, string Name, string Group, ChoiceKind 
     /// </summary>
     public Length Adjustable { get; init; }
 
+    /// <summary>Whether another of its answers is worth trying where cloth is to be saved.</summary>
+    public bool MaySave { get; init; }
+
     /// <summary>Whether it decides what is measured, and so is asked beside the measuring drawing.</summary>
     public bool OnMeasure { get; init; }
 

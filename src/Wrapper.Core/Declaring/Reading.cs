@@ -160,7 +160,8 @@ public sealed class Reading
     // A make-up may call a shared measure by another name than its handle does.
     private Measure Declared(Measure measure) => makeUp.Measures.First(each => each.Key == measure.Key);
 
-    private string Answer(Choice choice) =>
+    /// <summary>The answer to a choice as it is stored; the usual one where none could be read.</summary>
+    internal string Answer(Choice choice) =>
         answers.GetValueOrDefault(choice.Key) ?? makeUp.Choices.First(each => each.Key == choice.Key).Default;
 
     private void ReadMeasures()

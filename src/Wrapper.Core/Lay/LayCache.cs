@@ -1,6 +1,7 @@
 using System.Security.Cryptography;
 using System.Text;
 using Wrapper.Core.Geometry;
+using Wrapper.Core.Lengths;
 
 namespace Wrapper.Core.Lay;
 
@@ -35,24 +36,43 @@ public sealed class LayCache(ILayShelf? shelf = null, long most = 24_000_000)
     private readonly LinkedList<(string Key, ClothLay Lay, long Bytes)> byUse = new();
     private long bytes;
 
-    /// <summary>The lay of these pieces: the best that is known, else one laid at once.</summary>
-    public ClothLay Of(IReadOnlyList<LayPiece> pieces, LayCloth cloth, CancellationToken cancel)
+    /// <summary>
+    /// The lay of these pieces: the best that is known, else one laid at once. <paramref name="strips"/> are cut from
+    /// what it leaves: that lay is best which is shortest with them.
+    /// </summary>
+    public ClothLay Of(
+        IReadOnlyList<LayPiece> pieces,
+        LayCloth cloth,
+        CancellationToken cancel,
+        IReadOnlyList<StripDemand>? strips = null
+    )
     {
-        var key = Key(pieces, cloth);
-        return Known(key) ?? KeepBetter(key, OnShelf(key, pieces) ?? LayTable.Of(pieces, cloth, cancel));
+        var key = Key(pieces, cloth, strips);
+        return Known(key)
+            ?? KeepBetter(
+                key,
+                OnShelf(key, pieces) ?? LayTable.Of(pieces, cloth, cancel),
+                lay => Whole(lay, pieces, cloth, strips)
+            );
     }
 
     /// <summary>
     /// Keeps <paramref name="lay"/> as the lay of these pieces if it is shorter than the one that is known.
     /// </summary>
-    public void Better(IReadOnlyList<LayPiece> pieces, LayCloth cloth, ClothLay lay)
+    public void Better(
+        IReadOnlyList<LayPiece> pieces,
+        LayCloth cloth,
+        ClothLay lay,
+        IReadOnlyList<StripDemand>? strips = null
+    )
     {
-        var key = Key(pieces, cloth);
+        var key = Key(pieces, cloth, strips);
+        Length Measured(ClothLay each) => Whole(each, pieces, cloth, strips);
         var known = Known(key) ?? OnShelf(key, pieces);
-        if (known is not null && !IsBetter(lay, known))
+        if (known is not null && !IsBetter(lay, known, Measured))
             return;
         // The first lay is found at once whenever it is asked for, so only better ones are worth writing down.
-        if (ReferenceEquals(KeepBetter(key, lay), lay) && known is not null)
+        if (ReferenceEquals(KeepBetter(key, lay, Measured), lay) && known is not null)
             shelf?.Keep(key, lay);
     }
 
@@ -69,9 +89,17 @@ public sealed class LayCache(ILayShelf? shelf = null, long most = 24_000_000)
         return Places(lay.Best) && Places(lay.Hand) ? lay : null;
     }
 
-    private static bool IsBetter(ClothLay lay, ClothLay known) =>
-        lay.Best.Length < known.Best.Length
-        || (lay.Best.Length == known.Best.Length && lay.ShortestPossible > known.ShortestPossible);
+    private static Length Whole(
+        ClothLay lay,
+        IReadOnlyList<LayPiece> pieces,
+        LayCloth cloth,
+        IReadOnlyList<StripDemand>? strips
+    ) => CordStrips.After(lay, pieces, cloth, strips ?? []).Lay.Best.Length;
+
+    private static bool IsBetter(ClothLay lay, ClothLay known, Func<ClothLay, Length> measured) =>
+        measured(lay) is var now
+        && measured(known) is var before
+        && (now < before || (now == before && lay.ShortestPossible > known.ShortestPossible));
 
     private ClothLay? Known(string key)
     {
@@ -86,7 +114,7 @@ public sealed class LayCache(ILayShelf? shelf = null, long most = 24_000_000)
     }
 
     // What was laid at once does not take the place of a better lay that a search has found meanwhile.
-    private ClothLay KeepBetter(string key, ClothLay lay)
+    private ClothLay KeepBetter(string key, ClothLay lay, Func<ClothLay, Length> measured)
     {
         lock (gate)
         {
@@ -94,7 +122,7 @@ public sealed class LayCache(ILayShelf? shelf = null, long most = 24_000_000)
             {
                 byUse.Remove(known);
                 bytes -= known.Value.Bytes;
-                if (!IsBetter(lay, known.Value.Lay))
+                if (!IsBetter(lay, known.Value.Lay, measured))
                     lay = known.Value.Lay;
             }
             var size = BytesOfLay + (BytesOfPlacement * (lay.Best.Placements.Count + lay.Hand.Placements.Count));
@@ -114,7 +142,7 @@ public sealed class LayCache(ILayShelf? shelf = null, long most = 24_000_000)
     /// <summary>
     /// Equal for lays of the same outlines, names and demands: a hash of every number and name that a lay depends on.
     /// </summary>
-    public static string Key(IReadOnlyList<LayPiece> pieces, LayCloth cloth)
+    public static string Key(IReadOnlyList<LayPiece> pieces, LayCloth cloth, IReadOnlyList<StripDemand>? strips = null)
     {
         using var hash = IncrementalHash.CreateHash(HashAlgorithmName.SHA256);
         Span<byte> number = stackalloc byte[8];
@@ -152,6 +180,8 @@ public sealed class LayCache(ILayShelf? shelf = null, long most = 24_000_000)
             Many(repeat.Along.Ticks, repeat.Across.Ticks, repeat.HalfDrop ? 1 : 0, repeat.From.Ticks);
             Place(repeat.Motif);
         }
+        foreach (var strip in strips ?? [])
+            Many(strip.Width.Ticks, strip.Length.Ticks, strip.Join.Ticks, strip.OnBias ? 1 : 0, strip.Begun ? 1 : 0);
         foreach (var piece in pieces)
         {
             Name(piece.Id);

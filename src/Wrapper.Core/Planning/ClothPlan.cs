@@ -23,6 +23,9 @@ public sealed record ClothPlan(
     /// </summary>
     public IReadOnlyList<LayPiece> Panels { get; init; } = Pieces;
 
+    /// <summary>The cord strips that are asked of it.</summary>
+    public IReadOnlyList<StripDemand> Strips { get; init; } = [];
+
     /// <summary>
     /// What a maker gets who counts whole widths for every joined piece, and rows for the rest; null where nothing is
     /// joined.
@@ -127,6 +130,7 @@ public sealed record ClothPlan(
         if (!lay)
             return new ClothPlan(reading, pieces, null, null, reading.Problems)
             {
+                Strips = cord.Demands,
                 ForLay = pinned,
                 RefusedPins = refused,
                 CutOtherwise = FindCutOtherwise(cloth, [.. pieces, .. cord.CutLoose], job.Unit),
@@ -134,8 +138,8 @@ public sealed record ClothPlan(
         var panels =
             pieces.Count == 0 ? ClothLay.Nothing(pinned)
             : kept is null ? LayTable.Of(pieces, pinned, cancel)
-            : kept.Of(pieces, pinned, cancel);
-        var (strips, laid) = Strips.After(panels, pieces, pinned, cord.Demands, cancel);
+            : kept.Of(pieces, pinned, cancel, cord.Demands);
+        var (strips, laid) = CordStrips.After(panels, pieces, pinned, cord.Demands, cancel);
         if (laid.Best.Length > 2 * LengthLimits.Most)
         {
             reading.Problems.Add(
@@ -163,6 +167,7 @@ public sealed record ClothPlan(
         return new ClothPlan(reading, all, laid, problems.Count == 0 ? Buying.Of(laid.Length, reading) : null, problems)
         {
             Panels = pieces,
+            Strips = cord.Demands,
             Matches = matches,
             Beyond = FindBeyond(laid, all, reading),
             ByWidths = CountWidths(pieces, items, job, reading) + (laid.Hand.Length - panels.Hand.Length),

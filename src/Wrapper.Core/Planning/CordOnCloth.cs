@@ -66,6 +66,34 @@ public sealed record CordOnCloth(
         Length.Snap(Math.Sqrt(1.06 * length.ToMillimetres() * width.ToMillimetres())).UpTo(HalfInch);
 
     /// <summary>
+    /// What the cord of one cover takes by itself of new cloth so wide, however its strips are cut: what they are, and
+    /// how much of the length. Less, or nothing, where panels leave enough.
+    /// </summary>
+    public static (IReadOnlyList<LayPiece> Cut, Length Length) Alone(CordCovering covering, StripCut cut, Length usable)
+    {
+        var cloth = new LayCloth(usable, OneWay: false);
+        if (cut == StripCut.Tube)
+        {
+            List<LayPiece> squares = [.. Squares(covering.Length.Value, covering.StripWidth.Value, cloth)];
+            return (squares, squares.Aggregate(Length.Zero, (sum, square) => sum + square.Along(0)));
+        }
+        var (strips, lay) = CordStrips.After(
+            ClothLay.Nothing(cloth),
+            [],
+            cloth,
+            [
+                new StripDemand(
+                    covering.StripWidth.Value,
+                    covering.Length.Value,
+                    covering.Join,
+                    cut == StripCut.ShortBias
+                ),
+            ]
+        );
+        return (strips, lay.Length);
+    }
+
+    /// <summary>
     /// What a cutting list says of strips (or squares) of one width and cut: <c>5 strips 1 7/8 x 53 in, 1 of 31 in</c>.
     /// </summary>
     public static string Told(IReadOnlyList<LayPiece> alike, JobUnit unit)
@@ -85,7 +113,7 @@ public sealed record CordOnCloth(
         var lengths = alike
             .Select(piece =>
                 onBias
-                    ? Strips.Root2(Length.Min(piece.Across(0), piece.Along(0)))
+                    ? CordStrips.Root2(Length.Min(piece.Across(0), piece.Along(0)))
                     : Length.Max(piece.Across(0), piece.Along(0))
             )
             .OrderDescending()
@@ -110,7 +138,7 @@ public sealed record CordOnCloth(
         return Enumerable
             .Range(1, count)
             .Select(n => new LayPiece(
-                FormattableString.Invariant($"{Strips.Prefix}tube/{width.Ticks}/{n}"),
+                FormattableString.Invariant($"{CordStrips.Prefix}tube/{width.Ticks}/{n}"),
                 "",
                 "cord",
                 "cord",
@@ -155,10 +183,10 @@ public sealed record CordOnCloth(
         if (Length.Max(across, along) <= reach || Length.Min(across, along) <= Length.Zero)
             return null;
         return new CutStrip(
-            Strips.Piece(cut.Piece, onBias, across, along, reach),
+            CordStrips.Piece(cut.Piece, onBias, across, along, reach),
             onBias,
             width,
-            onBias ? Strips.Root2(Length.Min(across, along)) : Length.Max(across, along)
+            onBias ? CordStrips.Root2(Length.Min(across, along)) : Length.Max(across, along)
         );
     }
 

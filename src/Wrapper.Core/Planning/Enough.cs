@@ -54,7 +54,7 @@ public sealed record Enough(
                 one.Panels,
                 one.ForLay,
                 seed: 1,
-                found => kept.Better(one.Panels, one.ForLay, found),
+                found => kept.Better(one.Panels, one.ForLay, found, one.Strips),
                 cancel,
                 rounds: 4
             );

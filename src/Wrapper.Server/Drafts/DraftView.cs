@@ -11,7 +11,8 @@ namespace Wrapper.Server.Drafts;
 
 /// <summary>
 /// One item drafted: what each field was read as, what is wrong, which fields are asked as things stand, what it is cut
-/// from, the measuring sketch, and the pattern unless it is in doubt.
+/// from, the measuring sketch, and the pattern unless it is in doubt. <paramref name="Costs"/> says what an answer takes,
+/// by choice and answer, where that can be told.
 /// </summary>
 public sealed record DraftView(
     IReadOnlyDictionary<string, LengthView> Fields,
@@ -19,7 +20,8 @@ public sealed record DraftView(
     IReadOnlyList<string> Asked,
     IReadOnlyList<RoleView> CutFrom,
     SketchView? Sketch,
-    PatternView? Pattern
+    PatternView? Pattern,
+    IReadOnlyDictionary<string, IReadOnlyDictionary<string, string>> Costs
 )
 {
     /// <summary>The view of <paramref name="plan"/>.</summary>
@@ -42,8 +44,44 @@ public sealed record DraftView(
                         Dimensions = [.. sketch.Dimensions.Where(line => reading!.Asks(line.Measure))],
                     }
                 ),
-            plan.Draft is { Pattern: { } pattern, Seams: { } seams } ? PatternView.Of(plan, pattern, seams, unit) : null
+            plan.Draft is { Pattern: { } pattern, Seams: { } seams }
+                ? PatternView.Of(plan, pattern, seams, unit)
+                : null,
+            CostsOf(plan, drafting, job)
         );
+    }
+
+    // What each way of cutting cord strips takes of new cloth, where the panels leave nothing.
+    private static Dictionary<string, IReadOnlyDictionary<string, string>> CostsOf(
+        ItemPlan plan,
+        Drafting drafting,
+        JobDocument job
+    )
+    {
+        if (plan.Draft.Pattern?.Covering is not { } covering)
+            return [];
+        var cloth = job.Cloths.FirstOrDefault(each => each.Id == job.ClothOf(plan.Item, ClothRole.CordCovering));
+        var usable =
+            cloth is not null && new Core.Cloth.ClothReading(cloth, job.Unit) is { CanBeLaid: true } reading
+                ? reading.Usable.Value
+                : Reading.UsualWidth.Value;
+        string Told(StripCut cut)
+        {
+            var (pieces, length) = CordOnCloth.Alone(covering, cut, usable);
+            return pieces.Count == 0
+                ? "This cloth is too narrow for it."
+                : $"{CordOnCloth.Told(pieces, job.Unit)}: {LengthView.Cut(length, job.Unit).Text} of new cloth, less where panels leave some.";
+        }
+        return drafting
+            .Find(plan.Item.MakeUp)!
+            .Choices.OfType<OptionChoice<StripCut>>()
+            .ToDictionary(
+                choice => choice.Key,
+                IReadOnlyDictionary<string, string> (choice) =>
+                    choice
+                        .Options.OfType<Option<StripCut>>()
+                        .ToDictionary(option => option.Key, option => Told(option.Value))
+            );
     }
 }
 

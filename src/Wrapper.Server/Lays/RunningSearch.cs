@@ -21,8 +21,11 @@ internal sealed class RunningSearch(LayCache kept) : IDisposable
     /// <summary>The search that runs, or the last one that did; null before the first.</summary>
     public Search? Current { get; private set; }
 
-    /// <summary>Starts a search for these pieces; one that runs is stopped first and keeps what it has found.</summary>
-    public Search Start(IReadOnlyList<LayPiece> pieces, LayCloth cloth, JobUnit unit)
+    /// <summary>
+    /// Starts a search for these pieces, from what of which cord strips are cut; one that runs is stopped first and
+    /// keeps what it has found.
+    /// </summary>
+    public Search Start(IReadOnlyList<LayPiece> pieces, LayCloth cloth, IReadOnlyList<StripDemand> strips, JobUnit unit)
     {
         lock (gate)
         {
@@ -31,7 +34,7 @@ internal sealed class RunningSearch(LayCache kept) : IDisposable
             var (search, token) = (new Search(Guid.NewGuid().ToString("N"), unit), stop.Token);
             Current = search;
             _ = Task.Factory.StartNew(
-                () => Run(search, pieces, cloth, token),
+                () => Run(search, pieces, cloth, strips, token),
                 CancellationToken.None,
                 TaskCreationOptions.DenyChildAttach,
                 threads
@@ -48,7 +51,13 @@ internal sealed class RunningSearch(LayCache kept) : IDisposable
                 stop?.Cancel();
     }
 
-    private void Run(Search search, IReadOnlyList<LayPiece> pieces, LayCloth cloth, CancellationToken token)
+    private void Run(
+        Search search,
+        IReadOnlyList<LayPiece> pieces,
+        LayCloth cloth,
+        IReadOnlyList<StripDemand> strips,
+        CancellationToken token
+    )
     {
         try
         {
@@ -58,8 +67,8 @@ internal sealed class RunningSearch(LayCache kept) : IDisposable
                 seed: 1,
                 lay =>
                 {
-                    kept.Better(pieces, cloth, lay);
-                    search.Found(lay);
+                    kept.Better(pieces, cloth, lay, strips);
+                    search.Found(CordStrips.After(lay, pieces, cloth, strips, token).Lay);
                 },
                 token
             );
@@ -104,10 +113,14 @@ internal sealed class Search(string id, JobUnit unit)
     /// <summary>How many shorter lays it has found after the first.</summary>
     public int Shortened => Math.Max(0, Volatile.Read(ref found) - 1);
 
+    /// <summary>Takes a lay with its cord strips, if it is shorter than the one before or surer.</summary>
     public void Found(ClothLay lay)
     {
+        if (best is { } known && lay.Best.Length > known.Best.Length)
+            return;
+        if (best is null || lay.Best.Length < best.Best.Length)
+            Interlocked.Increment(ref found);
         best = lay;
-        Interlocked.Increment(ref found);
     }
 
     public void Failed(string message) => fault = message;

@@ -62,7 +62,9 @@ internal static class SearchEndpoints
                             if (cloth.Problems.Count > 0)
                                 return Problems.Fields(cloth.Problems);
                             return TypedResults.Ok(
-                                SearchView.Of(searches.Start(cloth.Panels, cloth.ForLay, request.Job.Unit))
+                                SearchView.Of(
+                                    searches.Start(cloth.Panels, cloth.ForLay, cloth.Strips, request.Job.Unit)
+                                )
                             );
                         }
                     )

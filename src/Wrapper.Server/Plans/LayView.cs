@@ -117,7 +117,7 @@ public sealed record LayView(
     // "5 strips 1 7/8 x 53 in, 1 of 31 in", by width and how they are cut; squares for tubes too.
     private static IEnumerable<string> CordStripsOf(ClothPlan plan, JobUnit unit) =>
         from piece in plan.Pieces
-        where piece.Id.StartsWith(Core.Lay.Strips.Prefix, StringComparison.Ordinal)
+        where piece.Id.StartsWith(Core.Lay.CordStrips.Prefix, StringComparison.Ordinal)
         group piece by string.Join('/', piece.Id.Split('/')[..^1]) into alike
         select Core.Planning.CordOnCloth.Told([.. alike], unit);
 }

@@ -582,7 +582,8 @@ export interface components {
         };
         /**
          * @description One item drafted: what each field was read as, what is wrong, which fields are asked as things stand, what it is cut
-         *     from, the measuring sketch, and the pattern unless it is in doubt.
+         *     from, the measuring sketch, and the pattern unless it is in doubt. Costs says what an answer takes,
+         *     by choice and answer, where that can be told.
          */
         DraftView: {
             fields: {
@@ -593,6 +594,11 @@ export interface components {
             cutFrom: components["schemas"]["RoleView"][];
             sketch: null | components["schemas"]["SketchView"];
             pattern: null | components["schemas"]["PatternView"];
+            costs: {
+                [key: string]: {
+                    [key: string]: string;
+                };
+            };
         };
         /** @description An edge of a piece, the key of its own allowance in the item, and the allowance that it has. */
         EdgeView: {
@@ -1183,15 +1189,18 @@ export interface components {
             step: string;
             document: components["schemas"]["JobDocument"];
         };
-        /** @description A size that could be a little less and what that would save; Typed is the entry that would do it. */
+        /**
+         * @description A size that could be a little less, another answer, or another cloth for the cord, and what that would save;
+         *     Typed is the entry that would do it, for a cloth its id.
+         */
         SavingView: {
             item: string;
             itemName: string;
             field: string;
             name: string;
             typed: components["schemas"]["Entry"];
-            from: components["schemas"]["LengthView"];
-            to: components["schemas"]["LengthView"];
+            from: string;
+            to: string;
             saves: components["schemas"]["LengthView"];
             buysLess: string;
             costsLess: null | string;

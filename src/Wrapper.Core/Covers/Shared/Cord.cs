@@ -44,7 +44,10 @@ internal static class Cord
             "Bias from a tube",
             "One square for all covers of a cloth, sewn to a tube and cut in a spiral; for tight curves and long runs."
         )
-    );
+    ) with
+    {
+        MaySave = true,
+    };
 
     internal static readonly LengthChoice StripJoin = Choice.OfLength(
         "stripJoin",

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { Button } from 'antd'
 import { useState } from 'react'
-import { answer, api, type SavingView } from '../../api/client'
+import { answer, api, type Role, type SavingView } from '../../api/client'
 import { identity } from '../../parts/identity'
 import { useDocument, useEditItem, useScene, type EntryMap } from '../../job/scene'
 import s from './buy.module.css'
@@ -54,6 +54,10 @@ export function SavingList({ savings }: { savings: SavingView[] }) {
     const [map = '', ...rest] = field.split('.')
     const key = rest.join('.')
     editItem('', item, (old) => {
+      if (map === 'otherCloths') {
+        old.otherCloths[key as Role] = typed.typed
+        return
+      }
       const entries = old[map as EntryMap]
       entries[key] = typed
       // A second reading of the old size would contradict the new one.
@@ -66,11 +70,11 @@ export function SavingList({ savings }: { savings: SavingView[] }) {
         {savings.map((saving) => (
           <li key={`${saving.item}/${saving.field}`}>
             <span>
-              {saving.itemName}: {saving.name.toLowerCase()} {saving.to.text} instead of {saving.from.text} buys{' '}
+              {saving.itemName}: {saving.name.toLowerCase()} {saving.to} instead of {saving.from} buys{' '}
               <b>{saving.buysLess} less</b>
               {saving.costsLess && `, ${saving.costsLess}`}
             </span>
-            <Button onClick={() => apply(saving)}>Make it {saving.to.text}</Button>
+            <Button onClick={() => apply(saving)}>Make it {saving.to}</Button>
           </li>
         ))}
       </ul>

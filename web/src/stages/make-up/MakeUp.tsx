@@ -142,6 +142,7 @@ const School = memo(function School({ school }: { school: Comparison }) {
 const ChoiceField = memo(function ChoiceField({ choice }: { choice: Choice }) {
   const jobUnit = useUnit()
   const { field, state, write } = useItemField('choices', choice.key)
+  const costs = useScene((scene) => draftInHand(scene)?.costs[choice.key])
   if (choice.kind !== 'option')
     return (
       <div className={s.choice}>
@@ -167,7 +168,7 @@ const ChoiceField = memo(function ChoiceField({ choice }: { choice: Choice }) {
       >
         {choice.options.map((option) => (
           <Radio key={option.key} value={option.key}>
-            <b>{option.name}</b> {option.suits}
+            <b>{option.name}</b> {option.suits} {costs?.[option.key]}
           </Radio>
         ))}
       </Radio.Group>

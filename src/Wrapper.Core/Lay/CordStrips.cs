@@ -17,17 +17,17 @@ public sealed record StripDemand(Length Width, Length Length, Length Join, bool 
     /// <summary>
     /// What a join takes of the length: the allowance of both ends on the straight, √2 of that at 45° (craft §4.1).
     /// </summary>
-    internal Length JoinTakes => OnBias ? Strips.Root2(2 * Join) : 2 * Join;
+    internal Length JoinTakes => OnBias ? CordStrips.Root2(2 * Join) : 2 * Join;
 
     /// <summary>How far a strip reaches along its end: its width, or √2 of it where it is cut at 45°.</summary>
-    internal Length Reach => OnBias ? Strips.Root2(Width) : Width;
+    internal Length Reach => OnBias ? CordStrips.Root2(Width) : Width;
 }
 
 /// <summary>
 /// Covering strips, cut last: from what the panels leave, the largest free rectangle first, and what that does not hold
 /// from cloth behind the lay (craft §4.1). Any strip of 12 in or more counts.
 /// </summary>
-public static class Strips
+public static class CordStrips
 {
     /// <summary>What the ids of strips begin with.</summary>
     public const string Prefix = "cord/";
@@ -36,6 +36,7 @@ public static class Strips
     public static readonly Length Shortest = Length.Inches(12);
 
     private const int MostRectangles = 60;
+    private static readonly Length WorthOfAJoin = Length.Inches(3);
 
     /// <summary>
     /// The lay with strips after it, and the strips; <paramref name="pieces"/> are those of the lay. Strips are no part
@@ -61,13 +62,19 @@ public static class Strips
                 tooWide.Add(new Misfit(Prefix, "cord", demand.Reach, Shortest));
             hand.Cut(demand, fromWhatIsLeft: false);
         }
+        // Rows by hand are a lay like any other where there is nothing to lie round.
+        if (hand.Placed.Length < best.Placed.Length && cloth.Flaws.Count == 0 && cloth.Pins.Count == 0)
+            best = hand;
         return (
             best.Strips,
             lay with
             {
                 Best = best.Placed,
                 Hand = hand.Placed,
-                ShortestPossible = Length.Max(lay.ShortestPossible, ByArea(pieces, cloth, demands)),
+                ShortestPossible = Length.Max(
+                    lay.ShortestPossible,
+                    ByArea(lay.Best.Placements.Select(at => best.Of(at.Id)), cloth, demands)
+                ),
                 Misfits = [.. lay.Misfits, .. tooWide],
             }
         );
@@ -105,7 +112,7 @@ public static class Strips
     internal static Length Root2(Length length) => Length.Snap(length.ToMillimetres() * Math.Sqrt(2));
 
     // No lay can take less than its area spread over the width.
-    private static Length ByArea(IReadOnlyList<LayPiece> pieces, LayCloth cloth, IReadOnlyList<StripDemand> demands) =>
+    private static Length ByArea(IEnumerable<LayPiece> pieces, LayCloth cloth, IReadOnlyList<StripDemand> demands) =>
         cloth.StockLengths.Count > 0 || cloth.Article is not null
             ? Length.Zero
             : Length.Snap(
@@ -128,6 +135,8 @@ public static class Strips
         public List<LayPiece> Strips { get; } = [];
 
         public Placed Placed => new(placements, reached);
+
+        public LayPiece Of(string id) => known[id];
 
         // False where the cloth is too narrow for such strips.
         public bool Cut(StripDemand demand, bool fromWhatIsLeft)
@@ -187,16 +196,19 @@ public static class Strips
                     start = flaw.FromEnd + flaw.Along;
             if (cloth.Usable < Shortest)
                 return [new Patch(start, Length.Zero, Length.Max(Shortest, wanted) + cloth.Gap, cloth.Usable)];
-            var pitch = demand.Reach + cloth.Gap;
+            var pitch = Pitch(demand);
             if (!demand.OnBias)
                 return [new Patch(start, Length.Zero, Count(cloth.Usable) * pitch, cloth.Usable)];
             var (columns, deep) = Enumerable
                 .Range(1, (int)Math.Max(1, Root2(cloth.Usable).Ticks / Shortest.Ticks))
-                .Select(columns =>
-                {
-                    var column = cloth.Usable.Over(columns) - cloth.Gap;
-                    return (columns, Deep: column + ((Count(Root2(column)) + columns - 1) / columns * pitch));
-                })
+                .Select(columns => (Columns: columns, Wide: cloth.Usable.Over(columns) - (2 * cloth.Gap)))
+                .Where(block => block.Columns == 1 || Root2(block.Wide) >= Shortest)
+                .Select(block =>
+                    (
+                        block.Columns,
+                        Deep: block.Wide + ((Count(Root2(block.Wide)) + block.Columns - 1) / block.Columns * pitch)
+                    )
+                )
                 .MinBy(block => block.Deep.Ticks);
             var wide = cloth.Usable.Over(columns);
             return
@@ -226,11 +238,13 @@ public static class Strips
             var aside = Length.Min(along, across - demand.Reach);
             return up >= aside ? (Root2(Length.Max(Length.Zero, up)), true) : (Root2(aside), false);
 
-            // What strips side by side come to, joins taken off.
+            // What strips side by side come to, joins taken off; each join is work too, worth a few inches of strip.
             Length Total(Length side, Length length) =>
                 length < Shortest
                     ? Length.Zero
-                    : (side + cloth.Gap).Ticks / (demand.Width + cloth.Gap).Ticks * (length - demand.JoinTakes);
+                    : (side + cloth.Gap).Ticks
+                        / (demand.Width + cloth.Gap).Ticks
+                        * (length - demand.JoinTakes - WorthOfAJoin);
         }
 
         private void Fill(Patch free, StripDemand demand, ref Length wanted, ref bool begun)
@@ -245,7 +259,7 @@ public static class Strips
             var (length, along) = Across(demand, right - left, top - bottom);
             if (length < Shortest)
                 return;
-            var pitch = demand.Reach + cloth.Gap;
+            var pitch = Pitch(demand);
             // At 45° a strip reaches as far to the side as it does up.
             var side = demand.OnBias ? Side(length) : Length.Zero;
             var room = (along ^ demand.OnBias ? right - left : top - bottom) - side;
@@ -276,6 +290,9 @@ public static class Strips
                     ref begun
                 );
         }
+
+        // From strip to strip; at 45° the gap between them is wider along the cloth.
+        private Length Pitch(StripDemand demand) => demand.Reach + (demand.OnBias ? Root2(cloth.Gap) : cloth.Gap);
 
         private Length Inset(Length from) => from.IsPositive ? from + cloth.Gap : from;
 
