@@ -99,8 +99,6 @@ public class BedCases
             item =>
             {
                 var joined = Items.Pattern(item);
-                if (joined.Pieces.All(piece => !piece.Dimensions.ContainsKey("join at 1")))
-                    return;
                 var whole = Items.Pattern(
                     item with
                     {
@@ -110,7 +108,9 @@ public class BedCases
                         },
                     }
                 );
-                var key = whole.Pieces.Single(piece => piece.MayBeJoined).Key;
+                var key = whole.Pieces.Single(piece => piece.MayBeJoined && piece.JoinedFirstAt is null).Key;
+                if (joined.Pieces.Any(piece => piece.Key == key))
+                    return;
                 var parts = joined
                     .Pieces.Where(piece => piece.Key.StartsWith($"{key}-", StringComparison.Ordinal))
                     .ToList();

@@ -45,7 +45,7 @@ internal static class Cases
         var draft = Items.Drafting.Draft(
             Items.Read(makeUp, unit, string.Join('|', parts[false])),
             unit,
-            usable is null ? null : _ => usable
+            usable is null ? null : _ => new(usable)
         );
         Assert.Empty(draft.Problems);
         return draft;

@@ -95,10 +95,7 @@ public class CordCases
             cloth,
             [new StripDemand(In(2), In(70), Zero, OnBias: false)]
         );
-        Assert.Equal(
-            [In(30), In(30), In(12)],
-            cut.Select(strip => Length.Max(strip.Across(0), strip.Along(0)))
-        );
+        Assert.Equal([In(30), In(30), In(12)], cut.Select(strip => Length.Max(strip.Across(0), strip.Along(0))));
         Assert.Equal((In(30), In(30)), (lay.Length, LayTable.Of([panel], cloth).Length));
         // By hand they lie behind the panel: 53 and 17 across.
         Assert.Equal(In(34), lay.Hand.Length);

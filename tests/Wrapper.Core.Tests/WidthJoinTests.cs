@@ -36,7 +36,7 @@ public class WidthJoinTests
         .Where(job => Draft(job.Item, job.Usable).Problems.Count == 0);
 
     private static Draft Draft(Item item, Length usable) =>
-        Items.Drafting.Draft(item, JobUnit.Inch, _ => Working.Of("U", "usable width", usable));
+        Items.Drafting.Draft(item, JobUnit.Inch, _ => new(Working.Of("U", "usable width", usable)));
 
     private static Pattern On(Item item, Length usable)
     {
@@ -190,4 +190,115 @@ public class WidthJoinTests
                     + (use.Run.To ?? pattern.Piece(use.Run.Piece).Stitch.LengthOf(use.Run.Edge))
                     - (use.Run.From ?? Length.Zero)
             );
+
+    // Strips that stand upright, or may not turn on pile, reach 53 across. Boxing 79: 16 1/4 + 46 1/2 + 16 1/4, joined at
+    // the front corners, + 1 each, the lap 1 1/2 at one end. Zip strip 52 1/2 + 1: at its corners, 3 + 46 1/2 + 3.
+    [Theory]
+    [InlineData(true, "either")]
+    [InlineData(false, "along")]
+    public void Strips_longer_than_the_cloth_gives_are_joined_at_corners_unasked(bool pile, string grain)
+    {
+        var pattern = Drafted("box-cushion-strip", "W=46 1/2 | L=19 1/4 | T=4 | zipTurn=3 | stripGrain=" + grain, pile);
+        decimal Across(Patterns.Piece piece) =>
+            piece.Cut.Bounds() is var (left, _, right, _) ? Items.Inches(right - left) : 0;
+        decimal[] Of(string key) =>
+            [.. pattern.Pieces.Where(piece => piece.Key.StartsWith(key, StringComparison.Ordinal)).Select(Across)];
+        Assert.Equal([17.25m, 47.5m, 17.25m], Of("boxing").Select(width => width == 18.75m ? 17.25m : width));
+        Assert.Equal(83.5m, Of("boxing").Sum()); // 79 + 3 x 1 + 1 1/2
+        Assert.Equal([4m, 47.5m, 4m], Of("zip-strip"));
+        Assert.True(Patterns.SeamCheck.Of(pattern, JobUnit.Inch).Holds);
+    }
+
+    // Centimetres, 137 between the selvedges: sides 60 - 6.5 = 53.5, front 120; two lengths would be 173.5 long.
+    [Fact]
+    public void Strips_are_joined_in_centimetres_too()
+    {
+        var item = Items.Of(
+            "box-cushion-strip",
+            JobUnit.Centimetre,
+            ("W", "120"),
+            ("L", "60"),
+            ("T", "10"),
+            ("stripGrain", "along"),
+            ("lapEnds", "none")
+        );
+        var pattern = Items
+            .Drafting.Draft(item, JobUnit.Centimetre, _ => new(Working.Of("U", "usable", Length.Millimetres(1370))))
+            .Pattern!;
+        Assert.Equal(
+            [56.5m, 123m, 56.5m],
+            pattern
+                .Pieces.Where(piece => piece.Key.StartsWith("boxing", StringComparison.Ordinal))
+                .Select(piece => piece.Sizes[0].Working.Value.Ticks / 38_400m)
+        );
+    }
+
+    // Plain cloth off the roll sets no end to a strip that lies along it, and a front longer than the cloth is joined by
+    // nobody: it is told.
+    [Fact]
+    public void What_goes_on_the_cloth_in_one_is_not_joined_and_a_front_never_is()
+    {
+        Assert.Single(
+            Drafted("box-cushion-strip", "W=46 1/2 | L=19 1/4 | T=4", pile: false).Pieces,
+            piece => piece.Key.StartsWith("boxing", StringComparison.Ordinal)
+        );
+        var job = JobDocument.Empty("job", JobUnit.Inch) with
+        {
+            Items =
+            [
+                Items.Read(
+                    "box-cushion-strip",
+                    JobUnit.Inch,
+                    "W=70 | L=20 | T=4 | panelGrain=across | stripGrain=along"
+                ) with
+                {
+                    Id = "i1",
+                    Cloth = null,
+                },
+            ],
+            Cloths = [LayTests.Cloth("54", false)],
+        };
+        var problem = Assert.Single(Plan.Of(job, Items.Drafting, lay: true).Cloths[0].Problems);
+        Assert.Contains("across", problem.Reason, StringComparison.Ordinal);
+    }
+
+    // Whatever the outline, on pile cloth no strip is longer than the cloth is wide unless a front is, and all seams match.
+    [Fact]
+    public void Strips_on_pile_cloth_fit_it() =>
+        Gen.Select(Variants.Of("box-cushion-strip"), Gen.Int[36, 60])
+            .Sample(
+                (item, inches) =>
+                {
+                    var usable = Length.Inches(inches);
+                    var draft = Items.Drafting.Draft(
+                        item,
+                        JobUnit.Inch,
+                        _ => new(Working.Of("U", "usable width", usable)) { OneWay = true }
+                    );
+                    if (draft is not { Pattern: { } pattern, Seams: { } seams })
+                        return;
+                    Assert.True(seams.Holds, Said(item));
+                    var zip = pattern.Pieces.Where(piece =>
+                        piece.Key.StartsWith("zip-strip", StringComparison.Ordinal)
+                    );
+                    if (item.Choices["stripGrain"].Typed != "across")
+                        Assert.All(
+                            zip,
+                            piece =>
+                                Assert.True(piece.Cut.Bounds() is var (left, _, right, _) && right - left <= usable)
+                        );
+                },
+                iter: 200
+            );
+
+    private static Patterns.Pattern Drafted(string makeUp, string changes, bool pile)
+    {
+        var draft = Items.Drafting.Draft(
+            Items.Read(makeUp, JobUnit.Inch, changes),
+            JobUnit.Inch,
+            _ => new(Declaring.Reading.UsualWidth) { OneWay = pile }
+        );
+        Assert.Empty(draft.Problems);
+        return draft.Pattern!;
+    }
 }

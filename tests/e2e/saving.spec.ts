@@ -160,6 +160,8 @@ test('flaws of two writers are theirs each, whichever was taken away', async ({ 
   const mark = await flaws(page)
   await mark.click()
   await field(page, '.flaws.0.fromEnd').fill('10')
+  // The cloth is drawn with it, and all beneath has found its place.
+  await expect(page.locator('[data-part=flaw]')).toHaveCount(1)
   await mark.click()
   await field(page, '.flaws.1.fromEnd').fill('20')
   await saved(page)

@@ -81,6 +81,8 @@ test('a cap that falls deeper than the ottoman is refused on Make-up', async ({ 
   await field(page, 'choices.fall').fill('17')
   await told(page, 'deeper than the ottoman is high')
   await field(page, 'choices.fall').fill('4')
+  // What stood beneath the field is gone, and all below it has moved up, before anything there is clicked.
+  await expect(page.getByRole('alert').filter({ hasText: 'deeper' })).toHaveCount(0)
   await page.getByText('Pleated', { exact: true }).click()
   await pieces(page, /1a cap/, 'cut off at each corner', '2 5/8 in') // (2 - √2) x 4 1/2 = 2.636
 })

@@ -3,6 +3,7 @@ using Wrapper.Core.Geometry;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Lengths.Workings;
+using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Declaring;
 
@@ -28,18 +29,17 @@ public sealed class Reading
     private readonly Dictionary<string, Outline> outlines = [];
     private readonly MakeUp makeUp;
     private readonly Item item;
-    private readonly Func<ClothRole, Working> usable;
+    private readonly Func<ClothRole, ClothRoom> room;
 
     /// <summary>
     /// Reads every field of <paramref name="item"/>; what cannot be read stands in <see cref="Problems"/>.
-    /// <paramref name="usable"/> tells the usable
-    /// width of the cloth that a role is cut from, for covers that are drafted to it; 53 in (54 less selvedges) if left
-    /// out.
+    /// <paramref name="room"/> tells what room there is on the cloth that a role is cut from, for covers that are drafted
+    /// to it; off the roll, 53 in wide (54 less selvedges) if left out.
     /// </summary>
-    public Reading(MakeUp makeUp, Item item, JobUnit unit, Func<ClothRole, Working>? usable = null)
+    public Reading(MakeUp makeUp, Item item, JobUnit unit, Func<ClothRole, ClothRoom>? room = null)
     {
         (this.makeUp, this.item, Unit) = (makeUp, item, unit);
-        this.usable = usable ?? (_ => UsualWidth);
+        this.room = room ?? (_ => new ClothRoom(UsualWidth));
         Quantity = ReadWhole("quantity", item.Quantity, 1, 500, "1") ?? 0;
         ReadChoices();
         ReadMeasures();
@@ -86,7 +86,16 @@ public sealed class Reading
     /// Usable width U of the cloth that pieces of <paramref name="role"/> are cut from (craft §10); of usual cloth
     /// while none is known.
     /// </summary>
-    public Working Usable(ClothRole role = ClothRole.Face) => usable(role).As("U", "usable width");
+    public Working Usable(ClothRole role = ClothRole.Face) => room(role).Usable.As("U", "usable width");
+
+    /// <summary>Whether the cloth of a role has one way up.</summary>
+    public bool IsOneWay(ClothRole role = ClothRole.Face) => room(role).OneWay;
+
+    /// <summary>
+    /// How long a strip of this grain may be cut at the most of the cloth that a role is cut from; null where the roll
+    /// sets no end to it.
+    /// </summary>
+    public Length? LongestStrip(Grain grain, ClothRole role = ClothRole.Face) => room(role).LongestStrip(grain);
 
     /// <summary>Whether an optional measure was entered.</summary>
     public bool Has(Measure measure) => lengths.ContainsKey(FieldOf(measure));

@@ -68,6 +68,12 @@ public sealed record Piece
     /// <summary>Whether it may be joined of several widths where the cloth is narrower.</summary>
     public bool MayBeJoined { get; init; }
 
+    /// <summary>
+    /// Where a strip is joined first, from its left end along the stitch line, if it is joined: at corners, where a join
+    /// does not show. Null for what is no strip.
+    /// </summary>
+    public IReadOnlyList<Working>? JoinedFirstAt { get; init; }
+
     /// <summary>Whether every second one is turned over (left and right).</summary>
     public bool TurnedOver { get; init; }
 

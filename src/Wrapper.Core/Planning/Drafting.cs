@@ -3,7 +3,6 @@ using Wrapper.Core.Declaring;
 using Wrapper.Core.Geometry;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
-using Wrapper.Core.Lengths.Workings;
 using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Planning;
@@ -39,10 +38,10 @@ public sealed class Drafting
     public MakeUp? Find(string key) => byKey.GetValueOrDefault(key);
 
     /// <summary>
-    /// Drafts <paramref name="item"/>, to the <paramref name="usable"/> widths of its cloths where it matters, and
+    /// Drafts <paramref name="item"/>, to the <paramref name="room"/> on its cloths where it matters, and
     /// checks the seams on what was drawn.
     /// </summary>
-    public Draft Draft(Item item, JobUnit unit, Func<ClothRole, Working>? usable = null)
+    public Draft Draft(Item item, JobUnit unit, Func<ClothRole, ClothRoom>? room = null)
     {
         if (Find(item.MakeUp) is not { } makeUp)
             return new Draft(
@@ -51,7 +50,7 @@ public sealed class Drafting
                 null,
                 [new Problem("makeUp", item.MakeUp, 0, "no such make-up", MakeUps[0].Key)]
             );
-        var reading = new Reading(makeUp, item, unit, usable);
+        var reading = new Reading(makeUp, item, unit, room);
         if (reading.Problems.Count == 0)
             reading.Problems.AddRange(makeUp.Check(reading));
         if (reading.Problems.Count > 0)

@@ -3,7 +3,6 @@ using Wrapper.Core.Declaring;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lay;
 using Wrapper.Core.Lengths;
-using Wrapper.Core.Lengths.Workings;
 
 namespace Wrapper.Core.Planning;
 
@@ -36,7 +35,7 @@ public sealed record ItemPlan(Item Item, int Number, Draft Draft, IReadOnlyDicti
     /// </summary>
     public static ItemPlan Of(Item item, int number, Drafting drafting, JobDocument job)
     {
-        var draft = drafting.Draft(item, job.Unit, role => Usable(item, role, job));
+        var draft = drafting.Draft(item, job.Unit, role => Room(item, role, job));
         var letters = (draft.Pattern?.Pieces ?? [])
             .Select((piece, at) => (piece.Key, Letter: Letter(at)))
             .ToDictionary(pair => pair.Key, pair => pair.Letter);
@@ -100,13 +99,13 @@ public sealed record ItemPlan(Item Item, int Number, Draft Draft, IReadOnlyDicti
         );
 
     // A cloth that is lost or cannot be read has a problem of its own; pieces are drafted to usual cloth meanwhile.
-    private static Working Usable(Item item, ClothRole role, JobDocument job)
+    private static ClothRoom Room(Item item, ClothRole role, JobDocument job)
     {
         var cloth =
             job.Cloths.Count == 0 ? null : job.Cloths.FirstOrDefault(cloth => cloth.Id == job.ClothOf(item, role));
         return cloth is not null && new ClothReading(cloth, job.Unit) is { CanBeLaid: true } reading
-            ? reading.Usable
-            : Reading.UsualWidth;
+            ? new ClothRoom(reading.Usable) { OneWay = cloth.OneWay, Article = reading.Article?.Value }
+            : new ClothRoom(Reading.UsualWidth);
     }
 
     private static string Letter(int at) =>

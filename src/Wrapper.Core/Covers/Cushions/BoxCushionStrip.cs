@@ -74,7 +74,8 @@ public class BoxCushionStrip : BoxCushion
         12
     ) with
     {
-        Note = "More lengths where the cloth is not long or wide enough for one.",
+        Note =
+            "At least; where the cloth is not long or wide enough for one it is joined by itself, at the front corners first.",
     };
 
     internal static readonly OptionChoice<JoinPlaces> Joins = Choice.Of(
@@ -244,6 +245,8 @@ public class BoxCushionStrip : BoxCushion
         {
             Allowances = new[] { "zip", "right end", "outer", "left end" }.ToDictionary(edge => edge, Edge),
             Grain = reading.Chosen(GrainChoices.Strips),
+            MayBeJoined = true,
+            JoinedFirstAt = plan.Turn.Value.IsPositive ? [plan.Turn, plan.ZipRun - plan.Turn] : [],
         }.Measured(plan.ZipRun, half, "length", "height");
     }
 }

@@ -14,6 +14,8 @@ namespace Wrapper.Core.Covers.Cushions;
 /// </summary>
 internal sealed class BoxingStrip
 {
+    private const int MostLengths = 12;
+
     private readonly BoxedPlan plan;
     private readonly Grain grain;
     private readonly Length lap;
@@ -184,15 +186,40 @@ internal sealed class BoxingStrip
     // each side is shared out evenly, and of all ways to split the count the most even one wins.
     private Working[] Places(Reading reading)
     {
+        var asked = reading[BoxCushionStrip.Lengths];
+        var corners = reading.Chosen(BoxCushionStrip.Joins) is JoinPlaces.Corners;
+        var places = Places(asked, corners);
+        if (reading.LongestStrip(grain) is not { } longest)
+            return places;
+        // As many lengths as the cloth makes necessary: at the front corners first, then evenly.
+        var room = longest - (2 * reading[EdgeAllowances.Seam].Value);
+        for (var n = asked; TooLong(places, room) && n < MostLengths; )
+            places = Places(++n, corners && n <= 3);
+        return TooLong(places, room) ? Places(asked, corners) : places;
+    }
+
+    private bool TooLong(Working[] places, Length room)
+    {
+        var last = places.Length - 2;
+        for (var at = 0; at <= last; at++)
+        {
+            var tucks = (at == 0 && lapFirst ? 2 * lap : Length.Zero) + (at == last && lapLast ? 2 * lap : Length.Zero);
+            if (places[at + 1].Value - places[at].Value + tucks > room)
+                return true;
+        }
+        return false;
+    }
+
+    private Working[] Places(int n, bool corners)
+    {
         var run = plan.BoxingRun;
-        var n = reading[BoxCushionStrip.Lengths];
         var nothing = Sum.Of();
         // The stretch along the front; rounded corners count with the sides.
         var frontStart = plan.FrontStart;
         var frontEnd = frontStart + plan.Seat.FrontRun;
         if (n == 1)
             return [nothing, run];
-        if (reading.Chosen(BoxCushionStrip.Joins) is JoinPlaces.Corners)
+        if (corners)
             return n == 2 ? [nothing, frontEnd, run] : [nothing, frontStart, frontEnd, run];
         // The lengths beside the front are its neighbours' share, or end just at its corners, whichever comes out more
         // even.

@@ -79,16 +79,20 @@ internal static class WidthJoins
         var fits =
             piece.Grain == Grain.Across
             || right - left <= usable
-            || (piece.Grain == Grain.Either && top - bottom <= usable);
+            || (piece.Grain == Grain.Either && top - bottom <= usable && !reading.IsOneWay(piece.Role));
+        if (piece.JoinedFirstAt is not null)
+            fits = reading.LongestStrip(piece.Grain, piece.Role) is not { } longest || right - left <= longest;
         if (fits)
             return [];
+        if (AtCorners(piece, reading) is { } corners)
+            return corners;
         var (stitchLeft, _, stitchRight, _) = piece.Stitch.Bounds();
         var over = Length.Max(stitchLeft - left, right - stitchRight) - reading[EdgeAllowances.Seam].Value;
         // A width that takes the whole cloth must not come out a count too wide where its arcs are rounded.
         if (piece.Cut.Edges.Any(edge => edge.Radius is not null))
             over = Length.Max(over, Length.Zero) + Rounding;
         var width = Finished(piece, "width", 2);
-        var places = Parted(width, reading, piece.Role, over);
+        var places = Parted(width, reading, piece.Role, over, piece.JoinedFirstAt is not null);
         var room = usable - (2 * reading[EdgeAllowances.Seam].Value);
         for (var at = 0; at < places.Count; at++)
         {
@@ -99,6 +103,26 @@ internal static class WidthJoins
             places[at] = ClearOfArcs(piece, places[at], at + 1).FirstOrDefault(Fits) ?? places[at];
         }
         return places;
+    }
+
+    // A strip is joined at its corners, where all of its parts go on the cloth then.
+    private static List<Working>? AtCorners(Piece piece, Reading reading)
+    {
+        if (
+            piece.JoinedFirstAt is not { Count: > 0 } first
+            || reading.LongestStrip(piece.Grain, piece.Role) is not { } longest
+        )
+            return null;
+        var ends = first.Append(Finished(piece, "width", 2)).ToList();
+        var room = longest - (2 * reading[EdgeAllowances.Seam].Value);
+        var before = Length.Zero;
+        foreach (var end in ends)
+        {
+            if (end.Value - before > room || end.Value <= before)
+                return null;
+            before = end.Value;
+        }
+        return [.. first];
     }
 
     // A bit of arc between a join and the point where it meets the next one would lie within the allowance of the join:
@@ -125,7 +149,13 @@ internal static class WidthJoins
             : Parted(width, reading, role);
 
     // The outer edges may have allowances larger than a seam's, by over: so much less of a width is left there.
-    private static List<Working> Parted(Working width, Reading reading, ClothRole role, Length over = default)
+    private static List<Working> Parted(
+        Working width,
+        Reading reading,
+        ClothRole role,
+        Length over = default,
+        bool isStrip = false
+    )
     {
         var (usable, s) = (reading.Usable(role), reading[EdgeAllowances.Seam]);
         var whole = (usable - (2 * s)).As("c", "a whole width, finished");
@@ -136,7 +166,7 @@ internal static class WidthJoins
         if (!outer.Value.IsPositive || width.Value.Ticks / outer.Value.Ticks >= MostWidths)
             return [];
         Working Share(Working rest, int parts, int n) => parts == 1 ? rest : (n * rest) / parts;
-        switch (reading.Chosen(School))
+        switch (isStrip || !reading.Offers(School) ? WidthSchool.Centre : reading.Chosen(School))
         {
             case WidthSchool.None:
                 return [];
@@ -241,11 +271,15 @@ internal static class WidthJoins
                 height
             );
         List<Seam> joinSeams = [.. joins];
+        var isStrip = piece.JoinedFirstAt is not null;
         var before = pattern.Pieces.TakeWhile(each => each.Key != piece.Key).ToList();
         return pattern with
         {
             Pieces = [.. before, .. parts, .. pattern.Pieces.Skip(before.Count + 1)],
-            Counted = [.. pattern.Counted, Counted(piece, parts, reading.Usable(piece.Role).Value)],
+            // By hand strips are counted as they are cut, not in whole widths.
+            Counted = isStrip
+                ? pattern.Counted
+                : [.. pattern.Counted, Counted(piece, parts, reading.Usable(piece.Role).Value)],
             Seams =
             [
                 .. joinSeams,
@@ -262,7 +296,9 @@ internal static class WidthJoins
             [
                 // Joined first: corners, curves and middles are cut and marked on the whole piece.
                 new(
-                    $"Cut the widths of the {piece.Name} and join them, tops level; finish the seams and press them open.",
+                    isStrip
+                        ? $"Join the lengths of the {piece.Name}; press the seams open."
+                        : $"Cut the widths of the {piece.Name} and join them, tops level; finish the seams and press them open.",
                     [.. joinSeams.Select(seam => seam.Name)]
                 ),
                 .. pattern.Steps,

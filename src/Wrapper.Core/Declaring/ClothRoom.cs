@@ -1,0 +1,27 @@
+using Wrapper.Core.Lengths;
+using Wrapper.Core.Lengths.Workings;
+using Wrapper.Core.Patterns;
+
+namespace Wrapper.Core.Declaring;
+
+/// <summary>
+/// How much room there is on the cloth that a cover is drafted to: its width <paramref name="Usable"/> between the
+/// selvedges, and what keeps a strip from lying along it.
+/// </summary>
+public sealed record ClothRoom(Working Usable)
+{
+    /// <summary>Whether everything lies one way up, for pile or print.</summary>
+    public bool OneWay { get; init; }
+
+    /// <summary>The usable length of one ready-made article; null off the roll.</summary>
+    public Length? Article { get; init; }
+
+    /// <summary>
+    /// How long a strip may be cut at the most, its length drawn from side to side: across the cloth where it stands
+    /// upright, along it where it is railroaded or may lie either way; null where the roll sets no end to it.
+    /// </summary>
+    public Length? LongestStrip(Grain grain) =>
+        grain == Grain.Along || (grain == Grain.Either && OneWay) ? Usable.Value
+        : Article is { } article ? (grain == Grain.Either ? Length.Max(Usable.Value, article) : article)
+        : null;
+}
