@@ -47,7 +47,9 @@ internal static class LayBench
             seed => Instances.Any(60, seed, round: true) is var pieces ? (pieces, Bound(pieces)) : default
         );
         Console.WriteLine();
-        Console.WriteLine("| demo cloth | pieces | yards, cord included | hand sum over the bound | at once over the bound | time |");
+        Console.WriteLine(
+            "| demo cloth | pieces | yards, cord included | hand sum over the bound | at once over the bound | time |"
+        );
         Console.WriteLine("|---|---|---|---|---|---|");
         foreach (var (name, job) in DemoJobs.Jobs())
             Demo(name, job);

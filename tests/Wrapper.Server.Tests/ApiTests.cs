@@ -379,7 +379,11 @@ public sealed class ApiTests(Host host) : IClassFixture<Host>
             new JsonObject { ["job"] = await Job(await Item("box-cushion-strip")), ["item"] = "i1" }
         );
         var byKey = schools.AsArray().ToDictionary(school => (string)school!["makeUp"]!, school => school!);
-        Assert.Equal((5, 1), ((int)byKey["box-cushion-strip"]["pieces"]!, (int)byKey["box-cushion-folded"]["pieces"]!));
+        // Two panels, boxing in three and both halves of the zip strip in three, joined at corners on 53 in.
+        Assert.Equal(
+            (11, 1),
+            ((int)byKey["box-cushion-strip"]["pieces"]!, (int)byKey["box-cushion-folded"]["pieces"]!)
+        );
         Assert.Equal("1.32 yd", (string)byKey["box-cushion-folded"]["cloth"]!["text"]!);
         Assert.True((int)byKey["box-cushion-folded"]["minutes"]! < (int)byKey["box-cushion-strip"]["minutes"]!);
         Assert.DoesNotContain("runner-mat", byKey.Keys);

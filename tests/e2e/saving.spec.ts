@@ -160,6 +160,7 @@ test('flaws of two writers are theirs each, whichever was taken away', async ({ 
   const mark = await flaws(page)
   await mark.click()
   await field(page, '.flaws.0.fromEnd').fill('10')
+  await field(page, '.flaws.0.fromSelvedge').fill('5')
   // The cloth is drawn with it, and all beneath has found its place.
   await expect(page.locator('[data-part=flaw]')).toHaveCount(1)
   await mark.click()

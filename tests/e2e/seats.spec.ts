@@ -36,6 +36,7 @@ test('a traced seat is taken from a drawing, boxed and checked', async ({ page }
   await page.keyboard.press('Escape')
   await page.keyboard.press('Alt+2')
   await page.getByRole('button', { name: 'Choose separate boxing strip' }).click()
+  await page.getByRole('radiogroup', { name: 'Strips lie' }).getByText('Either way').click()
   // 24 + 18 + 8 + 12 asin(4/6) + 8 + 18 = 84.757, less Z 13, 1 of seams, 1 1/2 of lap
   await pieces(page, /1c boxing/, 'cut length', '74 1/4 in')
 })
@@ -130,6 +131,7 @@ test('left, right and pairs of an L', async ({ page }) => {
   await page.keyboard.press('Escape')
   await page.keyboard.press('Alt+2')
   await page.getByRole('button', { name: 'Choose separate boxing strip' }).click()
+  await page.getByRole('radiogroup', { name: 'Strips lie' }).getByText('Either way').click()
   await pieces(page, /1c boxing/, 'cut length', '83 1/2 in')
   await expect(page.getByRole('button', { name: /1a panel/ })).toContainText('every second cover mirrored')
 })

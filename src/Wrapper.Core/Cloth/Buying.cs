@@ -24,6 +24,11 @@ public sealed record Buying(Length Needed, Length Margin, Length Bought, Length 
     public bool IsLeastCut { get; private init; }
 
     /// <summary>
+    /// Whether less than an inch stays over, the margin included, so that a crooked end would leave it short.
+    /// </summary>
+    public bool IsTight => Articles is null && Bought.IsPositive && LeftOver + Margin < Length.Inches(1);
+
+    /// <summary>
     /// A longer length that costs less, because another price holds from there on; null where there is none.
     /// </summary>
     public (Length Bought, decimal Cost)? Cheaper { get; private init; }

@@ -39,7 +39,7 @@ public sealed class Reading
     public Reading(MakeUp makeUp, Item item, JobUnit unit, Func<ClothRole, ClothRoom>? room = null)
     {
         (this.makeUp, this.item, Unit) = (makeUp, item, unit);
-        this.room = room ?? (_ => new ClothRoom(UsualWidth));
+        this.room = room ?? (_ => new ClothRoom(UsualWidth) { IsKnown = false });
         Quantity = ReadWhole("quantity", item.Quantity, 1, 500, "1") ?? 0;
         ReadChoices();
         ReadMeasures();

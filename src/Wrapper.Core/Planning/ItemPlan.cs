@@ -105,7 +105,7 @@ public sealed record ItemPlan(Item Item, int Number, Draft Draft, IReadOnlyDicti
             job.Cloths.Count == 0 ? null : job.Cloths.FirstOrDefault(cloth => cloth.Id == job.ClothOf(item, role));
         return cloth is not null && new ClothReading(cloth, job.Unit) is { CanBeLaid: true } reading
             ? new ClothRoom(reading.Usable) { OneWay = cloth.OneWay, Article = reading.Article?.Value }
-            : new ClothRoom(Reading.UsualWidth);
+            : new ClothRoom(Reading.UsualWidth) { IsKnown = false };
     }
 
     private static string Letter(int at) =>

@@ -27,7 +27,7 @@ internal static class Misfits
                 $"cloths.{cloth.Cloth.Id}.articleLength",
                 cloth.Cloth.ArticleLength!.Typed,
                 0,
-                $"piece {misfit.Label} is cut {Say(misfit.Along)} long and one article has {Say(article.Value)}: take a longer one, or cloth off the roll",
+                $"piece {misfit.Label} does not fit along the cloth: as it lies it is cut {Say(misfit.Along)} long and one article has {Say(article.Value)}: take a longer one, or cloth off the roll",
                 LengthPrinter.Cut(misfit.Along + (2 * cloth.Selvedge), unit).Text
             )
             {
@@ -37,7 +37,7 @@ internal static class Misfits
             $"cloths.{cloth.Cloth.Id}.width",
             cloth.Cloth.Width.Typed,
             0,
-            $"piece {misfit.Label} is cut {Say(misfit.Across)} across and the cloth has {Say(cloth.Usable.Value)} between its selvedges: take wider cloth, or another make-up, grain or number of lengths",
+            $"piece {misfit.Label} does not fit across the cloth: as it lies it is cut {Say(misfit.Across)} across and there are {Say(cloth.Usable.Value)} between the selvedges: take wider cloth, let it lie the other way, or choose another make-up",
             LengthPrinter.Cut(cloth.WidthFor(misfit.Across), unit).Text
         )
         {

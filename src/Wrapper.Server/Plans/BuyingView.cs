@@ -22,7 +22,8 @@ public sealed record BuyingView(
     LengthView? ToStart,
     LengthView? ForSkew,
     string? LeastCut,
-    string? Cheaper
+    string? Cheaper,
+    string? Tight
 )
 {
     internal static BuyingView Of(Buying buying, ClothReading cloth, JobDocument job)
@@ -47,6 +48,9 @@ public sealed record BuyingView(
             buying.IsLeastCut ? LengthPrinter.ShopLength(cloth.LeastCut, job.Unit) : null,
             buying.Cheaper is { } cheaper
                 ? $"{LengthPrinter.ShopLength(cheaper.Bought, job.Unit)} would cost less: {Money(cheaper.Cost, job)}"
+                : null,
+            buying.IsTight
+                ? $"Less than {(job.Unit.IsInches() ? "1 in" : "2.5 cm")} to spare: an end that is cut crooked would leave it short. The next the shop cuts is {LengthPrinter.ShopLength(buying.Bought + cloth.BuyingStep, job.Unit)}."
                 : null
         );
 
@@ -64,7 +68,7 @@ public sealed record ClothTotalView(string Name, string Tone, LengthView Bought)
 /// <summary>
 /// The figures along the foot of a job; each is null until there is something to show. Every cloth has its own length:
 /// two cloths are never added into one. <paramref name="Ticks"/> is the count to give as <c>before</c> with the next
-/// plan, which then tells what the last change did.
+/// plan, which then tells what the last change did. <paramref name="Shopping"/> is one list for the whole job.
 /// </summary>
 public sealed record TotalsView(
     IReadOnlyList<ClothTotalView> Cloths,
@@ -73,7 +77,8 @@ public sealed record TotalsView(
     string? Cost,
     string? Minutes,
     string? Change,
-    string Doubt
+    string Doubt,
+    IReadOnlyList<ShoppingLine> Shopping
 )
 {
     internal static TotalsView? Of(Plan plan, JobDocument job, long? before)
@@ -108,7 +113,8 @@ public sealed record TotalsView(
             before is { } ticks && ticks != total.Ticks
                 ? LengthPrinter.ClothDifference(total - new Length(ticks), job.Unit)
                 : null,
-            inDoubt == 0 ? "" : $"{inDoubt} in doubt, not counted"
+            inDoubt == 0 ? "" : $"{inDoubt} in doubt, not counted",
+            Core.Planning.Shopping.Of(plan, job)
         );
     }
 }

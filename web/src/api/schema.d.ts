@@ -481,6 +481,7 @@ export interface components {
             forSkew: null | components["schemas"]["LengthView"];
             leastCut: null | string;
             cheaper: null | string;
+            tight: null | string;
         };
         /**
          * @description What kind of answer a choice takes.
@@ -1296,6 +1297,13 @@ export interface components {
             marks: components["schemas"]["SetMarkView"][];
             lines: components["schemas"]["SetLineView"][];
         };
+        /** @description One line to take to the shop: what, which, how much as it is sold, and the items that it is for. */
+        ShoppingLine: {
+            name: string;
+            note: string;
+            amount: string;
+            for: string[];
+        };
         /** @description A named length with its working, one named intermediate a line. `kind` is `cut` or `finished`. */
         SizeView: {
             name: string;
@@ -1371,7 +1379,7 @@ export interface components {
         /**
          * @description The figures along the foot of a job; each is null until there is something to show. Every cloth has its own length:
          *     two cloths are never added into one. Ticks is the count to give as `before` with the next
-         *     plan, which then tells what the last change did.
+         *     plan, which then tells what the last change did. Shopping is one list for the whole job.
          */
         TotalsView: {
             cloths: components["schemas"]["ClothTotalView"][];
@@ -1383,6 +1391,7 @@ export interface components {
             minutes: null | string;
             change: null | string;
             doubt: string;
+            shopping: components["schemas"]["ShoppingLine"][];
         };
         /** @description The path of a drawing. */
         TracedPath: {

@@ -68,10 +68,7 @@ public sealed class Bolster : MakeUp
                 Option.Of(Cording.None, "No cord", "The plain seam.")
             )
         ),
-        GrainChoices.Strips with
-        {
-            Name = "Body lies",
-        },
+        GrainChoices.Body,
     ];
 
     /// <inheritdoc/>
@@ -159,7 +156,7 @@ public sealed class Bolster : MakeUp
                 )
         ) with
         {
-            Grain = reading.Chosen(GrainChoices.Strips),
+            Grain = reading.Chosen(GrainChoices.Body),
             Note = $"Clip both ends every {reading.Say(Clips.Spacing(radius))}, to just short of the stitch line.",
         };
         var corded = Cord.IsChosen(reading);

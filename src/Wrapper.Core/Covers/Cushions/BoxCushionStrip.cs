@@ -144,7 +144,7 @@ public class BoxCushionStrip : BoxCushion
     {
         var plan = new BoxedPlan(reading);
         var panel = Panel(reading, plan) with { MayBeJoined = JoinsPanels };
-        var boxing = new BoxingStrip(reading, plan, reading.Chosen(GrainChoices.Strips));
+        var boxing = new BoxingStrip(reading, plan, GrainChoices.OfStrips(reading));
         var zipStrip = ZipStrip(reading, plan);
         var corded = Cord.IsChosen(reading);
         List<Seam> seams =
@@ -244,7 +244,7 @@ public class BoxCushionStrip : BoxCushion
         )
         {
             Allowances = new[] { "zip", "right end", "outer", "left end" }.ToDictionary(edge => edge, Edge),
-            Grain = reading.Chosen(GrainChoices.Strips),
+            Grain = GrainChoices.OfStrips(reading),
             MayBeJoined = true,
             JoinedFirstAt = plan.Turn.Value.IsPositive ? [plan.Turn, plan.ZipRun - plan.Turn] : [],
         }.Measured(plan.ZipRun, half, "length", "height");

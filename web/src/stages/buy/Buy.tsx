@@ -14,6 +14,7 @@ export default function Buy() {
   const jobItems = useScene((scene) => scene.job.document.items)
   const plan = useScene((scene) => scene.plan)
   const stale = useScene((scene) => scene.stale)
+  const shopping = plan?.totals?.shopping
   const addCloth = useAddCloth()
   const drafts = jobItems.map((item) => ({
     item,
@@ -67,6 +68,13 @@ export default function Buy() {
                     <th scope="row">Left over</th>
                     <td>{buying.leftOver.text}</td>
                   </tr>
+                  {buying.tight && (
+                    <tr>
+                      <td colSpan={2} className="problem" role="status">
+                        {buying.tight}
+                      </td>
+                    </tr>
+                  )}
                   {buying.leastCut && (
                     <tr>
                       <th scope="row">The least the shop cuts</th>
@@ -99,8 +107,34 @@ export default function Buy() {
       })}
       <Button onClick={addCloth}>Add a cloth</Button>
       <Savings />
+      {shopping && shopping.length > 0 && (
+        <section className={clsx(s.notions, stale && 'stale')} aria-label="Shopping list">
+          <h2>Shopping list</h2>
+          <table>
+            <thead>
+              <tr>
+                <th>What</th>
+                <th>How much</th>
+                <th>For</th>
+              </tr>
+            </thead>
+            <tbody>
+              {shopping.map((line) => (
+                <tr key={`${line.name}/${line.note}/${line.amount}`}>
+                  <th scope="row">
+                    {line.name}
+                    {line.note && <small> {line.note}</small>}
+                  </th>
+                  <td className={s.figure}>{line.amount}</td>
+                  <td>{line.for.join(', ')}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </section>
+      )}
       <section className={s.notions}>
-        <h2>Beside the cloth</h2>
+        <h2>Beside the cloth, item by item</h2>
         <table>
           <thead>
             <tr>

@@ -1,0 +1,83 @@
+using Wrapper.Core.Cloth;
+using Wrapper.Core.Jobs;
+using Wrapper.Core.Lengths;
+using Wrapper.Core.Planning;
+
+namespace Wrapper.Core.Tests;
+
+/// <summary>One list for the shop, added up over items and quantities; and cloth that is bought to the last inch.</summary>
+public class ShoppingCases
+{
+    private static IReadOnlyList<ShoppingLine> List(JobUnit unit, string step, params Item[] items)
+    {
+        var job = JobDocument.Empty("job", unit) with
+        {
+            Items =
+            [
+                .. items.Select((item, at) => item with { Id = $"i{at}", Cloth = null, Name = $"cushion {at + 1}" }),
+            ],
+            Cloths =
+            [
+                LayTests.Cloth("54", false) with
+                {
+                    Width = new(unit.IsInches() ? "54" : "140", unit),
+                    Selvedge = new("1/2", JobUnit.Inch),
+                    Step = new(step, unit),
+                },
+            ],
+        };
+        return Shopping.Of(Plan.Of(job, Items.Drafting, lay: true), job);
+    }
+
+    // Cord 269 twice and, P 80, 2 x 80 + 6 = 166: 704 in are 19.56 yd, by quarters 19 3/4. Zips 53 1/2 twice, 20 + 5 + 1 = 26.
+    [Fact]
+    public void In_inches()
+    {
+        var list = List(
+            JobUnit.Inch,
+            "1/8 yd",
+            Items.Example("box-cushion-strip") with
+            {
+                Quantity = "2",
+            },
+            Items.Of("box-cushion-strip", JobUnit.Inch, ("W", "20"), ("L", "20"), ("T", "3"))
+        );
+        ShoppingLine Line(string name) => Assert.Single(list, line => line.Name == name);
+        Assert.Equal("19 3/4 yd", Line("cord").Amount);
+        Assert.Equal(["cushion 1 x 2", "cushion 2"], Line("cord").For);
+        Assert.Equal("2 x 53 1/2 in, 1 x 26 in", Line("zip chain").Amount);
+        Assert.Matches(@"^\d+ reels? of 100 m$", Line("thread").Amount);
+        Assert.Matches(@"^\d+( \d/8)? yd$", list[0].Amount); // the cloth, in the shop's own fractions
+    }
+
+    // P 160, cord 2 x 160 + 15 = 335 cm, three times 10.05 m: 10.10 by tens. Zip 40 + 2 x 6.5 + 3 = 56.
+    [Fact]
+    public void In_centimetres()
+    {
+        var list = List(
+            JobUnit.Centimetre,
+            "10 cm",
+            Items.Of("box-cushion-strip", JobUnit.Centimetre, ("W", "40"), ("L", "40"), ("T", "6")) with
+            {
+                Quantity = "3",
+            }
+        );
+        Assert.Equal("10.10 m", Assert.Single(list, line => line.Name == "cord").Amount);
+        Assert.Equal("3 x 56 cm", Assert.Single(list, line => line.Name == "zip chain").Amount);
+    }
+
+    // Off a bolt cut by the yard: 35 1/2 needed leaves half an inch, 35 a whole one; a margin of an inch is room too.
+    [Theory]
+    [InlineData(71, "0", true)]
+    [InlineData(70, "0", false)]
+    [InlineData(69, "1", false)]
+    public void Less_than_an_inch_to_spare_is_told(int halfInches, string margin, bool tight)
+    {
+        var cloth = LayTests.Cloth("54", false) with
+        {
+            Step = new("1 yd", JobUnit.Inch),
+            Margin = new(margin, JobUnit.Inch),
+        };
+        Assert.Equal(tight, Buying.Of(Length.Inches(0, halfInches, 2), new ClothReading(cloth, JobUnit.Inch)).IsTight);
+    }
+}
