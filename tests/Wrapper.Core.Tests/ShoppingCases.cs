@@ -46,6 +46,7 @@ public class ShoppingCases
         Assert.Equal("19 3/4 yd", Line("cord").Amount);
         Assert.Equal(["cushion 1 x 2", "cushion 2"], Line("cord").For);
         Assert.Equal("2 x 53 1/2 in, 1 x 26 in", Line("zip chain").Amount);
+        Assert.Equal("2 x 46 1/2 x 19 1/4 x 4 in, 1 x 20 x 20 x 3 in", Line("foam").Amount);
         Assert.Matches(@"^\d+ reels? of 100 m$", Line("thread").Amount);
         Assert.Matches(@"^\d+( \d/8)? yd$", list[0].Amount); // the cloth, in the shop's own fractions
     }

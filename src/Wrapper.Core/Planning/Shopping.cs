@@ -25,7 +25,7 @@ public static class Shopping
         var notions =
             from item in plan.Items
             where item.Quantity > 0
-            from notion in item.Draft.Pattern!.Notions
+            from notion in Asked(item.Draft.Pattern!.Notions, unit)
             // What is cut from a cloth of its own is bought with that.
             where notion.Role is not { } role || job.ClothOf(item.Item, role) is null
             group (Item: item, Notion: notion) by (notion.Key, notion.Name, notion.Note, notion.OffTheRoll);
@@ -52,6 +52,20 @@ public static class Shopping
                 Amount([.. like], unit),
                 For(like.Select(each => each.Item).Distinct())
             )),
+        ];
+    }
+
+    // The sides of a block of foam are one thing to buy.
+    private static IEnumerable<Notion> Asked(IReadOnlyList<Notion> notions, JobUnit unit)
+    {
+        var sides = notions.Where(notion => notion.Key.StartsWith("foam", StringComparison.Ordinal)).ToList();
+        if (sides.Count == 0)
+            return notions;
+        var block = string.Join(" x ", sides.Select(side => LengthPrinter.Cut(side.Length!.Value, unit).Text));
+        return
+        [
+            .. notions.Except(sides),
+            new Notion("foam", "foam", null) { Amount = $"{block} {LengthPrinter.Word(unit)}" },
         ];
     }
 

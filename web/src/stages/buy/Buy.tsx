@@ -133,7 +133,7 @@ export default function Buy() {
           </table>
         </section>
       )}
-      <section className={s.notions}>
+      <section className={s.notions} aria-label="Item by item">
         <h2>Beside the cloth, item by item</h2>
         <table>
           <thead>
