@@ -131,7 +131,7 @@ public class SettingOutCases
                     Assert.True(off <= 25.4 / 16, $"{item.MakeUp}, {piece.Name}: off by {off / 25.4} in");
                 }
             },
-            iter: 60
+            iter: 30
         );
 
     // From the listed figures alone, each to the nearest sixteenth: corner to corner, curves through their points.

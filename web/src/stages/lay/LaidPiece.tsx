@@ -42,7 +42,9 @@ export const LaidPiece = memo(function LaidPiece({
   const moves = piece.isCut || piece.cutLast ? undefined : allowed
   const { box } = piece
   // The letter of the drawing, or as large as the piece allows.
-  const most = Math.min(box.width * 0.45, box.height * 0.7)
+  const widest = Math.min(box.width * 0.45, box.height * 0.7)
+  // Bias strips lie close in boxes that overlap: each label keeps to its own strip.
+  const most = piece.cutLast ? Math.min(widest, Math.max(box.width, box.height) * 0.09) : widest
   const size = `min(var(--letter), ${most}px)`
   const place = { piece: piece.id, turns: piece.turns, along: box.x, across: box.y }
   const toggle = () => {
