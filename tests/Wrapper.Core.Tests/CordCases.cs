@@ -254,4 +254,13 @@ public class CordCases
         Assert.False(Warned(("r", "3"), ("strips", "bias")));
         Assert.False(Warned());
     }
+
+    // A width that cannot be read says nothing of squares: none is cut, and the field is told.
+    [Fact]
+    public void No_square_is_cut_from_cloth_in_doubt()
+    {
+        var plan = Cord(JobUnit.Inch, "wide", "1/2", Items.Example("box-cushion-strip", ("strips", "bias")));
+        Assert.Empty(plan.Pieces);
+        Assert.Contains(plan.Problems, problem => problem.Field == "cloths.red.width");
+    }
 }

@@ -306,7 +306,8 @@ public static class CordStrips
 
         private string NextId(StripDemand demand)
         {
-            var n = 1;
+            // Behind those of this lay; what was cut earlier keeps its number.
+            var n = Strips.Count + 1;
             while (!ids.Add(Id(demand.OnBias, demand.Width, n)))
                 n++;
             return Id(demand.OnBias, demand.Width, n);

@@ -97,7 +97,7 @@ public sealed record ClothPlan(
             reading.CanBeLaid ? reading.ForLay : reading.ForLay with { Repeat = null }
         );
         var onTable = reading.ForLay with { Repeat = repeat ?? reading.ForLay.Repeat };
-        var cord = CordOnCloth.Of(count > Plan.MostPieces ? [] : items, job, cloth, onTable);
+        var cord = CordOnCloth.Of(count > Plan.MostPieces || !reading.CanBeLaid ? [] : items, job, cloth, onTable);
         pieces.AddRange(cord.Panels);
         if (count > Plan.MostPieces)
             reading.Problems.Add(
