@@ -41,7 +41,7 @@ public class DraftProperties
         Variants.Makeable.Sample(
             item =>
             {
-                foreach (var piece in Items.Pattern(item).Pieces.Where(p => p.UncutShape is null))
+                foreach (var piece in Items.Pattern(item).Pieces.Where(p => p.UncutShape is null && !p.IsRough))
                 {
                     var edges = piece.Stitch.Edges;
                     double A(int at) =>
@@ -167,7 +167,7 @@ public class DraftProperties
         Variants.Makeable.Sample(
             item =>
             {
-                foreach (var piece in Items.Pattern(item).Pieces.Where(p => p.UncutShape is null))
+                foreach (var piece in Items.Pattern(item).Pieces.Where(p => p.UncutShape is null && !p.IsRough))
                 foreach (var edge in piece.Stitch.Edges)
                 {
                     var own = piece.Allowances.TryGetValue(edge.Name, out var allowance) ? Mm(allowance.Value) : 0;

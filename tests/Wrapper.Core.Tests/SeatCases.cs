@@ -162,16 +162,27 @@ public class SeatCases
         "face/cut width=20; face/cut height=23.5"
     )]
     [InlineData("chair-back-slip-over", "cm | W=42 | H=50 | D=6", "face/cut width=53.5; face/cut height=56")]
-    // Slipcover: every edge s + half of 2 1/2; along crevices min(3/5 x 5, 3) = 3 more.
+    // Slipcover: every side s + half of 2 1/2; along crevices min(3/5 x 5, 3) = 3 more. A skirt of 7 hangs from a line 7 in
+    // above the lower edge: front band 12 - 7, outside arm 12 - 7 + 9. Without one the feet have a hem of 1 1/2 for s.
     [InlineData(
         "chair-slipcover",
         "W=22 | S=21 1/2 | F=12 | A=9 | B=5 | U=5 | H=27 | K=5 | C=5",
-        "inside-back/cut width=35.5; inside-back/cut length=33.5; deck/cut width=31.5; deck/cut length=28; inside-arm/cut width=25; inside-arm/cut length=20.5; outside-arm/cut width=30; outside-arm/cut length=24.5; "
-            + "arm-front/cut width=8.5; arm-front/cut length=24.5; front-band/cut width=25.5; front-band/cut length=15.5; corner/cut width=8.5; corner/cut length=16.5; skirt-front/cut width=35; skirt-front/cut height=9; skirt-flap/cut width=15; plumb width of an arm front=5"
+        "inside-back/cut width=35.5; inside-back/cut length=33.5; deck/cut width=31.5; deck/cut length=28; inside-arm/cut width=25; inside-arm/cut length=20.5; outside-arm/cut width=30; outside-arm/cut length=17.5; "
+            + "arm-front/cut width=8.5; arm-front/cut length=17.5; front-band/cut width=25.5; front-band/cut length=8.5; corner/cut width=8.5; corner/cut length=16.5; skirt-front/cut width=35; skirt-front/cut height=9; skirt-flap/cut width=15; plumb width of an arm front=5"
     )]
     [InlineData(
         "chair-slipcover",
-        "lean=out | x=2 | W=22 | S=21 1/2 | F=12 | A=9 | B=5 | U=5 | H=27 | K=5 | C=5 | inside-back/top=1",
+        "skirt=none | W=22 | S=21 1/2 | F=12 | A=9 | B=5 | U=5 | H=27 | K=5 | C=5",
+        "front-band/cut length=16.5; outside-arm/cut length=25.5; outside-back/cut length=38.5; outside-back/cut width=35.5; arm-front/cut length=25.5"
+    )]
+    [InlineData(
+        "chair-slipcover",
+        "skirtBelow=2 | W=22 | S=21 1/2 | F=12 | A=9 | B=5 | U=5 | H=27 | K=5 | C=5",
+        "front-band/cut length=10.5; skirt-front/cut height=9"
+    )]
+    [InlineData(
+        "chair-slipcover",
+        "lean=out | x=2 | W=22 | S=21 1/2 | F=12 | A=9 | B=5 | U=5 | H=27 | K=5 | C=5 | inside-back/upper=1",
         "plumb width of an arm front=7; inside-back/cut length=34; tuck-in=3"
     )]
     [InlineData(
@@ -182,8 +193,8 @@ public class SeatCases
     [InlineData(
         "chair-slipcover",
         "armFront=strip | W=22 | S=21 1/2 | F=12 | A=9 | B=5 | U=5 | H=27 | K=5 | C=5",
-        "arm-front/cut length=29.5; arm-front/cut width=7"
-    )] // 21 + 5 along the outside, 1 over on either side
+        "arm-front/cut length=22.5; arm-front/cut width=7"
+    )] // 14 + 5 along the outside, 1 over on either side
     [InlineData(
         "chair-slipcover",
         "cm | W=55 | S=52 | F=30 | A=22 | B=12 | U=12 | H=68 | K=12 | C=10",
@@ -290,6 +301,18 @@ public class SeatCases
         "W=22 | S=21 | F=12 | A=9 | B=5 | U=5 | H=27 | K=5 | C=3 | t=4",
         "measures.t",
         "deeper than the crevice"
+    )]
+    [InlineData(
+        "chair-slipcover",
+        "skirtBelow=7 | W=22 | S=21 | F=12 | A=9 | B=5 | U=5 | H=27 | K=5 | C=5",
+        "choices.skirtBelow",
+        "not cover"
+    )]
+    [InlineData(
+        "chair-slipcover",
+        "skirtDrop=11 | W=22 | S=21 | F=12 | A=9 | B=5 | U=5 | H=27 | K=5 | C=5",
+        "choices.skirtDrop",
+        "nothing is left of the front band"
     )]
     [InlineData(
         "sofa-base",

@@ -152,7 +152,7 @@ public class SeatProperties
                     foreach (
                         var (piece, tucked, plain) in new[]
                         {
-                            ("inside-back", "crevice", "left side"),
+                            ("inside-back", "lower", "left"),
                             ("inside-arm", "lower", "right"),
                             ("deck", "upper", "lower"),
                         }
@@ -160,6 +160,48 @@ public class SeatProperties
                     {
                         var allowances = pattern.Piece(piece).Allowances;
                         Assert.Equal(tuck, allowances[tucked].Value - allowances[plain].Value);
+                    }
+                },
+                iter: 40
+            );
+
+    // Nothing is cut to shape before it is on the chair: each piece of the body is a rectangle that lies beyond the line to
+    // expect by at least the seam and half of the ease, on every side.
+    [Fact]
+    public void A_slipcover_is_cut_as_rough_rectangles() =>
+        Variants
+            .Of("chair-slipcover")
+            .Sample(
+                item =>
+                {
+                    var pattern = Items.Pattern(item);
+                    foreach (
+                        var piece in pattern.Pieces.Where(each =>
+                            !each.Key.StartsWith("skirt", StringComparison.Ordinal)
+                        )
+                    )
+                    {
+                        Assert.Equal(4, piece.Cut.Edges.Count);
+                        var (cut, line) = (piece.Cut.Bounds(), piece.Stitch.Bounds());
+                        Assert.All(
+                            piece.Cut.Edges.Zip([.. piece.Cut.Edges.Skip(1), piece.Cut.Edges[0]]),
+                            side =>
+                                Assert.True(
+                                    side.First.Start.X == side.Second.Start.X
+                                        || side.First.Start.Y == side.Second.Start.Y
+                                )
+                        );
+                        var least = piece.Allowances.Values.Min(each => each.Value);
+                        Assert.All(
+                            new[]
+                            {
+                                cut.Right - line.Right,
+                                line.Left - cut.Left,
+                                cut.Top - line.Top,
+                                line.Bottom - cut.Bottom,
+                            },
+                            over => Assert.True(over >= least, $"{piece.Name}: {Items.Inches(over)} in over")
+                        );
                     }
                 },
                 iter: 40
@@ -303,17 +345,18 @@ public class SeatProperties
     [Fact]
     public void Cord_of_a_slipcover_follows_its_cord_lines()
     {
-        // Two arm fronts (inside 14, outside 21), arm tops 21 1/2, the back's top 32, its corners 13, the front edge
-        // 22, round the foot 2 x 32 + 2 x 26 1/2; five joins of 3.
+        // The skirt line lies 7 in above the lower edge: two arm fronts (inside 14, outside 12 - 7 + 9), arm tops 21 1/2,
+        // the back's top 32, its corners 13, both back seams 14 + 13, the front edge 22, round the skirt line
+        // 2 x 32 + 2 x 26 1/2; seven joins of 3.
         var pattern = Items.Pattern(
             Items.Read("chair-slipcover", JobUnit.Inch, "W=22 | S=21 1/2 | F=12 | A=9 | B=5 | U=5 | H=27 | K=5 | C=5")
         );
         Assert.Equal(
-            (2 * (14 + 21)) + (2 * 21.5m) + 32 + (2 * 13) + 22 + 64 + 53 + 15,
+            (2 * (14 + 14)) + (2 * 21.5m) + 32 + (2 * 13) + (2 * 27) + 22 + 64 + 53 + 21,
             Items.Inches(pattern.Notions.Single(notion => notion.Key == "cord").Length!.Value)
         );
-        // From the foot up past the arm (21), and 13 less 2 above it.
-        Assert.Equal(32m, Items.Inches(pattern.Notions.Single(notion => notion.Key == "zip").Length!.Value));
+        // From the skirt line up past the arm (14), and 13 less 2 above it.
+        Assert.Equal(25m, Items.Inches(pattern.Notions.Single(notion => notion.Key == "zip").Length!.Value));
     }
 
     [Theory]

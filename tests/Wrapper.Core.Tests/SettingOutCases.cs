@@ -120,7 +120,7 @@ public class SettingOutCases
                     var (left, bottom, _, _) = piece.Cut.Bounds();
                     var drawn = Geometry.Ring(Redrawn(set));
                     var off = Geometry
-                        .Points(piece.Cut)
+                        .Points(piece.Line)
                         .Max(p =>
                             drawn.Distance(
                                 new NetTopologySuite.Geometries.Point(

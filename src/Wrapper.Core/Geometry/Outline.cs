@@ -38,6 +38,18 @@ public sealed class Outline
             new(left, new(Length.Zero, height)),
         ]);
 
+    /// <summary>The rectangle that holds it, its sides lower, right, upper and left.</summary>
+    public Outline Box()
+    {
+        var (left, bottom, right, top) = Bounds();
+        return new([
+            new("lower", new(left, bottom)),
+            new("right", new(right, bottom)),
+            new("upper", new(right, top)),
+            new("left", new(left, top)),
+        ]);
+    }
+
     /// <summary>
     /// The outline turned over about the upright, edges still anticlockwise: the other one of a pair.
     /// </summary>

@@ -60,7 +60,8 @@ public static class Stitching
     private static StitchedLine OfSeam(Seam seam) =>
         seam.Kind switch
         {
-            SeamKind.Zip => new(seam.Name, StitchKind.Zip, seam.Drafted, 2),
+            // With cord its covering is sewn too, and then the cord on to one side.
+            SeamKind.Zip => new(seam.Name, StitchKind.Zip, seam.Drafted, seam.CordLine is null ? 2 : 4),
             SeamKind.Lap => new(seam.Name, StitchKind.Lap, seam.Drafted, 1),
             _ => seam.CordLine is null
                 ? new(seam.Name, StitchKind.Seam, seam.Drafted, 1)

@@ -53,25 +53,27 @@ internal static class Extents
         Length high
     )
     {
-        var sum = finished + Furthest(piece, along, low) + Furthest(piece, along, high);
+        var outline = piece.IsRough ? piece.Stitch.Box() : piece.Stitch;
+        Working Furthest(Length extreme) => Extents.Furthest(piece, outline, along, extreme);
+        var sum = finished + Furthest(low) + Furthest(high);
         return (sum.Value - drawn).Abs().Ticks <= Rounding
             ? sum
             : Working.Of("as drawn", "extent of the cut line as drawn", drawn);
     }
 
     // The widest allowance among the edges that reach the outermost line.
-    private static Working Furthest(Piece piece, Func<Point, Length> along, Length extreme)
+    private static Working Furthest(Piece piece, Outline outline, Func<Point, Length> along, Length extreme)
     {
         var reaching = Enumerable
-            .Range(0, piece.Stitch.Edges.Count)
+            .Range(0, outline.Edges.Count)
             .Where(at =>
-                piece
-                    .Stitch.Curve(at)
+                outline
+                    .Curve(at)
                     .Extremes()
                     .Any(v => (along(new(Length.Snap(v.X), Length.Snap(v.Y))) - extreme).Abs().Ticks <= Rounding)
             )
-            .Where(at => Reaches(piece.Stitch, at, along, extreme))
-            .Select(at => piece.Allowances.GetValueOrDefault(piece.Stitch.Edges[at].Name))
+            .Where(at => Reaches(outline, at, along, extreme))
+            .Select(at => piece.Allowances.GetValueOrDefault(outline.Edges[at].Name))
             .OfType<Working>();
         return reaching.MaxBy(own => own.Value) ?? Lengths.Workings.Sum.Of();
     }

@@ -41,6 +41,16 @@ public sealed record Piece
     /// <summary>Draws the line that the raw edge is offset from, where that is not the stitch line.</summary>
     public Func<Dimensions, Outline>? UncutShape { get; init; }
 
+    /// <summary>
+    /// Whether it is cut as the rectangle that holds its stitch line, which is the line to expect: hollows and slants
+    /// are opened on the furniture, never cut beforehand (craft §6.2). Its allowances are then those of the rectangle's
+    /// sides: lower, right, upper and left.
+    /// </summary>
+    public bool IsRough { get; init; }
+
+    /// <summary>The line that is drawn on cloth: the raw edge, or the line to expect of a rough piece.</summary>
+    public Outline Line => IsRough ? Stitch : Cut;
+
     /// <summary>The allowance of each edge by its name; an edge without one is cut on its line.</summary>
     public IReadOnlyDictionary<string, Working> Allowances { get; init; } = new Dictionary<string, Working>();
 
@@ -124,7 +134,7 @@ public sealed record Piece
 
     private sealed class Drawing
     {
-        private readonly (object, object, object?, object) from;
+        private readonly (object, object, object?, object, bool) from;
 
         public Drawing(Piece piece)
         {
@@ -132,7 +142,9 @@ public sealed record Piece
             var dimensions = new Dimensions(piece.Dimensions);
             Stitch = piece.Shape(dimensions);
             Cut = Offset.Outward(
-                piece.UncutShape is null ? Stitch : piece.UncutShape(dimensions),
+                piece.IsRough ? Stitch.Box()
+                    : piece.UncutShape is null ? Stitch
+                    : piece.UncutShape(dimensions),
                 edge => piece.Allowances.TryGetValue(edge, out var allowance) ? allowance.Value : Length.Zero
             );
         }
@@ -143,8 +155,8 @@ public sealed record Piece
 
         public bool IsOf(Piece piece) => from == From(piece);
 
-        private static (object, object, object?, object) From(Piece piece) =>
-            (piece.Dimensions, piece.Shape, piece.UncutShape, piece.Allowances);
+        private static (object, object, object?, object, bool) From(Piece piece) =>
+            (piece.Dimensions, piece.Shape, piece.UncutShape, piece.Allowances, piece.IsRough);
     }
 }
 

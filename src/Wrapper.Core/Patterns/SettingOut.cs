@@ -31,14 +31,17 @@ public sealed record SetLine(string Kind, SetPoint From, SetPoint To);
 /// <summary>
 /// All that one needs to draw a piece's cut line on cloth without any other aid: every corner from the squared edge,
 /// every side, its curves, diagonals to check, and every mark from a named corner (craft §1.7, §11). Figures are read
-/// off the drawn cut line. Of a plain rectangle width and length say it all: it has marks and lines only.
+/// off the drawn cut line; of a rough piece, which is cut as a rectangle, off the line to expect
+/// (<paramref name="Expected"/>), as it lies on that rectangle. Of a plain rectangle width and length say it all: it has
+/// marks and lines only.
 /// </summary>
 public sealed record SettingOut(
     IReadOnlyList<SetPoint> Corners,
     IReadOnlyList<SetSide> Sides,
     IReadOnlyList<SetDiagonal> Diagonals,
     IReadOnlyList<SetMark> Marks,
-    IReadOnlyList<SetLine> Lines
+    IReadOnlyList<SetLine> Lines,
+    bool Expected = false
 )
 {
     // A curve is chalked through points no further apart than this, and through no more than so many of them.
@@ -48,18 +51,25 @@ public sealed record SettingOut(
     /// <summary>The figures of <paramref name="piece"/>.</summary>
     public static SettingOut Of(Piece piece)
     {
-        var cut = piece.Cut;
-        var (left, bottom, _, _) = cut.Bounds();
+        var line = piece.Line;
+        var (left, bottom, _, _) = piece.Cut.Bounds();
         SetPoint Set(string name, Vec at) => new(name, Length.Snap(at.X) - left, Length.Snap(at.Y) - bottom);
         var marks = piece.Notches.Select(notch => Mark(piece, notch)).OfType<SetMark>().ToList();
         List<SetLine> lines =
         [
-            .. piece.Lines.Select(line => new SetLine(line.Kind, Set("", line.From.Mm), Set("", line.To.Mm))),
+            .. piece.Lines.Select(inner => new SetLine(inner.Kind, Set("", inner.From.Mm), Set("", inner.To.Mm))),
         ];
-        if (IsPlain(cut))
+        if (IsPlain(line))
             return new([], [], [], marks, lines);
-        List<SetPoint> corners = [.. cut.Edges.Select((edge, at) => Set(Corner(at), edge.Start.Mm))];
-        return new(corners, [.. cut.Edges.Select((edge, at) => Side(cut, at, Set))], Diagonal(cut), marks, lines);
+        List<SetPoint> corners = [.. line.Edges.Select((edge, at) => Set(Corner(at), edge.Start.Mm))];
+        return new(
+            corners,
+            [.. line.Edges.Select((_, at) => Side(line, at, Set))],
+            Diagonal(line),
+            marks,
+            lines,
+            piece.IsRough
+        );
     }
 
     /// <summary>
@@ -116,14 +126,14 @@ public sealed record SettingOut(
     // is stitched off has stitched edges that no cut edge goes along: marks on those are made once the corner is sewn.
     private static SetMark? Mark(Piece piece, Notch notch)
     {
-        if (!piece.Cut.Has(notch.Edge))
+        if (!piece.Line.Has(notch.Edge))
             return null;
-        var at = piece.Cut.Edges.Select(edge => edge.Name).ToList().IndexOf(notch.Edge);
-        var along = Foot(piece.Cut.Curve(at), piece.Stitch.Mark(notch.Edge, notch.At, Length.Zero).On.Mm);
-        var rest = piece.Cut.LengthOf(notch.Edge) - along;
+        var at = piece.Line.Edges.Select(edge => edge.Name).ToList().IndexOf(notch.Edge);
+        var along = Foot(piece.Line.Curve(at), piece.Stitch.Mark(notch.Edge, notch.At, Length.Zero).On.Mm);
+        var rest = piece.Line.LengthOf(notch.Edge) - along;
         var what = notch.Clip ? "clip" : "notch";
         return rest < along
-            ? new(what, Corner((at + 1) % piece.Cut.Edges.Count), notch.Edge, rest)
+            ? new(what, Corner((at + 1) % piece.Line.Edges.Count), notch.Edge, rest)
             : new(what, Corner(at), notch.Edge, along);
     }
 

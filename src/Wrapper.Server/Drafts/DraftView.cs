@@ -247,7 +247,7 @@ public sealed record PieceView(
             [.. piece.Sizes.Select(size => SizeOf(size, unit))],
             [
                 .. piece
-                    .Allowances.Where(edge => piece.Stitch.Has(edge.Key))
+                    .Allowances.Where(edge => piece.IsRough || piece.Stitch.Has(edge.Key))
                     .Select(edge => new EdgeView(
                         edge.Key,
                         $"{piece.Key}/{edge.Key}",

@@ -6,14 +6,16 @@ namespace Wrapper.Server.Drafts;
 
 /// <summary>
 /// The figures by which a piece's cut line is chalked: corners from the squared lower edge of its box, sides, curves,
-/// diagonals to check, marks along the cut edge. All to the nearest mark of the tape.
+/// diagonals to check, marks along the cut edge. All to the nearest mark of the tape. Of a piece that is cut as a rough
+/// rectangle (<c>expected</c>) they are those of the line to expect, as it lies on that rectangle.
 /// </summary>
 public sealed record SettingOutView(
     IReadOnlyList<SetPointView> Corners,
     IReadOnlyList<SetSideView> Sides,
     IReadOnlyList<SetDiagonalView> Diagonals,
     IReadOnlyList<SetMarkView> Marks,
-    IReadOnlyList<SetLineView> Lines
+    IReadOnlyList<SetLineView> Lines,
+    bool Expected
 )
 {
     internal static SettingOutView Of(Piece piece, JobUnit unit)
@@ -47,7 +49,8 @@ public sealed record SettingOutView(
             ],
             [.. set.Diagonals.Select(line => new SetDiagonalView(line.From, line.To, At(line.Length)))],
             [.. set.Marks.Select(mark => new SetMarkView(mark.What, mark.From, mark.Side, At(mark.Along)))],
-            [.. set.Lines.Select(line => new SetLineView(line.Kind, Point(line.From), Point(line.To)))]
+            [.. set.Lines.Select(line => new SetLineView(line.Kind, Point(line.From), Point(line.To)))],
+            set.Expected
         );
     }
 }

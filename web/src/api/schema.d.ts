@@ -1288,7 +1288,8 @@ export interface components {
         };
         /**
          * @description The figures by which a piece's cut line is chalked: corners from the squared lower edge of its box, sides, curves,
-         *     diagonals to check, marks along the cut edge. All to the nearest mark of the tape.
+         *     diagonals to check, marks along the cut edge. All to the nearest mark of the tape. Of a piece that is cut as a rough
+         *     rectangle (`expected`) they are those of the line to expect, as it lies on that rectangle.
          */
         SettingOutView: {
             corners: components["schemas"]["SetPointView"][];
@@ -1296,6 +1297,7 @@ export interface components {
             diagonals: components["schemas"]["SetDiagonalView"][];
             marks: components["schemas"]["SetMarkView"][];
             lines: components["schemas"]["SetLineView"][];
+            expected: boolean;
         };
         /** @description One line to take to the shop: what, which, how much as it is sold, and the items that it is for. */
         ShoppingLine: {

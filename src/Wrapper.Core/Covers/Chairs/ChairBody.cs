@@ -19,7 +19,7 @@ internal sealed class ChairBody
         (Seat, Width, Front, Arm) = (
             reading[ChairSlipcover.S],
             reading[ChairSlipcover.W],
-            reading[ChairSlipcover.F],
+            FrontOf(reading),
             reading[ChairSlipcover.A]
         );
         (ArmBase, ArmTop, Thick) = (reading[ChairSlipcover.B], reading[ChairSlipcover.U], reading[ChairSlipcover.K]);
@@ -53,11 +53,22 @@ internal sealed class ChairBody
             : new Extreme(Larger: true, ArmBase, Lean + ArmTop);
     }
 
+    private static Working FrontOf(Reading reading) =>
+        ChairSlipcover.HasSkirt(reading) ? reading[ChairSlipcover.F] - Rise(reading) : reading[ChairSlipcover.F];
+
+    /// <summary>How far the skirt line lies above the chair's lower edge (craft §6.2).</summary>
+    public static Working Rise(Reading reading) =>
+        Working.Of("drop", "skirt, finished", reading[ChairSlipcover.SkirtDrop])
+        - Working.Of("below", "skirt below the lower edge", reading[ChairSlipcover.SkirtBelow]);
+
     public Working Seat { get; }
 
     public Working Width { get; }
 
-    /// <summary>From the seat's front edge down to the lower edge of the body.</summary>
+    /// <summary>
+    /// From the seat's front edge down to the lower edge of the cover's body: to the chair's own, or to the skirt line,
+    /// which lies above it by as much as the skirt covers.
+    /// </summary>
     public Working Front { get; }
 
     /// <summary>Arm height above the seat, upright.</summary>

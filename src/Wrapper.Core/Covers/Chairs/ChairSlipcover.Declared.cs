@@ -66,7 +66,8 @@ public sealed partial class ChairSlipcover
         LengthLimits.UpTo(12, "2 1/2", "6.5", zero: true)
     ) with
     {
-        Note = "Half of it on every edge; trimmed to three seam allowances, then to one.",
+        Note =
+            "Half of it on every edge: each piece is cut as the rectangle that holds it, opened on the chair, and trimmed to three seam allowances, then to one.",
     };
 
     internal static readonly OptionChoice<BackSide> ZipSide = Choice.Of(
@@ -93,7 +94,7 @@ public sealed partial class ChairSlipcover
         Option.Of(
             SkirtSchool.Flaps,
             "With flaps",
-            "One width to each face, flaps behind the corners; hung from a cord line that covers the lower edge of the body."
+            "One width to each face, flaps behind the corners; hung from a line as high as the skirt is deep, so that it covers the lower edge of the body."
         ),
         Option.Of(SkirtSchool.None, "None", "The lower edge is hemmed.")
     );
@@ -101,6 +102,22 @@ public sealed partial class ChairSlipcover
     internal static readonly LengthChoice SkirtDrop = Choice
         .OfLength("skirtDrop", "Skirt, finished", "Skirt", Length.Inches(7), 180, LengthLimits.UpTo(40, "7", "18"))
         .AskedWhen(Skirt, SkirtSchool.Flaps);
+
+    internal static readonly LengthChoice SkirtBelow = Choice
+        .OfLength(
+            "skirtBelow",
+            "Skirt goes on below the lower edge by",
+            "Skirt",
+            Length.Zero,
+            0,
+            LengthLimits.UpTo(40, "1", "2.5", zero: true)
+        )
+        .AskedWhen(Skirt, SkirtSchool.Flaps) with
+    {
+        Note = "0: the skirt line lies the skirt's own depth above the lower edge of the body.",
+    };
+
+    internal static bool HasSkirt(Reading reading) => reading.Chosen(Skirt) is SkirtSchool.Flaps;
 
     internal static readonly LengthChoice FlapWidth = Choice
         .OfLength(
@@ -158,7 +175,7 @@ public sealed partial class ChairSlipcover
     internal static readonly Measure B = new Measure(
         "B",
         "arm front, base",
-        "Across the front of one arm at its foot.",
+        "Across the front of one arm at its foot; at the skirt line where there is a skirt.",
         LengthLimits.Item,
         Usual: Length.Inches(5)
     );

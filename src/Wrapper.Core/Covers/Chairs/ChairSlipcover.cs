@@ -7,9 +7,9 @@ using Wrapper.Core.Patterns;
 namespace Wrapper.Core.Covers.Chairs;
 
 /// <summary>
-/// A pin-fitted slipcover for an upholstered chair: every piece with its real outline, tuck-ins along the crevices,
-/// pin-fit ease on every
-/// edge, cord lines, a zip down one back seam and a skirt (craft §6.2). The loose seat cushion is an item of its own.
+/// A pin-fitted slipcover for an upholstered chair: every piece a rough rectangle with the outline to expect drawn on
+/// it, tuck-ins along the crevices, pin-fit ease on every edge, cord lines, a zip down one back seam and a skirt
+/// (craft §6.2). The loose seat cushion is an item of its own.
 /// </summary>
 public sealed partial class ChairSlipcover : MakeUp
 {
@@ -24,7 +24,7 @@ public sealed partial class ChairSlipcover : MakeUp
 
     /// <inheritdoc/>
     public override string Suits =>
-        "A tailored cover for an armchair: cut roughly to its shape, pinned on the chair inside out and trimmed in two passes.";
+        "A tailored cover for an armchair: cut as rough rectangles, pinned on the chair inside out and trimmed in two passes.";
 
     /// <inheritdoc/>
     public override IReadOnlyList<Measure> Measures { get; } =
@@ -43,6 +43,7 @@ public sealed partial class ChairSlipcover : MakeUp
         ZipClosed,
         Skirt,
         SkirtDrop,
+        SkirtBelow,
         FlapWidth,
         .. Cord.ChoicesFor(
             Cord.Asked(
@@ -50,7 +51,7 @@ public sealed partial class ChairSlipcover : MakeUp
                 Option.Of(
                     Cording.Both,
                     "Cord on all cord lines",
-                    "Arm fronts, top of the back, front edge of the seat, skirt line."
+                    "Arm fronts, top of the back, both back seams, front edge of the seat, skirt line."
                 ),
                 Option.Of(Cording.None, "No cord", "Plain seams.")
             )
@@ -97,6 +98,24 @@ public sealed partial class ChairSlipcover : MakeUp
     /// <inheritdoc/>
     public override IEnumerable<Problem> Check(Reading reading)
     {
+        if (HasSkirt(reading))
+        {
+            var rise = ChairBody.Rise(reading).Value;
+            if (!rise.IsPositive)
+                yield return reading.Refuse(
+                    SkirtBelow,
+                    $"the skirt would hang from the lower edge of the body or under it and not cover it: less than its {reading.Say(reading[SkirtDrop])}",
+                    "0"
+                );
+            else if (rise + (2 * reading[EdgeAllowances.Seam].Value) >= reading[F].Value)
+                yield return reading.Refuse(
+                    SkirtDrop,
+                    $"the skirt line would lie {reading.Say(rise)} up, where nothing is left of the front band ({reading.Say(reading[F].Value)})",
+                    LengthPrinter.Finished(reading[F].Value.Over(2), reading.Unit).Text
+                );
+            if (!rise.IsPositive || rise >= reading[F].Value)
+                yield break;
+        }
         var body = new ChairBody(reading);
         foreach (var problem in TuckIn.Check(reading, C))
             yield return problem;

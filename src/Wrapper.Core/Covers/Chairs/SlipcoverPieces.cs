@@ -9,8 +9,8 @@ using Wrapper.Core.Patterns;
 namespace Wrapper.Core.Covers.Chairs;
 
 /// <summary>
-/// The pieces of a slipcover. Every edge has its seam allowance and half of the pin-fit ease; along a crevice the
-/// tuck-in comes on top.
+/// The pieces of a slipcover, each cut as the rectangle that holds it. Every side has its seam allowance, or its hem,
+/// and half of the pin-fit ease; along a crevice the tuck-in comes on top.
 /// </summary>
 internal sealed class SlipcoverPieces(Reading reading, ChairBody body)
 {
@@ -42,8 +42,8 @@ internal sealed class SlipcoverPieces(Reading reading, ChairBody body)
             ],
             body.Across,
             body.Arm + body.Above + body.Thick,
-            "crevice",
-            Crevice
+            ["lower"],
+            $"{Crevice} The hollows round the arms are opened on the chair."
         );
         yield return Shaped(
             "outside-back",
@@ -53,7 +53,7 @@ internal sealed class SlipcoverPieces(Reading reading, ChairBody body)
             [("foot", body.Foot), ("across", body.Across), ("low", body.ArmFrontHeight), ("above", body.Above)],
             new Extreme(Larger: true, body.Foot, body.Across),
             body.ArmFrontHeight + body.Above,
-            "",
+            [],
             ""
         );
         yield return PlainPiece("inside-arm", "inside arm", 2, body.Seat, body.Inner + body.Over, ["lower"], Crevice);
@@ -74,7 +74,7 @@ internal sealed class SlipcoverPieces(Reading reading, ChairBody body)
                 ],
                 body.Plumb,
                 body.ArmFrontHeight + body.Roll,
-                "",
+                [],
                 "On the straight grain, never along the slant."
             );
         else
@@ -104,11 +104,18 @@ internal sealed class SlipcoverPieces(Reading reading, ChairBody body)
             yield return skirt;
     }
 
-    // What is cut out round the arm is cut close: it is opened further on the chair.
-    private Working Edge(string piece, string edge, bool tucked) =>
-        edge.EndsWith("step", StringComparison.Ordinal) ? reading.EdgeAllowance(EdgeAllowances.Seam, piece, edge)
-        : tucked ? reading.EdgeAllowance(EdgeAllowances.Seam, piece, edge) + ease + tuck
-        : reading.EdgeAllowance(EdgeAllowances.Seam, piece, edge) + ease;
+    private Working Side(string piece, string side, bool tucked)
+    {
+        var hemmed = !ChairSlipcover.HasSkirt(reading) && IsFoot(piece, side);
+        var eased = reading.EdgeAllowance(hemmed ? ChairSlipcover.Hem : EdgeAllowances.Seam, piece, side) + ease;
+        return tucked ? eased + tuck : eased;
+    }
+
+    // The foot of a facing strip is its left end.
+    private bool IsFoot(string piece, string side) =>
+        piece == "arm-front"
+            ? side == (reading.Chosen(ChairSlipcover.ArmFront) is ArmFrontSchool.Strip ? "left" : "lower")
+            : side == "lower" && piece is "front-band" or "outside-back" or "outside-arm";
 
     private Piece PlainPiece(
         string key,
@@ -119,9 +126,10 @@ internal sealed class SlipcoverPieces(Reading reading, ChairBody body)
         string[] tucked,
         string note
     ) =>
-        Plain.Rectangle(key, name, quantity, width, height, edge => Edge(key, edge, tucked.Contains(edge))) with
+        Plain.Rectangle(key, name, quantity, width, height, side => Side(key, side, tucked.Contains(side))) with
         {
             Grain = grain,
+            IsRough = true,
             TurnedOver = quantity == 2,
             Note = note,
         };
@@ -134,22 +142,17 @@ internal sealed class SlipcoverPieces(Reading reading, ChairBody body)
         (string Name, Working Working)[] dimensions,
         Working width,
         Working height,
-        string tucked,
+        string[] tucked,
         string note
     )
     {
         var piece = new Piece(key, name, quantity, dimensions.ToDictionary(d => d.Name, d => d.Working), shape)
         {
             Grain = grain,
+            IsRough = true,
+            Allowances = Plain.Sides.ToDictionary(side => side, side => Side(key, side, tucked.Contains(side))),
             TurnedOver = quantity == 2,
             Note = note,
-        };
-        piece = piece with
-        {
-            Allowances = piece.Stitch.Edges.ToDictionary(
-                edge => edge.Name,
-                edge => Edge(key, edge.Name, edge.Name == tucked)
-            ),
         };
         // Where slants or rolls reach further than the sum says, the drawing counts.
         var (left, bottom, right, top) = piece.Stitch.Bounds();
@@ -162,13 +165,14 @@ internal sealed class SlipcoverPieces(Reading reading, ChairBody body)
     private Piece Strip()
     {
         var length = body.Outer + body.Over;
-        Working Over(string edge) =>
-            edge is "lower" or "upper"
+        Working Over(string side) =>
+            side is "lower" or "upper"
                 ? new Allowance("over", AllowanceRole.Ease, Length.Inches(1))
-                : Edge("arm-front", edge, tucked: false);
+                : Side("arm-front", side, tucked: false);
         return Plain.Rectangle("arm-front", "arm front strip", 2, length, body.ArmBase, Over, "length", "width") with
         {
             Grain = grain,
+            IsRough = true,
             TurnedOver = true,
             Note = "Eased or pleated to the arm's shape on the chair; its upper end is turned in.",
         };
@@ -176,7 +180,7 @@ internal sealed class SlipcoverPieces(Reading reading, ChairBody body)
 
     private IEnumerable<Piece> Skirt()
     {
-        if (reading.Chosen(ChairSlipcover.Skirt) is not SkirtSchool.Flaps)
+        if (!ChairSlipcover.HasSkirt(reading))
             yield break;
         var drop = Working.Of("drop", "skirt, finished", reading[ChairSlipcover.SkirtDrop]);
         var flap = Working.Of("flap", "flap, each way", reading[ChairSlipcover.FlapWidth]);

@@ -31,7 +31,7 @@ internal sealed class SlipcoverSeams(Reading reading, ChairBody body)
         foreach (var (side, at) in new[] { ("right", 1), ("left", 2) })
         foreach (var seam in (Seam[])[.. Arm(side, at), .. Back(side, at)])
             yield return seam;
-        if (reading.Chosen(ChairSlipcover.Skirt) is not SkirtSchool.Flaps)
+        if (!ChairSlipcover.HasSkirt(reading))
             yield break;
         yield return new(
             "skirt, front",
@@ -236,12 +236,16 @@ internal sealed class SlipcoverSeams(Reading reading, ChairBody body)
             [new Run("corner", at, "upper", body.HasWings ? body.Wing.Value : null)],
             body.Thick
         );
+        // Both back seams are corded, zip or not (craft §6.2).
         foreach (
             var seam in (side == "left") == (reading.Chosen(ChairSlipcover.ZipSide) is BackSide.Left)
                 ? Zipped(side, at, outer)
                 : Sewn(side, at, outer)
         )
-            yield return seam;
+            yield return seam with
+            {
+                CordLine = $"back seam, {side}",
+            };
     }
 
     private IEnumerable<Seam> Sewn(string side, int at, string outer)
@@ -303,7 +307,7 @@ internal sealed class SlipcoverSeams(Reading reading, ChairBody body)
     {
         var strip = reading.Chosen(ChairSlipcover.ArmFront) is ArmFrontSchool.Strip;
         IEnumerable<Use> uses = strip ? Plain.Unsewn(EdgeUse.Caught, "arm-front", 2, "right") : [];
-        if (reading.Chosen(ChairSlipcover.Skirt) is not SkirtSchool.Flaps)
+        if (!ChairSlipcover.HasSkirt(reading))
             uses =
             [
                 .. uses,

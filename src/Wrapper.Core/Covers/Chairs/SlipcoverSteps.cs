@@ -16,25 +16,28 @@ internal static class SlipcoverSteps
                     .Select(seam => seam.Name),
             ];
         var corded = seams.Any(seam => seam.CordLine is not null);
-        var skirted = reading.Chosen(ChairSlipcover.Skirt) is SkirtSchool.Flaps;
+        var skirted = ChairSlipcover.HasSkirt(reading);
         var cordFirst = corded ? ", cord first" : "";
         var ride = corded ? "its teeth ride the cord, " : "";
         var foot = skirted ? ", its foot stays open until the skirt is on" : ", its foot bar-tacked";
+        var above = skirted
+            ? $"{reading.Say(ChairBody.Rise(reading).Value)} above the lower edge of the body, so that the skirt covers it"
+            : "";
         var line = corded
-            ? "Cord the line that covers the lower edge of the body"
-            : "Chalk the line that covers the lower edge of the body";
+            ? $"Cord the skirt line, level all round {above}"
+            : $"Chalk the skirt line, level all round {above}";
         List<Step> steps =
         [
             new(
-                "Cut every piece with its ease and tuck-ins; chalk the name of each on its wrong side, and mark the middles of inside back, outside back, deck and front band.",
+                "Cut every piece as a rough rectangle, with its ease and tuck-ins; chalk its name and the line to expect on its wrong side, and mark the middles of inside back, outside back, deck and front band. Cut no hollow and no slant yet.",
                 []
             ),
             new(
-                "Pin inside back, deck and inside arms on the chair, wrong side out, weave level, middles on the middle. Cut the tuck-ins towards the ends of the crevices.",
+                "Pin inside back, deck and inside arms on the chair, wrong side out, weave level, middles on the middle. Cut the tuck-ins towards the ends of the crevices, and open the hollows round the arms a little at a time.",
                 []
             ),
             new(
-                "Pin the seams as they lie on the chair. Trim to three seam allowances, fit again, trim to one; the pins become the stitch line.",
+                "Pin the outside back, outside arms, arm fronts and front band to them along the seams as they lie on the chair; the pins count, not the chalk. Trim to three seam allowances, fit again, trim to one; the pins become the stitch line.",
                 []
             ),
             new(
@@ -65,7 +68,7 @@ internal static class SlipcoverSteps
                 Named("deck to front", "arm front")
             ),
             new(
-                $"Sew the back seam without the zip, then the zip: {ride}its top is closed{foot}.",
+                $"Sew the back seam without the zip{cordFirst}, then the zip: {ride}its top is closed{foot}.",
                 Named("outside back", "zip")
             ),
         ]);

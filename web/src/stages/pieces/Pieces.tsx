@@ -66,7 +66,7 @@ export default function Pieces() {
       <section className="table" aria-label={`Piece ${piece.label}`}>
         <PieceDrawing piece={piece} pointed={size?.name} />
         <p className={s.legend}>
-          <span /> cut line <span className={s.dashed} /> stitch line
+          <span /> cut line <span className={s.dashed} /> {piece.settingOut.expected ? 'line to expect' : 'stitch line'}
         </p>
       </section>
       <section className={s.sizes} aria-label="Sizes">

@@ -4,14 +4,19 @@ import s from './pieces.module.css'
 
 /** The figures by which the piece is chalked on cloth: corners from the squared edge, sides and curves, diagonals, marks. */
 export const SettingOut = memo(function SettingOut({ piece }: { piece: Piece }) {
-  const { corners, sides, diagonals, marks, lines } = piece.settingOut
+  const { corners, sides, diagonals, marks, lines, expected } = piece.settingOut
   // Only what a square cannot draw by itself is told side by side.
   const curves = sides.filter((side) => side.curve)
   if (corners.length === 0 && marks.length === 0 && lines.length === 0) return null
   return (
     <section className={s.settingOut} aria-label="Setting out">
       <h2>
-        To draw it on cloth <small>cut line, from the squared edge</small>
+        {expected ? 'To chalk the line to expect' : 'To draw it on cloth'}{' '}
+        <small>
+          {expected
+            ? 'on the rough rectangle, from its squared edge; opened on the furniture, never cut beforehand'
+            : 'cut line, from the squared edge'}
+        </small>
       </h2>
       <div>
         {corners.length > 0 && (
@@ -97,7 +102,7 @@ export const SettingOut = memo(function SettingOut({ piece }: { piece: Piece }) 
         )}
         {marks.length > 0 && (
           <table>
-            <caption>Marks, along the cut edge</caption>
+            <caption>Marks, along the {expected ? 'line to expect' : 'cut edge'}</caption>
             <tbody>
               {marks.map((mark, at) => (
                 <tr key={at}>
