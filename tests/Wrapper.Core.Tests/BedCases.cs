@@ -154,7 +154,10 @@ public class BedCases
     [Theory]
     [InlineData("cut", "")]
     [InlineData("square-drop", "Top finishes 1 in smaller each way, the sides 1/2 in deeper: snug")]
-    [InlineData("stitch-off", "stitch square to the fold where it measures 20 in across")]
+    [InlineData(
+        "stitch-off",
+        "Fold each corner on the diagonal and stitch square to the raw edges, 10 5/8 in from each"
+    )]
     public void A_corner_school_says_what_it_does_to_the_finished_size(string school, string says)
     {
         var remarks = Items

@@ -55,6 +55,28 @@ public class SeatCases
         "wadding/cut width=30; wadding/cut length=44; wadding-side/cut width=20; wadding-side/cut length=4; *wadding=44; *stocking=28; *foam-width=30"
     )]
     [InlineData("box-cushion-two-panels", "cm | W=60 | L=50 | T=8", "panel/cut width=70.4; panel/cut length=60.9")]
+    // Its zip: inside the corners W - 1; round them W + 2 w, the tape crossing both edges (z = s); to the full cut width
+    // W + D + 2 s where nothing is cut out. Over a rounded inner the corner line is 2 - r (√2 - 1), then π r / 4.
+    [InlineData(
+        "box-cushion-two-panels",
+        "W=30 | L=20 | T=4 | ease=exact | zip=inside",
+        "zip run=29; *zip=29; panel/cut length=25.25"
+    )]
+    [InlineData(
+        "box-cushion-two-panels",
+        "W=30 | L=20 | T=4 | ease=exact | zip=round",
+        "zip run=35; *zip=36; panel/cut length=25"
+    )]
+    [InlineData(
+        "box-cushion-two-panels",
+        "W=30 | L=20 | T=4 | ease=exact | corners=stitch-off | r=2",
+        "zip run=30; *zip=35; panel/cut width=35; panel/cut length=25.25; corner seam=2.7424"
+    )]
+    [InlineData(
+        "mattress-stitched-off",
+        "cm | W=90 | L=190 | T=14 | ease=exact | zip=inside",
+        "zip run=87.6; *zip=87.6; corner seam=7"
+    )]
     // Pillowcase: across W + D + 2 s; length s + D/2 + L + E, E = D + 3; a zip adds z.
     [InlineData(
         "pillowcase-cushion",
@@ -84,6 +106,20 @@ public class SeatCases
         "panel/cut width=17; panel/cut length=16.5; opening=4.5"
     )]
     [InlineData("knife-edge-pad", "cm | W=40 | L=38 | T=3", "panel/cut width=46; panel/cut length=44")]
+    // A zip in its back: 17 less 1/2 in clear of each corner, or 2 1/2 in round both; a round corner of 3 counts half of
+    // its arc, π 3 / 4, with the back.
+    [InlineData(
+        "knife-edge-pad",
+        "W=16 | L=15 | T=1 | closing=inside",
+        "zip run=16; *zip=16; panel/cut width=18; panel/cut length=17.25"
+    )]
+    [InlineData("knife-edge-pad", "W=16 | L=15 | T=1 | closing=round", "zip run=22; *zip=23; panel/cut length=17")]
+    [InlineData(
+        "knife-edge-pad",
+        "W=20 | L=18 | T=2 | r=3 | filling=loose | closing=round",
+        "zip run=23.7124; *zip=24.7124"
+    )]
+    [InlineData("knife-edge-pad", "cm | W=40 | L=38 | T=3 | closing=inside", "zip run=40.6; panel/cut length=44.5")]
     // Bolster: circles d + 2 s, body (π d + 2 z) x (L + 2 s), an eighth of the length sewn at each end, 2 in at the
     // least.
     [InlineData(
@@ -91,6 +127,7 @@ public class SeatCases
         "d=7 | L=30 | z=1/2",
         "end/cut width=8; body/cut width=22.9911; body/cut length=31; zip opening=22.5"
     )]
+    [InlineData("bolster", "d=7 | L=30 | closing=hidden", "zip opening=22.5; *zip=22.5; body/cut width=23.4911")]
     [InlineData(
         "bolster",
         "d=7 | L=12 | closing=zip | body/lower=1",
@@ -270,6 +307,25 @@ public class SeatCases
         "inside corner"
     )]
     [InlineData("box-cushion-two-panels", "shape=round | d=20 | T=4", "choices.shape", "curve")]
+    [InlineData("box-cushion-two-panels", "W=30 | L=20 | T=4 | r=3", "measures.r", "stitch them off")]
+    [InlineData(
+        "box-cushion-two-panels",
+        "W=30 | L=20 | T=4 | corners=stitch-off | r=5",
+        "measures.r",
+        "no straight part"
+    )]
+    [InlineData(
+        "box-cushion-two-panels",
+        "W=30 | L=20 | T=4 | zip=round | zipTurn=20",
+        "choices.zipTurn",
+        "past the side"
+    )]
+    [InlineData(
+        "knife-edge-pad",
+        "W=16 | L=15 | T=1 | closing=inside | zipClear=9",
+        "choices.zipClear",
+        "nothing is left"
+    )]
     [InlineData("box-cushion-folded", "shape=round | d=20 | T=4", "choices.shape", "rectangle only")]
     [InlineData("pillowcase-cushion", "shape=round | d=20 | T=4", "choices.shape", "cannot be folded in")]
     [InlineData(

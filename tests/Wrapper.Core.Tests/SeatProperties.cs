@@ -79,6 +79,8 @@ public class SeatProperties
                         return; // joined of several widths: checked by its seams
                     var stitch = pattern.Piece(piece).Stitch;
                     var fall = pattern.Piece(piece).Dimensions["fall"].Value;
+                    if (stitch.Edges.Any(edge => edge.Radius is not null))
+                        return; // stitched off over a rounded inner: a case of its own
                     for (var at = 0; at < stitch.Edges.Count; at += 3)
                     {
                         Assert.Equal(0, (stitch.LengthOf(stitch.Edges[at].Name) - fall).Ticks, 3.0);

@@ -152,7 +152,8 @@ public class SettingOutCases
                     )
                 );
         }
-        return new Outline(edges);
+        // What is shorter than a mark of the tape is no side that could be drawn.
+        return new Outline([.. edges.Where((edge, at) => edge.Start != edges[(at + 1) % edges.Count].Start)]);
     }
 
     private static Length Marked(Length length) => ((length + Sixteenth.Over(2)).Ticks / Sixteenth.Ticks) * Sixteenth;

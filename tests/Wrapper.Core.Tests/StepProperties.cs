@@ -93,6 +93,25 @@ public class StepProperties
             }
         );
 
+    // A zip that turns into a seam finds it sewn; one that a seam crosses is sewn before it (craft §4.7).
+    [Theory]
+    [InlineData("box-cushion-two-panels", "W=30 | L=20 | T=4 | zip=round", "back to left corner, top", "zip")]
+    [InlineData("box-cushion-two-panels", "W=30 | L=20 | T=4 | zip=full", "zip", "back to left corner, top")]
+    [InlineData("box-cushion-two-panels", "W=30 | L=20 | T=4 | zip=inside", "zip", "right to back corner, bottom")]
+    [InlineData("box-cushion-folded", "W=30 | L=20 | T=4 | zip=round", "back right corner", "zip")]
+    [InlineData("box-cushion-folded", "W=30 | L=20 | T=4 | zip=inside", "zip", "back right corner")]
+    public void A_zip_comes_before_what_crosses_it_and_after_what_it_crosses(
+        string makeUp,
+        string changes,
+        string first,
+        string second
+    )
+    {
+        var steps = Items.Pattern(Items.Read(makeUp, Core.Lengths.JobUnit.Inch, changes)).Steps.ToList();
+        int StepOf(string seam) => steps.FindIndex(step => step.Seams.Contains(seam));
+        Assert.InRange(StepOf(first), 0, StepOf(second) - 1);
+    }
+
     [Fact]
     public void What_is_filled_ends_in_filling_and_closing() =>
         Each(

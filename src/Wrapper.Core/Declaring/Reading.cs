@@ -261,7 +261,8 @@ public sealed class Reading
             return true;
         var choice = makeUp.Choices.First(choice => choice.Key == when.Choice);
         return IsShown(choice.ShownWhen)
-            && when.Answers.Contains(item.Choices.GetValueOrDefault(when.Choice)?.Typed ?? choice.Default);
+            && when.Answers.Contains(item.Choices.GetValueOrDefault(when.Choice)?.Typed ?? choice.Default)
+            && IsShown(when.Also);
     }
 
     private void ReadCount(string field, Choice choice, Entry entry)

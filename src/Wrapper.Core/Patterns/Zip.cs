@@ -12,6 +12,9 @@ public sealed record Zip(string Name, Working Length, string Note)
     /// <summary>A made-up zip, by the length of its teeth.</summary>
     public static Zip OfTeeth(Working teeth, string note) => new("zip, teeth", teeth, note);
 
+    /// <summary>An invisible zip, by the length of its teeth.</summary>
+    public static Zip Invisible(Working teeth, string note) => new("invisible zip, teeth", teeth, note);
+
     /// <summary>A closed-end zip, by the length of its teeth.</summary>
     public static Zip ClosedEnd(Working teeth, string note) => new("closed-end zip, teeth", teeth, note);
 }

@@ -147,7 +147,7 @@ public sealed class FittedSheet : MakeUp
             Remarks =
             [
                 .. Bedding.Cautions(reading.Chosen(Bedding.UsedFor) is BedUse.Cot, corded: false),
-                .. sheet.Remarks(reading),
+                .. sheet.Remarks(reading, piece),
                 .. Elastic.Remarks(reading),
                 Cautions.Blades,
             ],

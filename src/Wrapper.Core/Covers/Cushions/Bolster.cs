@@ -18,6 +18,11 @@ public sealed class Bolster : MakeUp
         "Closing",
         "Closing",
         Option.Of(BolsterClosing.Zip, "Zip along the body", "The cover comes off for washing."),
+        Option.Of(
+            BolsterClosing.Hidden,
+            "Invisible zip along the body",
+            "Only the slider shows; sewn open, close behind the teeth."
+        ),
         Option.Of(BolsterClosing.Sewn, "Sewn shut", "The inner goes in before the last hand's width is closed by hand.")
     );
 
@@ -104,7 +109,7 @@ public sealed class Bolster : MakeUp
     /// <inheritdoc/>
     public override IEnumerable<Problem> Check(Reading reading)
     {
-        if (reading.Chosen(Closing) is BolsterClosing.Zip && ZipOpening(reading).Value <= Length.Zero)
+        if (IsZipped(reading) && ZipOpening(reading).Value <= Length.Zero)
             yield return reading.Refuse(
                 L,
                 $"the body is too short for a zip: {reading.Say(2 * EndMargin(reading).Value)} of seam is left at its ends; choose sewn shut",
@@ -123,7 +128,7 @@ public sealed class Bolster : MakeUp
     {
         var (d, l) = (reading[Diameter], reading[L]);
         var s = reading[EdgeAllowances.Seam];
-        var zipped = reading.Chosen(Closing) is BolsterClosing.Zip;
+        var (zipped, hidden) = (IsZipped(reading), reading.Chosen(Closing) is BolsterClosing.Hidden);
         var round = d.TimesPi().As("R", "round the stitch line of the end");
         var radius = d.Value.Over(2);
         var end = new Piece(
@@ -191,7 +196,9 @@ public sealed class Bolster : MakeUp
                 new("Cut two ends and the body; quarter the ends and the body's edges.", []),
                 zipped
                     ? new(
-                        "Sew the zip along the body, going over the bulge at the slider again; tack behind the teeth, sew the rest of the seam at both ends. Open the zip.",
+                        hidden
+                            ? "Press the invisible zip flat and sew it in open, both sides from the same end; go over the bulge at the slider again and tack behind the teeth. Sew the rest of the seam at both ends. Open the zip."
+                            : "Sew the seam at both ends up to where the zip ends, then the zip between, both sides from the same end; bar-tack each end. Open the zip.",
                         ["zip", "body seam, first end", "body seam, second end"]
                     )
                     : new("Sew the body seam, leaving a hand's width in the middle.", ["body seam"]),
@@ -211,6 +218,8 @@ public sealed class Bolster : MakeUp
             ],
         };
     }
+
+    private static bool IsZipped(Reading reading) => reading.Chosen(Closing) is not BolsterClosing.Sewn;
 
     // An eighth of the length, at least 2 in, stays sewn at each end.
     private static Working EndMargin(Reading reading) =>
@@ -252,7 +261,10 @@ public sealed class Bolster : MakeUp
             opening
         )
         {
-            Zip = Zip.OfTeeth(opening, "made up, up to the next stock length"),
+            Zip =
+                reading.Chosen(Closing) is BolsterClosing.Hidden
+                    ? Zip.Invisible(opening, "made up, up to the next stock length")
+                    : Zip.OfTeeth(opening, "made up, up to the next stock length"),
         };
         yield return new(
             "body seam, second end",
@@ -268,5 +280,6 @@ public sealed class Bolster : MakeUp
 internal enum BolsterClosing
 {
     Zip,
+    Hidden,
     Sewn,
 }

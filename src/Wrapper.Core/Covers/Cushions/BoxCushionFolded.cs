@@ -2,7 +2,6 @@ using Wrapper.Core.Covers.Shared;
 using Wrapper.Core.Covers.Shared.Outlines;
 using Wrapper.Core.Declaring;
 using Wrapper.Core.Jobs;
-using Wrapper.Core.Lengths;
 using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Covers.Cushions;
@@ -12,49 +11,6 @@ namespace Wrapper.Core.Covers.Cushions;
 /// </summary>
 public sealed class BoxCushionFolded : BoxCushion
 {
-    internal static readonly OptionChoice<FoldedZip> Zip = Choice.Of(
-        "zip",
-        "Zip",
-        "Zip",
-        Option.Of(
-            FoldedZip.Full,
-            "Chain to the full cut width",
-            "Oversewn at the corners and cut off: one length of chain, nothing to measure."
-        ),
-        Option.Of(
-            FoldedZip.Inside,
-            "Kept inside the corners",
-            "The teeth stop short of both corners; the ends are sewn shut. The neatest corners."
-        ),
-        Option.Of(FoldedZip.Closed, "Closed-end", "A made-up zip as long as the back."),
-        Option.Of(FoldedZip.Round, "Round the corners", "The teeth go on along both sides: the easiest to fill.")
-    );
-
-    internal static readonly LengthChoice ZipTurn = Choice.OfLength(
-        "zipTurn",
-        "Zip turns each back corner by",
-        "Zip",
-        Length.Inches(2, 1, 2),
-        65,
-        new LengthLimits(Length.Zero, Length.Inches(60), "2 1/2", "6.5")
-    ) with
-    {
-        ShownWhen = Condition.While(Zip, FoldedZip.Round),
-        Note = "One tape crosses both edges, so the zip edge takes the seam allowance.",
-    };
-
-    internal static readonly LengthChoice ZipClear = Choice.OfLength(
-        "zipClear",
-        "Teeth clear of each corner by",
-        "Zip",
-        Length.Inches(0, 1, 2),
-        12,
-        new LengthLimits(Length.Zero, Length.Inches(12), "1/2", "1.2")
-    ) with
-    {
-        ShownWhen = Condition.While(Zip, FoldedZip.Inside),
-    };
-
     /// <inheritdoc/>
     public override string Key => "box-cushion-folded";
 
@@ -67,7 +23,15 @@ public sealed class BoxCushionFolded : BoxCushion
 
     /// <inheritdoc/>
     public override IReadOnlyList<Choice> Choices { get; } =
-    [.. OutlineShapes.Choices, .. EaseSchools.Choices, BoxedSheet.Corners, Zip, ZipTurn, ZipClear, GrainChoices.Panels];
+    [
+        .. OutlineShapes.Choices,
+        .. EaseSchools.Choices,
+        BoxedSheet.Corners,
+        ZipSchools.School,
+        ZipSchools.Turn,
+        ZipSchools.Clear,
+        GrainChoices.Panels,
+    ];
 
     /// <inheritdoc/>
     public override IEnumerable<Problem> Check(Reading reading)
@@ -92,16 +56,18 @@ public sealed class BoxCushionFolded : BoxCushion
                     "cut"
                 )
             );
-        if (reading.Chosen(Zip) is FoldedZip.Round && sheet.Turn.Value >= sheet.Length.Value)
+        if (reading.Chosen(ZipSchools.School) is ZipSchool.Round && sheet.Turn.Value >= sheet.Length.Value)
             problems.Add(
                 reading.Refuse(
-                    ZipTurn,
+                    ZipSchools.Turn,
                     $"the zip would run past the side ({reading.Say(sheet.Length.Value)})",
                     reading.Example("2 1/2", "6.5")
                 )
             );
-        if (reading.Chosen(Zip) is FoldedZip.Inside && 2 * sheet.Clear.Value >= sheet.Width.Value)
-            problems.Add(reading.Refuse(ZipClear, "nothing is left for the zip", reading.Example("1/2", "1.2")));
+        if (reading.Chosen(ZipSchools.School) is ZipSchool.Inside && 2 * sheet.Clear.Value >= sheet.Width.Value)
+            problems.Add(
+                reading.Refuse(ZipSchools.Clear, "nothing is left for the zip", reading.Example("1/2", "1.2"))
+            );
         if (sheet.Radius.Value.IsPositive && reading.Chosen(BoxedSheet.Corners) is not CornerSchool.StitchOff)
             problems.Add(
                 reading.Refuse(
@@ -160,7 +126,7 @@ public sealed class BoxCushionFolded : BoxCushion
     private static IReadOnlyList<Step> FoldedSteps(Reading reading, IReadOnlyList<Seam> seams)
     {
         var off = reading.Chosen(BoxedSheet.Corners) is CornerSchool.StitchOff;
-        var zip = reading.Chosen(Zip);
+        var zip = reading.Chosen(ZipSchools.School);
         Step Corners(string which, params string[] seams) =>
             new(
                 off
@@ -178,9 +144,9 @@ public sealed class BoxCushionFolded : BoxCushion
             {
                 _ when beside.Count > 0 =>
                     "Sew the back seam from both sides up to where the zip ends, then the zip between, both sides from the same end; bar-tack each end. Leave it part open.",
-                FoldedZip.Full =>
+                ZipSchool.Full =>
                     "Sew the zip across the back, both sides from the same end, its slider left in the middle: the corner seams oversew its ends.",
-                FoldedZip.Round =>
+                ZipSchool.Round =>
                     "Sew the zip across the back and round both corners, both sides from the same end; bar-tack the ends. Leave it part open.",
                 _ =>
                     "Sew the zip across the back, both sides from the same end; bar-tack each end, clear of the corners. Leave it part open.",
@@ -196,7 +162,7 @@ public sealed class BoxCushionFolded : BoxCushion
                 []
             ),
             // A zip that turns into the corners finds them sewn.
-            .. zip is FoldedZip.Round
+            .. zip is ZipSchool.Round
                 ? new[]
                 {
                     Corners(" back", "back right corner", "back left corner"),
@@ -217,13 +183,4 @@ public sealed class BoxCushionFolded : BoxCushion
         steps.Add(FillingSteps.ThroughZip);
         return steps;
     }
-}
-
-/// <summary>The answers to: Zip.</summary>
-internal enum FoldedZip
-{
-    Full,
-    Inside,
-    Closed,
-    Round,
 }

@@ -48,7 +48,7 @@ internal static class FoldedPiece
     {
         var zip =
             edge.StartsWith("zip", StringComparison.Ordinal)
-            && reading.Chosen(BoxCushionFolded.Zip) is not FoldedZip.Round;
+            && reading.Chosen(ZipSchools.School) is not ZipSchool.Round;
         return reading.EdgeAllowance(zip ? EdgeAllowances.Zip : EdgeAllowances.Seam, "cover", edge);
     }
 

@@ -27,18 +27,18 @@ internal sealed class FoldedSheet
         Length = whole ? (Box.Length - (2 * Seam)).As("top L", "finished top length") : Box.Length;
         Drop = (whole ? half + Seam : half).As("G", "fold-down to mid-depth");
         Radius = reading.OrZero(OutlineShapes.CornerRadius);
-        Turn = new Allowance("w", AllowanceRole.Turn, reading[BoxCushionFolded.ZipTurn]);
-        Clear = new Allowance("clear", AllowanceRole.Turn, reading[BoxCushionFolded.ZipClear]);
-        ZipSchool = reading.Chosen(BoxCushionFolded.Zip);
+        Turn = new Allowance("w", AllowanceRole.Turn, reading[ZipSchools.Turn]);
+        Clear = new Allowance("clear", AllowanceRole.Turn, reading[ZipSchools.Clear]);
+        School = reading.Chosen(ZipSchools.School);
         // Where the corner line leaves the straight: an arc of radius r that has turned 45° lies this far along either
         // side.
         ArcReach = Radius.TimesRoot2() - Radius;
         ArcInset = Radius - (Radius.TimesRoot2() / 2);
         ZipRun = (
-            ZipSchool switch
+            School switch
             {
-                FoldedZip.Inside => Width - (2 * Clear),
-                FoldedZip.Round => Width + (2 * Turn),
+                ZipSchool.Inside => Width - (2 * Clear),
+                ZipSchool.Round => Width + (2 * Turn),
                 _ => Width,
             }
         ).As("Z", "zip run");
@@ -75,14 +75,14 @@ internal sealed class FoldedSheet
 
     public Working CornerSeam { get; }
 
-    private FoldedZip ZipSchool { get; }
+    private ZipSchool School { get; }
 
     private Zip ToBuy =>
-        ZipSchool switch
+        School switch
         {
-            FoldedZip.Full => Zip.Chain(Box.Width + Box.Depth + (2 * Seam), "full cut width, oversewn at the corners"),
-            FoldedZip.Inside => Zip.OfTeeth(ZipRun, "kept inside the corners"),
-            FoldedZip.Closed => Zip.ClosedEnd(ZipRun, "made up, or the next stock length"),
+            ZipSchool.Full => Zip.Chain(Box.Width + Box.Depth + (2 * Seam), "full cut width, oversewn at the corners"),
+            ZipSchool.Inside => Zip.OfTeeth(ZipRun, "kept inside the corners"),
+            ZipSchool.Closed => Zip.ClosedEnd(ZipRun, "made up, or the next stock length"),
             _ => Zip.Chain(ZipRun + (2 * Seam), "turns both back corners"),
         };
 
@@ -99,7 +99,7 @@ internal sealed class FoldedSheet
         {
             Zip = ToBuy,
         };
-        if (ZipSchool is FoldedZip.Inside)
+        if (School is ZipSchool.Inside)
             foreach (var side in new[] { "left", "right" })
                 yield return new(
                     $"back, {side} of the zip",
@@ -115,7 +115,7 @@ internal sealed class FoldedSheet
                 SeamKind.Join,
                 [SideRun("lower", side)],
                 [SideRun("upper", side)],
-                ZipSchool is FoldedZip.Round ? Length - Turn : Length
+                School is ZipSchool.Round ? Length - Turn : Length
             );
             yield return new(
                 $"back {side} corner",
@@ -150,9 +150,9 @@ internal sealed class FoldedSheet
     private IReadOnlyList<Run> ZipChain(string half, string leftEnd)
     {
         var zip = On($"zip {half}");
-        if (ZipSchool is FoldedZip.Inside)
+        if (School is ZipSchool.Inside)
             return [On($"zip {half}", Clear.Value, Width.Value - Clear.Value)];
-        if (ZipSchool is not FoldedZip.Round)
+        if (School is not ZipSchool.Round)
             return [zip];
         return [Turned(half, leftEnd), zip, Turned(half, leftEnd == "left" ? "right" : "left")];
     }
@@ -167,7 +167,7 @@ internal sealed class FoldedSheet
 
     private Run SideRun(string half, string side)
     {
-        if (ZipSchool is not FoldedZip.Round)
+        if (School is not ZipSchool.Round)
             return On($"{side} side {half}");
         return StartsAtBack(half, side)
             ? On($"{side} side {half}", Turn.Value, null)

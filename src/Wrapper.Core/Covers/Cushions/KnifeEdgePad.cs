@@ -10,7 +10,7 @@ using Wrapper.Core.Patterns;
 namespace Wrapper.Core.Covers.Cushions;
 
 /// <summary>
-/// A knife-edge seat pad: two mirrored pieces, one seam, an opening left in the back, ties at the posts (craft §4.6).
+/// A knife-edge seat pad: two mirrored pieces, one seam, an opening or a zip in the back, ties at the posts (craft §4.6).
 /// </summary>
 public sealed class KnifeEdgePad : BoxCushion
 {
@@ -26,6 +26,15 @@ public sealed class KnifeEdgePad : BoxCushion
         Option.Of(PadFilling.Loose, "Loose filling", "The outline stays as measured; a hand's width is left open.")
     );
 
+    internal static readonly OptionChoice<PadClosing> Closing = Choice.Of(
+        "closing",
+        "Closed by",
+        "Closing",
+        Option.Of(PadClosing.Hand, "Ladder stitch", "By hand, once it is filled; unpicked for washing."),
+        Option.Of(PadClosing.Inside, "A zip, kept inside the corners", "In the middle of the back edge: the neatest."),
+        Option.Of(PadClosing.Round, "A zip round the corners", "Turns both back corners: the easiest to fill.")
+    );
+
     internal static readonly LengthChoice HandOpening = Choice
         .OfLength(
             "handOpening",
@@ -35,7 +44,8 @@ public sealed class KnifeEdgePad : BoxCushion
             115,
             LengthLimits.UpTo(60, "4 1/2", "11.5")
         )
-        .AskedWhen(Filling, PadFilling.Loose);
+        .AskedWhen(Filling, PadFilling.Loose)
+        .AndWhen(Closing, PadClosing.Hand);
 
     internal static readonly CountChoice Density = Choice
         .OfCount("density", "Filling, kilograms in a cubic metre", "Filling", 18, 1, 300)
@@ -72,14 +82,17 @@ public sealed class KnifeEdgePad : BoxCushion
 
     /// <inheritdoc/>
     public override string Suits =>
-        "Thin pads tied to a chair: two pieces and one seam, filled with a foam slab or loose filling and closed by hand.";
+        "Thin pads tied to a chair: two pieces and one seam, filled with a foam slab or loose filling, closed by hand or by a zip.";
 
     /// <inheritdoc/>
     public override IReadOnlyList<Choice> Choices { get; } =
     [
         .. OutlineShapes.Choices,
         Filling,
+        Closing,
         HandOpening,
+        ZipSchools.Turn.AskedWhen(Closing, PadClosing.Round),
+        ZipSchools.Clear.AskedWhen(Closing, PadClosing.Inside),
         Density,
         Ties,
         TieLength,
@@ -104,6 +117,8 @@ public sealed class KnifeEdgePad : BoxCushion
                     reading.Example("3", "8")
                 )
             );
+        else if (Zipped(reading, seat) is { } zip)
+            problems.AddRange(zip.Check(reading));
         else if (!IsFoam(reading) && reading[HandOpening] >= seat.Outline.LengthOf(seat.Back))
             problems.Add(
                 reading.Refuse(
@@ -121,28 +136,34 @@ public sealed class KnifeEdgePad : BoxCushion
         var seat = Seat(reading);
         var outline = seat.Outline;
         var corded = Cord.IsChosen(reading, EdgeCord);
-        var opening = IsFoam(reading)
-            ? seat.Lengths[seat.Back]
+        var zip = Zipped(reading, seat);
+        var opening =
+            zip is not null ? zip.Run
+            : IsFoam(reading) ? seat.Lengths[seat.Back]
             : Working.Of("opening", "opening", reading[HandOpening]);
         var pad = new Piece("panel", "pad", 2, seat.Dimensions, seat.Shape)
         {
             Allowances = outline.Edges.ToDictionary(
                 edge => edge.Name,
-                edge => reading.EdgeAllowance(EdgeAllowances.Seam, "panel", edge.Name)
+                edge => reading.EdgeAllowance(zip?.Allowance(edge.Name) ?? EdgeAllowances.Seam, "panel", edge.Name)
             ),
             Grain = reading.Chosen(GrainChoices.Panels),
             TurnedOver = true,
             Note = "One turned over, or both cut on the double away from the fold.",
         }.Measured(seat.Width, seat.Depth, more: seat.Diagonals(outline));
 
-        List<Seam> seams =
-        [
-            .. outline
-                .Edges.Select(edge => edge.Name)
-                .Where(edge => edge != seat.Back)
-                .Select(edge => Plain.Join($"{edge} seam", ("panel", 1, edge), ("panel", 2, edge), seat.Lengths[edge])),
-            .. Back(seat, opening, IsFoam(reading)),
-        ];
+        List<Seam> seams = zip is not null
+            ? [.. zip.Seams("panel", ToBuy(reading, zip), edge => $"{edge} seam")]
+            :
+            [
+                .. outline
+                    .Edges.Select(edge => edge.Name)
+                    .Where(edge => edge != seat.Back)
+                    .Select(edge =>
+                        Plain.Join($"{edge} seam", ("panel", 1, edge), ("panel", 2, edge), seat.Lengths[edge])
+                    ),
+                .. Back(seat, opening, IsFoam(reading)),
+            ];
         seams = [.. seams.Select(seam => seam with { CordLine = corded ? "edge" : null })];
         List<Piece> pieces = [pad];
         List<Notion> notions = [];
@@ -170,31 +191,69 @@ public sealed class KnifeEdgePad : BoxCushion
             [
                 .. FinishedSizes(seat.Width, seat.Depth, reading[BoxCushion.T]),
                 ("perimeter", seat.Perimeter),
-                ("opening", opening),
+                (zip is null ? "opening" : "zip run", opening),
             ],
             Notions = notions,
-            Steps =
-            [
-                new("Cut two pieces, one turned over; mark the opening.", []),
-                .. corded
-                    ? [new Step("Sew the covered cord round one piece; butt the core and wrap the join.", [])]
-                    : Array.Empty<Step>(),
-                new(
-                    reading[Ties] > 0
-                        ? "Pin the ties at the back posts, ends outward, and sew round from the opening to the opening."
-                        : "Sew round from the opening to the opening.",
-                    [.. seams.Where(seam => seam.Kind == SeamKind.Join).Select(seam => seam.Name)]
-                ),
-                new("Trim the allowance, then clip the outer curves; turn right side out.", []),
-                new(
-                    "Fill, and close the opening with ladder stitch.",
-                    [.. seams.Where(seam => seam.Kind == SeamKind.Opening).Select(seam => seam.Name)]
-                ),
-            ],
+            Steps = Steps(reading, seams, corded, zip is not null),
             Remarks = [.. OutlineShapes.Remarks(reading), Cautions.Blades],
             InPairs = OutlineShapes.InPairs(reading),
         };
     }
+
+    private static IReadOnlyList<Step> Steps(Reading reading, IReadOnlyList<Seam> seams, bool corded, bool zipped)
+    {
+        List<Step> steps =
+        [
+            new($"Cut two pieces, one turned over; mark the {(zipped ? "ends of the zip" : "opening")}.", []),
+        ];
+        if (corded)
+            steps.Add(new("Sew the covered cord round one piece; butt the core and wrap the join.", []));
+        List<string> beside =
+        [
+            .. seams.Select(seam => seam.Name).Where(name => name.EndsWith("the zip", StringComparison.Ordinal)),
+        ];
+        if (zipped)
+            steps.Add(
+                new(
+                    $"{(beside.Count > 0 ? "Sew the back seam from both sides up to where the zip ends, then the zip between" : "Sew the zip across the back and round both corners")}, both sides from the same end; bar-tack each end. Open it.",
+                    ["zip", .. beside]
+                )
+            );
+        var (from, to) = zipped ? ("one end of the back", "the other") : ("the opening", "the opening");
+        steps.Add(
+            new(
+                $"{(reading[Ties] > 0 ? "Pin the ties at the back posts, ends outward, and sew" : "Sew")} round from {from} to {to}.",
+                [
+                    .. seams
+                        .Where(seam => seam.Kind == SeamKind.Join && !beside.Contains(seam.Name))
+                        .Select(seam => seam.Name),
+                ]
+            )
+        );
+        steps.Add(new("Trim the allowance, then clip the outer curves; turn right side out.", []));
+        steps.Add(
+            zipped
+                ? FillingSteps.ThroughZip
+                : new(
+                    "Fill, and close the opening with ladder stitch.",
+                    [.. seams.Where(seam => seam.Kind == SeamKind.Opening).Select(seam => seam.Name)]
+                )
+        );
+        return steps;
+    }
+
+    private static RingZip? Zipped(Reading reading, SeatOutline seat) =>
+        reading.Chosen(Closing) switch
+        {
+            PadClosing.Inside => new(reading, seat, ZipSchool.Inside),
+            PadClosing.Round => new(reading, seat, ZipSchool.Round),
+            _ => null,
+        };
+
+    private static Zip ToBuy(Reading reading, RingZip zip) =>
+        reading.Chosen(Closing) is PadClosing.Round
+            ? Zip.Chain(zip.Run + (2 * reading[EdgeAllowances.Seam]), "turns both back corners")
+            : Zip.OfTeeth(zip.Run, "kept inside the corners");
 
     private static IEnumerable<Notion> Foam(Reading reading)
     {
@@ -251,4 +310,12 @@ internal enum PadFilling
 {
     Foam,
     Loose,
+}
+
+/// <summary>The answers to: Closed by.</summary>
+internal enum PadClosing
+{
+    Hand,
+    Inside,
+    Round,
 }

@@ -1,4 +1,5 @@
 using Wrapper.Core.Covers.Shared;
+using Wrapper.Core.Covers.Shared.Outlines;
 using Wrapper.Core.Declaring;
 
 namespace Wrapper.Core.Covers.Cushions;
@@ -62,12 +63,14 @@ public sealed class MattressStitchedOff : BoxCushionTwoPanels
 internal static class Mattress
 {
     /// <summary>
-    /// They are pulled on and off: the loose school is usual, without cord, the boxing in three lengths.
+    /// They are pulled on and off: the loose school is usual, without cord, the boxing in three lengths,
+    /// corners stitched off.
     /// </summary>
     public static IEnumerable<Choice> Loosely(IEnumerable<Choice> choices) =>
         choices.Select(choice =>
             choice == EaseSchools.School ? EaseSchools.School.StartingWith(EaseSchool.Loose)
             : choice == Cord.Corded ? Cord.Corded.StartingWith(Cording.None)
+            : choice == BoxedSheet.Corners ? BoxedSheet.Corners.StartingWith(CornerSchool.StitchOff)
             : choice == BoxCushionStrip.Lengths ? BoxCushionStrip.Lengths with { Default = "3" }
             : choice
         );

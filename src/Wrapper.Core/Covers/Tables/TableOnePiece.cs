@@ -75,7 +75,7 @@ public sealed class TableOnePiece : TableCover
                 ),
                 new("Try it on the table; turn the hem twice and sew it.", []),
             ],
-            Remarks = [.. sheet.Remarks(reading), .. Usually(reading)],
+            Remarks = [.. sheet.Remarks(reading, piece), .. Usually(reading)],
         };
     }
 }

@@ -41,22 +41,36 @@ internal sealed class BoxedSheet
     private readonly Working fall;
     private readonly Func<string, Working> seam;
     private readonly bool uncut;
+    private readonly Working radius;
 
     /// <summary>
     /// A sheet over <paramref name="seat"/> that turns down by <paramref name="fall"/>. <paramref name="seam"/> gives
-    /// the allowance of each flap end;
-    /// with <paramref name="stitchOff"/> nothing is cut out before the corners are sewn.
+    /// the allowance of each flap end; with <paramref name="stitchOff"/> nothing is cut out before the corners are sewn,
+    /// and over a rounded inner of <paramref name="radius"/> each corner's line starts above the mark and curves.
     /// </summary>
-    public BoxedSheet(SeatOutline seat, Working fall, Func<string, Working> seam, bool stitchOff = false)
+    public BoxedSheet(
+        SeatOutline seat,
+        Working fall,
+        Func<string, Working> seam,
+        bool stitchOff = false,
+        Working? radius = null
+    )
     {
         (top, this.fall, this.seam, uncut) = (seat, fall.As("G", "fold-down"), seam, stitchOff);
+        this.radius = radius ?? Sum.Of();
         Sides = [.. seat.Outline.Edges.Select(edge => edge.Name)];
     }
 
     /// <summary>
     /// The same by the corner school that is chosen; square = drop moves a seam allowance from the top to the sides.
     /// </summary>
-    public static BoxedSheet BySchool(Reading reading, SeatOutline seat, Working fall, string piece)
+    public static BoxedSheet BySchool(
+        Reading reading,
+        SeatOutline seat,
+        Working fall,
+        string piece,
+        Working? radius = null
+    )
     {
         var s = reading[EdgeAllowances.Seam];
         var whole = reading.Chosen(Corners) is CornerSchool.SquareDrop;
@@ -64,7 +78,8 @@ internal sealed class BoxedSheet
             whole ? seat.Grown(s, inward: true) : seat,
             whole ? fall + s : fall,
             end => reading.EdgeAllowance(EdgeAllowances.Seam, piece, end),
-            reading.Chosen(Corners) is CornerSchool.StitchOff
+            reading.Chosen(Corners) is CornerSchool.StitchOff,
+            radius
         );
     }
 
@@ -74,6 +89,18 @@ internal sealed class BoxedSheet
     public SeatOutline Top => top;
 
     public Working Fall => fall;
+
+    /// <summary>
+    /// How far above the mark a corner's line leaves the side: an arc of that radius has turned 45° after so much.
+    /// </summary>
+    public Working ArcReach => radius.TimesRoot2() - radius;
+
+    private bool IsSoftened => radius.Value.IsPositive;
+
+    private IEnumerable<Run> CornerRuns(string key, int instance, string end) =>
+        IsSoftened
+            ? [new Run(key, instance, end), new Run(key, instance, $"{end} arc")]
+            : [new Run(key, instance, end)];
 
     /// <summary>Why a sheet cannot be turned down over such a top; null when it can.</summary>
     public static string? Refusal(SeatOutline seat) =>
@@ -98,8 +125,9 @@ internal sealed class BoxedSheet
         }
         var dimensions = top.Dimensions.ToDictionary(pair => pair.Key, pair => pair.Value);
         dimensions["fall"] = fall;
-        var (inner, sides) = (top.Shape, Sides);
-        var piece = new Piece(key, name, quantity, dimensions, d => Flapped(inner(d), d["fall"]))
+        dimensions["soften"] = radius;
+        var inner = top.Shape;
+        var piece = new Piece(key, name, quantity, dimensions, d => Flapped(inner(d), d["fall"], d["soften"]))
         {
             Allowances = allowances,
             UncutShape = uncut ? d => Offset.Outward(inner(d), _ => d["fall"]) : null,
@@ -125,24 +153,40 @@ internal sealed class BoxedSheet
                 return new Seam(
                     $"{side} to {next} corner{label}",
                     SeamKind.Dart,
-                    [new Run(key, instance, $"{side} end")],
-                    [new Run(key, instance, $"{next} start")],
-                    fall
+                    [.. CornerRuns(key, instance, $"{side} end")],
+                    [.. CornerRuns(key, instance, $"{next} start")],
+                    IsSoftened ? (fall - ArcReach) + (radius.TimesPi() / 4) : fall
                 );
             }
         );
 
-    /// <summary>What the chosen school does to the finished size.</summary>
-    public IEnumerable<Remark> Remarks(Reading reading)
+    /// <summary>
+    /// What the chosen school does to the finished size, and how corners are stitched off: two layers with a seam are
+    /// opened flat; a <paramref name="single"/> sheet is folded on the diagonal and marked at <c>G + a</c> from its raw
+    /// edges (craft §3).
+    /// </summary>
+    public IEnumerable<Remark> Remarks(Reading reading, Piece? single = null)
     {
         var s = reading[EdgeAllowances.Seam].Value;
         if (reading.Chosen(Corners) is CornerSchool.SquareDrop)
             yield return new Remark(
                 $"Top finishes {reading.Say(2 * s)} smaller each way, the sides {reading.Say(s)} deeper: snug. Right for a soft inner, wrong for a rigid top."
             );
-        if (reading.Chosen(Corners) is CornerSchool.StitchOff)
-            yield return new Remark(
-                $"Fold each corner on the diagonal and stitch square to the fold where it measures {reading.Say(2 * fall.Value)} across, half on each side. Try the cover on, right side out, before trimming."
+        if (reading.Chosen(Corners) is not CornerSchool.StitchOff)
+            yield break;
+        var curved = IsSoftened
+            ? $" The inner is rounded: the line starts {reading.Say(ArcReach.Value)} above the mark and curves at both ends."
+            : "";
+        yield return new Remark(
+            single is null
+                ? $"Open each corner flat, seam on seam, and stitch straight across where it measures {reading.Say(2 * fall.Value)}, half on each side.{curved} Try the cover on, right side out, before trimming."
+                : $"Fold each corner on the diagonal and stitch square to the raw edges, {FromRawEdges(single)} from each.{curved} Try the cover on, right side out, before trimming."
+        );
+
+        string FromRawEdges(Piece sheet) =>
+            string.Join(
+                " or ",
+                Sides.Select(side => reading.Say(fall.Value + sheet.Allowances[side].Value)).Distinct()
             );
     }
 
@@ -152,18 +196,37 @@ internal sealed class BoxedSheet
             .All(pair => pair.First.Start.X == pair.Second.Start.X || pair.First.Start.Y == pair.Second.Start.Y);
 
     // Each flap stands on its side; its ends are square to it.
-    private static Outline Flapped(Outline inner, Length fall)
+    private static Outline Flapped(Outline inner, Length fall, Length radius)
     {
         var edges = new List<Edge>();
         for (var at = 0; at < inner.Edges.Count; at++)
         {
             var (curve, name) = (inner.Curve(at), inner.Edges[at].Name);
             var outward = fall.ToMillimetres() * curve.Direction(0).Right();
-            edges.Add(new Edge($"{name} start", inner.Edges[at].Start));
+            if (!radius.IsPositive)
+                edges.Add(new Edge($"{name} start", inner.Edges[at].Start));
             edges.Add(new Edge(name, Snap(curve.A + outward)));
             edges.Add(new Edge($"{name} end", Snap(curve.B + outward)));
+            if (radius.IsPositive)
+            {
+                var after = (at + 1) % inner.Edges.Count;
+                edges.AddRange(
+                    Softened(name, inner.Edges[after].Name, curve, inner.Curve(after), radius.ToMillimetres())
+                );
+            }
         }
         return new Outline(edges);
+    }
+
+    // A rounded inner: at a square corner the line leaves the end of one flap above the mark and comes to the next in two
+    // arcs that meet at 45° on the corner's diagonal, tangent to both.
+    private static IEnumerable<Edge> Softened(string side, string next, Curve before, Curve after, double r)
+    {
+        var (corner, into, outOf) = (before.B, -1 * before.Direction(1).Right(), after.Direction(0).Right());
+        var (reach, inset) = ((Math.Sqrt(2) - 1) * r, r - (r / Math.Sqrt(2)));
+        yield return new Edge($"{side} end arc", Snap(corner - (reach * into)), Length.Snap(r));
+        yield return new Edge($"{next} start arc", Snap(corner + (inset * (into - outOf))), Length.Snap(r));
+        yield return new Edge($"{next} start", Snap(corner + (reach * outOf)));
     }
 
     private static Point Snap(Vec v) => new(Length.Snap(v.X), Length.Snap(v.Y));
