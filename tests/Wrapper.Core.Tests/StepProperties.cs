@@ -93,6 +93,36 @@ public class StepProperties
             }
         );
 
+    [Fact]
+    public void A_seam_whose_end_is_crossed_is_sewn_before_the_one_that_crosses_it() =>
+        Each(
+            (item, pattern) =>
+            {
+                var order = pattern.Steps.SelectMany(step => step.Seams).ToList();
+                foreach (var (ends, crossing) in Crossings.Of(pattern))
+                    Assert.True(
+                        order.IndexOf(ends.Name) < order.IndexOf(crossing.Name),
+                        $"{item}: {crossing.Name} is sewn before {ends.Name}, whose end it crosses"
+                    );
+            }
+        );
+
+    // The boxing's join and both its ends are crossed by the panels' seams.
+    [Fact]
+    public void Crossings_are_read_off_the_seams()
+    {
+        var strip = Items.Pattern(
+            Items.Read("box-cushion-strip", Core.Lengths.JobUnit.Inch, "W=30 | L=20 | T=4 | lengths=2")
+        );
+        var crossed = Crossings.Of(strip).Select(pair => (pair.Ends.Name, pair.Crossing.Name)).ToList();
+        Assert.Contains(
+            crossed,
+            pair =>
+                pair.Item1.StartsWith("boxing join", StringComparison.Ordinal) && pair.Item2 == "boxing to top panel"
+        );
+        Assert.All(crossed, pair => Assert.DoesNotContain("panel", pair.Item1, StringComparison.Ordinal));
+    }
+
     // A zip that turns into a seam finds it sewn; one that a seam crosses is sewn before it (craft §4.7).
     [Theory]
     [InlineData("box-cushion-two-panels", "W=30 | L=20 | T=4 | zip=round", "back to left corner, top", "zip")]

@@ -60,7 +60,7 @@ public sealed partial class ClothReading
             if (along > 0)
                 Article = new Percentage(100 - along, Article).As("washed length", "usable length once washed");
         }
-        ForLay = new LayCloth(Usable.Value, cloth.OneWay, Article?.Value)
+        ForLay = new LayCloth(Usable.Value, cloth.LiesOneWay, Article?.Value)
         {
             Gap = Optional("gap", cloth.Gap, LengthLimits.Allowance),
             // What is laid has been washed: repeats and flaws have shrunk with the cloth (craft §10).

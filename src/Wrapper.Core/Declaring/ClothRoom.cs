@@ -1,3 +1,4 @@
+using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Lengths.Workings;
 using Wrapper.Core.Patterns;
@@ -10,6 +11,15 @@ namespace Wrapper.Core.Declaring;
 /// </summary>
 public sealed record ClothRoom(Working Usable)
 {
+    /// <summary>Its name, for steps and remarks.</summary>
+    public string Name { get; init; } = "";
+
+    /// <summary>How it behaves.</summary>
+    public IReadOnlyList<ClothTrait> Behaves { get; init; } = [];
+
+    /// <summary>Whether what washing takes of it is reckoned with.</summary>
+    public bool Shrinks { get; init; }
+
     /// <summary>Whether everything lies one way up, for pile or print.</summary>
     public bool OneWay { get; init; }
 

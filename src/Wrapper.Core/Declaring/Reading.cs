@@ -88,6 +88,9 @@ public sealed class Reading
     /// </summary>
     public Working Usable(ClothRole role = ClothRole.Face) => room(role).Usable.As("U", "usable width");
 
+    /// <summary>The cloth of a role.</summary>
+    public ClothRoom Room(ClothRole role) => room(role);
+
     /// <summary>Whether the cloth of a role has one way up.</summary>
     public bool IsOneWay(ClothRole role = ClothRole.Face) => room(role).OneWay;
 

@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using Wrapper.Core.Lengths;
 
 namespace Wrapper.Core.Jobs;
@@ -55,6 +56,13 @@ public sealed record JobCloth(
 
     /// <summary>How far the print is off square from selvedge to selvedge; null for not at all.</summary>
     public Entry? Skew { get; init; }
+
+    /// <summary>How it behaves, in no order.</summary>
+    public IReadOnlyList<ClothTrait> Behaves { get; init; } = [];
+
+    /// <summary>Whether everything lies one way up, for a print or a pile.</summary>
+    [JsonIgnore]
+    public bool LiesOneWay => OneWay || Behaves.Contains(ClothTrait.Pile);
 
     /// <summary>How it is spread and parted.</summary>
     public Spread Spread { get; init; }

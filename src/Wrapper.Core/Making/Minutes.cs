@@ -31,6 +31,7 @@ public static class Minutes
             StitchKind.Corded => 13,
             StitchKind.Zip => 14,
             StitchKind.Hem => 6,
+            StitchKind.EdgeFinish => 1,
             _ => 4,
         };
 }

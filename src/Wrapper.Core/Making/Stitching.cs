@@ -24,6 +24,9 @@ public enum StitchKind
 
     /// <summary>Topstitching or tape, on the finished cover.</summary>
     Applied,
+
+    /// <summary>A raw edge that is zigzagged so that it does not ravel.</summary>
+    EdgeFinish,
 }
 
 /// <summary>One line that is stitched, and how often the machine runs along it.</summary>
@@ -48,7 +51,7 @@ public static class Stitching
                 .Select(uses => OfEdges(pattern, uses)),
             .. pattern.Applied.Select(applied => new StitchedLine(
                 applied.Name,
-                StitchKind.Applied,
+                applied.Kind == AppliedKind.EdgeFinish ? StitchKind.EdgeFinish : StitchKind.Applied,
                 applied.Length,
                 applied.Kind == AppliedKind.Tape ? 2 : 1
             )),
@@ -56,6 +59,10 @@ public static class Stitching
 
     /// <summary>The way that the machine runs along all of them.</summary>
     public static Working Run(Pattern pattern) => Sum.Of(Of(pattern).Select(line => line.Run));
+
+    /// <summary>The same along lines of lockstitch, or along raw edges that are zigzagged.</summary>
+    public static Working Run(Pattern pattern, bool zigzagged) =>
+        Sum.Of(Of(pattern).Where(line => (line.Kind == StitchKind.EdgeFinish) == zigzagged).Select(line => line.Run));
 
     private static StitchedLine OfSeam(Seam seam) =>
         seam.Kind switch

@@ -10,6 +10,9 @@ public enum AppliedKind
 
     /// <summary>Hook-and-loop or tape, sewn down along both its edges.</summary>
     Tape,
+
+    /// <summary>Raw edges zigzagged, serged or bound.</summary>
+    EdgeFinish,
 }
 
 /// <summary>Something sewn on along the finished cover: how long the line is.</summary>

@@ -44,6 +44,9 @@ public sealed record Pattern
     /// <summary>What covers its cord; null where there is none.</summary>
     public CordCovering? Covering { get; init; }
 
+    /// <summary>What kind of thread its cloths ask for; empty for the usual.</summary>
+    public string ThreadNote { get; init; } = "";
+
     /// <summary>Whether every second cover is the mirror image of the first: left and right.</summary>
     public bool InPairs { get; init; }
 

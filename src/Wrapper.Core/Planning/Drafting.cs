@@ -55,8 +55,10 @@ public sealed class Drafting
             reading.Problems.AddRange(makeUp.Check(reading));
         if (reading.Problems.Count > 0)
             return new Draft(null, null, reading, reading.Problems);
-        var pattern = Sewn(Marks.Apply(WidthJoins.Apply(Cord.Apply(makeUp.Draft(reading), reading), reading)));
-        pattern = Fillings.AddTo(pattern, makeUp.Fillings(reading), unit);
+        var pattern = Sewn(
+            Behaviour.Apply(Marks.Apply(WidthJoins.Apply(Cord.Apply(makeUp.Draft(reading), reading), reading)), reading)
+        );
+        pattern = Cautions.Apply(Fillings.AddTo(pattern, makeUp.Fillings(reading), unit));
         if (Unsound(pattern, makeUp, reading) is { } unsound)
             return new Draft(null, null, reading, [unsound]);
         return new Draft(pattern, SeamCheck.Of(pattern, unit), reading, []);

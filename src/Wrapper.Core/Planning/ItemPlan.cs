@@ -104,7 +104,14 @@ public sealed record ItemPlan(Item Item, int Number, Draft Draft, IReadOnlyDicti
         var cloth =
             job.Cloths.Count == 0 ? null : job.Cloths.FirstOrDefault(cloth => cloth.Id == job.ClothOf(item, role));
         return cloth is not null && new ClothReading(cloth, job.Unit) is { CanBeLaid: true } reading
-            ? new ClothRoom(reading.Usable) { OneWay = cloth.OneWay, Article = reading.Article?.Value }
+            ? new ClothRoom(reading.Usable)
+            {
+                Name = cloth.Name,
+                Behaves = cloth.Behaves,
+                Shrinks = cloth.ShrinksAcross.Trim().Length > 0 || cloth.ShrinksAlong.Trim().Length > 0,
+                OneWay = cloth.LiesOneWay,
+                Article = reading.Article?.Value,
+            }
             : new ClothRoom(Reading.UsualWidth) { IsKnown = false };
     }
 

@@ -116,7 +116,10 @@ public static class DemoJobs
             Customer = "Ferncliff Observatory Lodge",
             Cloths =
             [
-                new("plum", "Plum linen union", E("54"), E("1/2"), false, E("1/8 yd"), E("0"), "31", "yd", "#6d5268"),
+                new("plum", "Plum linen union", E("54"), E("1/2"), false, E("1/8 yd"), E("0"), "31", "yd", "#6d5268")
+                {
+                    Behaves = [ClothTrait.Frays],
+                },
                 new(
                     "star",
                     "Star-chart cotton",

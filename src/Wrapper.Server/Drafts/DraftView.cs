@@ -149,7 +149,7 @@ public sealed record PatternView(
     bool SeamsHold,
     IReadOnlyList<SizeView> Finished,
     IReadOnlyList<NotionView> Notions,
-    IReadOnlyList<string> Steps,
+    IReadOnlyList<StepView> Steps,
     IReadOnlyList<Remark> Remarks,
     bool InPairs,
     int Minutes
@@ -193,12 +193,21 @@ public sealed record PatternView(
                     notion.Role
                 )),
             ],
-            [.. pattern.Steps.Select(step => step.Text)],
+            [
+                .. pattern.Steps.Select(step => new StepView(
+                    step.Text,
+                    step.Seams,
+                    [.. step.Cautions.Select(caution => caution.Text)]
+                )),
+            ],
             pattern.Remarks,
             pattern.InPairs,
             Core.Making.Minutes.Of(pattern)
         );
 }
+
+/// <summary>A making step: what to do, the seams sewn in it, and what can do harm in it.</summary>
+public sealed record StepView(string Text, IReadOnlyList<string> Seams, IReadOnlyList<string> Cautions);
 
 /// <summary>
 /// A piece: label <c>2c</c>, cut and stitch line as paths, marks, sizes with workings, the allowance of each edge, and

@@ -135,6 +135,7 @@ internal static class JobLimits
                 ("stock", cloth.Stock.Count),
                 ("prices", cloth.Prices.Count),
                 ("otherWidths", cloth.OtherWidths.Count),
+                ("behaves", cloth.Behaves.Count),
             }
         )
             if (count > MostStock)

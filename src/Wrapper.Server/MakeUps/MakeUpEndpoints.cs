@@ -14,6 +14,9 @@ public sealed record NewItem(string Id, string Name, string MakeUp, JobUnit Unit
 /// <summary>Asks for a cloth with usual values written in.</summary>
 public sealed record NewCloth(string Id, string Name, JobUnit Unit);
 
+/// <summary>A way in which a cloth can behave, in words, and what follows from it.</summary>
+public sealed record TraitView(ClothTrait Trait, string Name, string Means);
+
 /// <summary>The declarations, and items and cloths to begin with.</summary>
 internal static class MakeUpEndpoints
 {
@@ -35,6 +38,13 @@ internal static class MakeUpEndpoints
             .ProducesProblem(422)
             .WithName("newItem")
             .WithSummary("An item with its defaults written in; entries of `from` are kept.");
+
+        api.MapGet(
+                "/cloth-traits",
+                () => ClothTraits.All.Select(each => new TraitView(each.Trait, each.Name, each.Means))
+            )
+            .WithName("listClothTraits")
+            .WithSummary("How a cloth can behave, and what follows from it.");
 
         api.MapPost("/cloths", (NewCloth wanted) => JobCloth.Usual(wanted.Id, wanted.Name, wanted.Unit))
             .WithName("newCloth")

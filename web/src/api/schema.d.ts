@@ -55,6 +55,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cloth-traits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How a cloth can behave, and what follows from it. */
+        get: operations["listClothTraits"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cloths": {
         parameters: {
             query?: never;
@@ -516,6 +533,11 @@ export interface components {
             bought: components["schemas"]["LengthView"];
         };
         /**
+         * @description How a cloth behaves under shears, iron and needle, and in the wash (craft §10).
+         * @enum {unknown}
+         */
+        ClothTrait: "washable" | "frays" | "sheds" | "pile" | "thick" | "slippery" | "stretchy" | "coated" | "outdoor" | "flame-resistant coating";
+        /**
          * @description One cloth of a plan; Skewed is how far its print is off square, where that is more than may be
          *     passed over.
          */
@@ -562,6 +584,7 @@ export interface components {
         Condition: {
             choice: string;
             answers: string[];
+            also: null | components["schemas"]["Condition"];
         };
         /**
          * @description A new job under an id that the client chose, so that a repeated request makes no second one: an empty one in
@@ -574,6 +597,7 @@ export interface components {
             unit: components["schemas"]["JobUnit"];
             document: null | components["schemas"]["JobDocument"];
         };
+        Doing: number;
         /** @description An item to draft, and the unit to read bare numbers and print sizes in. */
         DraftRequest: {
             item: components["schemas"]["Item"];
@@ -728,6 +752,8 @@ export interface components {
             motifAcross: null | components["schemas"]["Entry"];
             motifAlong: null | components["schemas"]["Entry"];
             skew: null | components["schemas"]["Entry"];
+            /** @description How it behaves, in no order. */
+            behaves: components["schemas"]["ClothTrait"][];
             /** @description How it is spread and parted. */
             spread: components["schemas"]["Spread"];
             /** @description Remnants and part rolls of it that are there, used first. */
@@ -1018,7 +1044,7 @@ export interface components {
             seamsHold: boolean;
             finished: components["schemas"]["SizeView"][];
             notions: components["schemas"]["NotionView"][];
-            steps: string[];
+            steps: components["schemas"]["StepView"][];
             remarks: components["schemas"]["Remark"][];
             inPairs: boolean;
             /** Format: int32 */
@@ -1136,6 +1162,7 @@ export interface components {
             onMeasure: boolean;
             /** @description Whether it stands on every print and cannot be hidden. */
             always: boolean;
+            standsAt: null | components["schemas"]["Doing"];
         };
         /** @description What is left to be used for something else: where it lies, along and across. */
         RemnantView: {
@@ -1361,6 +1388,12 @@ export interface components {
          * @enum {unknown}
          */
         StageState: "empty" | "doubt" | "done";
+        /** @description A making step: what to do, the seams sewn in it, and what can do harm in it. */
+        StepView: {
+            text: string;
+            seams: string[];
+            cautions: string[];
+        };
         /** Format: binary */
         Stream: string;
         /** @description A stroke of a sketch; points as SVG takes them. */
@@ -1398,6 +1431,12 @@ export interface components {
         /** @description The path of a drawing. */
         TracedPath: {
             path: string;
+        };
+        /** @description A way in which a cloth can behave, in words, and what follows from it. */
+        TraitView: {
+            trait: components["schemas"]["ClothTrait"];
+            name: string;
+            means: string;
         };
         /** @description How long a call has to wait: its place in line, 0 while it is worked on or is not here. */
         WaitingView: {
@@ -1501,6 +1540,26 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    listClothTraits: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TraitView"][];
                 };
             };
         };

@@ -1,6 +1,7 @@
 import { Button, Input, Segmented } from 'antd'
 import { useRef } from 'react'
 import { newId, unitWord, type Cloth, type ClothPlan } from '../api/client'
+import { Behaves } from './Behaves'
 import { EntryField } from './EntryField'
 import { Prices } from './Prices'
 import { useClothEdit } from './useClothEdit'
@@ -124,6 +125,7 @@ export function ClothFields({ cloth, planned, show, priced }: Props) {
           onChange={(way) => edit({ oneWay: way === 'one' }, '')}
         />
       )}
+      {!priced && <Behaves cloth={cloth} edit={edit} />}
       {priced && !article && <Prices cloth={cloth} planned={planned} edit={edit} />}
       {planned?.used === false && (
         <Button

@@ -226,19 +226,18 @@ public sealed class ContouredPad : MakeUp
             Notions = [.. Elastic.Notions(reading, hem, l, corners: 0)],
             Steps =
             [
-                new("Cut two ends and the wrap; mark every angle of the profile on both.", []),
+                Step.Cutting("Cut two ends and the wrap; mark every angle of the profile on both."),
                 new(
                     "Pin the wrap to the ends from both lower edges, ease toward the middle; clip and notch the angles, and sew.",
                     [.. seams.Select(seam => seam.Name)]
                 ),
-                new("Try it on before hem or elastic.", []),
+                Step.Fitting("Try it on before hem or elastic."),
                 .. Elastic.Steps(reading),
             ],
             Remarks =
             [
                 .. Bedding.Cautions(reading.Chosen(Bedding.UsedFor) is BedUse.Cot, corded: false),
                 .. Elastic.Remarks(reading),
-                Cautions.Blades,
             ],
         };
     }

@@ -139,9 +139,9 @@ public sealed class FittedSheet : MakeUp
             Notions = [.. Elastic.Notions(reading, hem, Fall(reading), corners: 4)],
             Steps =
             [
-                new("Cut the sheet; mark every corner.", []),
+                Step.Cutting("Cut the sheet; mark every corner."),
                 new("Sew the corners, right sides together, and finish them.", [.. seams.Select(seam => seam.Name)]),
-                new("Try it on before hem or elastic.", []),
+                Step.Fitting("Try it on before hem or elastic."),
                 .. Elastic.Steps(reading),
             ],
             Remarks =
@@ -149,7 +149,6 @@ public sealed class FittedSheet : MakeUp
                 .. Bedding.Cautions(reading.Chosen(Bedding.UsedFor) is BedUse.Cot, corded: false),
                 .. sheet.Remarks(reading, piece),
                 .. Elastic.Remarks(reading),
-                Cautions.Blades,
             ],
         };
     }

@@ -275,18 +275,17 @@ public sealed class ChairBackSlipOver : MakeUp
             ],
             Steps =
             [
-                new(
+                Step.Cutting(
                     lined
                         ? "Cut two outer and two lining faces, one of each turned over."
-                        : "Cut two faces, one turned over.",
-                    []
+                        : "Cut two faces, one turned over."
                 ),
                 new("Sew the top and the side seams.", [.. Named("top"), .. Named("side")]),
                 .. face.IsTraced
                     ? Array.Empty<Step>()
                     :
                     [
-                        new Step(
+                        Step.Fitting(
                             "Open each top corner flat, seam on seam, and stitch it off to the depth. Try on before trimming.",
                             Named("corner")
                         ),
@@ -298,7 +297,7 @@ public sealed class ChairBackSlipOver : MakeUp
                             "Put the one inside the other, right sides together; sew the lower edge but for the turning gap.",
                             Named("lower edge")
                         ),
-                        new Step("Turn through the gap, press, and close it by hand.", ["turning gap"]),
+                        Step.Pressing("Turn through the gap, press, and close it by hand.", ["turning gap"]),
                     ]
                     : new[] { new Step("Turn the hem up twice and sew it.", []) },
             ],
@@ -309,7 +308,6 @@ public sealed class ChairBackSlipOver : MakeUp
                         ? "The two cloths must not show through each other; light to middle weight."
                         : "Light to middle weight cloth goes over the corners best."
                 ),
-                Cautions.Blades,
             ],
         };
     }

@@ -188,7 +188,7 @@ public sealed partial class ChairSlipcover : MakeUp
                 ("round the foot", (2 * body.Foot) + (2 * (body.Seat + body.Thick))),
             ],
             Steps = SlipcoverSteps.Of(reading, body, seams),
-            Remarks = [.. new SlipcoverPoints(body).Remarks(), Cautions.Blades, Cautions.OldFurniture],
+            Remarks = [.. new SlipcoverPoints(body).Remarks(), Cautions.OldFurniture],
         };
     }
 }

@@ -28,9 +28,8 @@ internal static class SlipcoverSteps
             : $"Chalk the skirt line, level all round {above}";
         List<Step> steps =
         [
-            new(
-                "Cut every piece as a rough rectangle, with its ease and tuck-ins; chalk its name and the line to expect on its wrong side, and mark the middles of inside back, outside back, deck and front band. Cut no hollow and no slant yet.",
-                []
+            Step.Cutting(
+                "Cut every piece as a rough rectangle, with its ease and tuck-ins; chalk its name and the line to expect on its wrong side, and mark the middles of inside back, outside back, deck and front band. Cut no hollow and no slant yet."
             ),
             new(
                 "Pin inside back, deck and inside arms on the chair, wrong side out, weave level, middles on the middle. Cut the tuck-ins towards the ends of the crevices, and open the hollows round the arms a little at a time.",
@@ -79,7 +78,12 @@ internal static class SlipcoverSteps
                     Named("skirt")
                 )
             );
-        steps.Add(new("Try on, right side out, push in the tuck-ins, and press on the chair.", []));
+        steps.Add(
+            Step.Fitting("Try on, right side out, push in the tuck-ins, and press on the chair.") with
+            {
+                Does = Doing.Fitting | Doing.Pressing,
+            }
+        );
         return steps;
     }
 }

@@ -193,7 +193,7 @@ public sealed class SofaBase : MakeUp
             Finished = [("tuck-in", tuck), ("seat and front", reading[S] + reading[F]), ("over the arm", reading[A])],
             Steps =
             [
-                new("Cut the three sheets; hem every edge.", []),
+                Step.Cutting("Cut the three sheets; hem every edge."),
                 new(
                     "Throw the arm sheets on, tuck them down the crevices, fold their ends round the arm fronts and pin.",
                     []
@@ -201,7 +201,7 @@ public sealed class SofaBase : MakeUp
                 new("Lay the seat sheet over seat and front and tuck it in at the back and both sides.", []),
                 new("Put the cushions back: left and right are mirrored.", []),
             ],
-            Remarks = [Cautions.Blades, Cautions.OldFurniture],
+            Remarks = [Cautions.OldFurniture],
         };
     }
 }

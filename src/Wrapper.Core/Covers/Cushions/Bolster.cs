@@ -193,14 +193,17 @@ public sealed class Bolster : MakeUp
             Notions = [inner],
             Steps =
             [
-                new("Cut two ends and the body; quarter the ends and the body's edges.", []),
+                Step.Cutting("Cut two ends and the body; quarter the ends and the body's edges."),
                 zipped
-                    ? new(
+                    ? new Step(
                         hidden
                             ? "Press the invisible zip flat and sew it in open, both sides from the same end; go over the bulge at the slider again and tack behind the teeth. Sew the rest of the seam at both ends. Open the zip."
                             : "Sew the seam at both ends up to where the zip ends, then the zip between, both sides from the same end; bar-tack each end. Open the zip.",
                         ["zip", "body seam, first end", "body seam, second end"]
                     )
+                    {
+                        Does = hidden ? Doing.Pressing : Doing.Sewing,
+                    }
                     : new("Sew the body seam, leaving a hand's width in the middle.", ["body seam"]),
                 .. corded
                     ? [new Step("Sew the covered cord round both ends, its join on the body seam, turned down.", [])]
@@ -214,7 +217,6 @@ public sealed class Bolster : MakeUp
                 new(
                     $"Check the line that the tape goes round: the stitch line is {reading.Say(round.Value)}. Wrapped round the cut disc it reads {reading.Say(slip.Value)}; cut to that without a seam, the body is {reading.Say(slip.Value - round.Value - (2 * s.Value))} too wide and must be eased in."
                 ),
-                Cautions.Blades,
             ],
         };
     }

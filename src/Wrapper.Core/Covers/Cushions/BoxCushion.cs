@@ -119,7 +119,6 @@ public abstract class BoxCushion : MakeUp
                 )
             )
                 yield return caution;
-        yield return Cautions.Blades;
     }
 
     /// <inheritdoc/>

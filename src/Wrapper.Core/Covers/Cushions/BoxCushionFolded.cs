@@ -155,11 +155,10 @@ public sealed class BoxCushionFolded : BoxCushion
         );
         List<Step> steps =
         [
-            new(
+            Step.Cutting(
                 off
                     ? "Cut the rectangle; mark the fold and the corner lines."
-                    : "Cut the piece and its corner cut-outs; mark the fold.",
-                []
+                    : "Cut the piece and its corner cut-outs; mark the fold."
             ),
             // A zip that turns into the corners finds them sewn.
             .. zip is ZipSchool.Round
@@ -178,7 +177,7 @@ public sealed class BoxCushionFolded : BoxCushion
                 ],
         ];
         if (off)
-            steps.Add(new("Turn, try on, then trim the corners to one seam allowance.", []));
+            steps.Add(Step.Fitting("Turn, try on, then trim the corners to one seam allowance."));
         steps.Add(new("Finish the seams and turn right side out.", []));
         steps.Add(FillingSteps.ThroughZip);
         return steps;

@@ -172,11 +172,10 @@ public class BoxCushionTwoPanels : BoxCushion
         );
         List<Step> steps =
         [
-            new(
+            Step.Cutting(
                 off
                     ? "Cut both panels as they are; mark the corner lines and the middle of every side."
-                    : "Cut both panels and their corner cut-outs; mark the middle of every side.",
-                []
+                    : "Cut both panels and their corner cut-outs; mark the middle of every side."
             ),
         ];
         if (round)
@@ -196,7 +195,7 @@ public class BoxCushionTwoPanels : BoxCushion
         );
         steps.Add(Corners(round ? " other" : "", corners.Except(back)));
         if (off)
-            steps.Add(new("Turn, try on, then trim the corners to one seam allowance.", []));
+            steps.Add(Step.Fitting("Turn, try on, then trim the corners to one seam allowance."));
         steps.Add(new("Finish the seams and turn right side out through the zip.", []));
         steps.Add(FillingSteps.ThroughZip);
         return steps;

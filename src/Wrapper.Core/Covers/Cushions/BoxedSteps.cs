@@ -12,29 +12,26 @@ internal static class BoxedSteps
         string[] Named(Func<Seam, bool> which) => [.. seams.Where(which).Select(seam => seam.Name)];
         var laps = Named(seam => seam.Kind == SeamKind.Lap);
         var joins = Named(seam => seam.Name.StartsWith("boxing join", StringComparison.Ordinal));
-        List<Step> steps = [new("Cut all pieces; mark corners and zip ends on both edges of the strips.", [])];
+        List<Step> steps = [Step.Cutting("Cut all pieces; mark corners and zip ends on both edges of the strips.")];
+        var ring = reading.Chosen(BoxCushionStrip.Assembly) is AssemblySchool.Ring;
+        if (ring && corded)
+            steps.Add(new("Sew the covered cord round both panels; butt the core and wrap the join.", []));
         if (joins.Length > 0)
-            steps.Add(new("Join the boxing lengths; press the joins open.", joins));
+            steps.Add(Step.Pressing("Join the boxing lengths; press the joins open.", joins));
         steps.Add(
             new(
                 "Sew the zip between the two halves of the zip strip, both sides from the same end; bar-tack each end.",
                 ["zip"]
             )
         );
-        steps.AddRange(
-            reading.Chosen(BoxCushionStrip.Assembly) is AssemblySchool.Ring
-                ? Ring(laps, corded)
-                : Sandwich(laps, corded)
-        );
+        steps.AddRange(ring ? Ring(laps) : Sandwich(laps, corded));
         steps.Add(new("Finish the seams, turn right side out through the zip, and push the corners square.", []));
         steps.Add(FillingSteps.ThroughZip);
         return steps;
     }
 
-    private static IEnumerable<Step> Ring(string[] laps, bool corded)
+    private static IEnumerable<Step> Ring(string[] laps)
     {
-        if (corded)
-            yield return new("Sew the covered cord round both panels; butt the core and wrap the join.", []);
         yield return new(
             $"Join zip strip and boxing into a ring{(laps.Length > 0 ? "; tuck the lap over the slider" : "")}.",
             ["boxing to zip strip, first end", "boxing to zip strip, second end", .. laps]
@@ -62,7 +59,7 @@ internal static class BoxedSteps
             $"Pin the zip strip to the length that is left; sew its ends to the boxing{(laps.Length > 0 ? ", which laps them" : "")}, then the strip to that panel.",
             ["boxing to zip strip, first end", "boxing to zip strip, second end", .. laps, "zip strip to top panel"]
         );
-        yield return new("Cut a V-notch in the free edge opposite each corner. Open the zip.", []);
+        yield return Step.Cutting("Cut a V-notch in the free edge opposite each corner. Open the zip.");
         yield return new(
             $"Sew the bottom panel{cord} in one pass, each notch half an inch before its corner.",
             ["boxing to bottom panel", "zip strip to bottom panel"]

@@ -195,7 +195,7 @@ public sealed class KnifeEdgePad : BoxCushion
             ],
             Notions = notions,
             Steps = Steps(reading, seams, corded, zip is not null),
-            Remarks = [.. OutlineShapes.Remarks(reading), Cautions.Blades],
+            Remarks = [.. OutlineShapes.Remarks(reading)],
             InPairs = OutlineShapes.InPairs(reading),
         };
     }
@@ -204,7 +204,7 @@ public sealed class KnifeEdgePad : BoxCushion
     {
         List<Step> steps =
         [
-            new($"Cut two pieces, one turned over; mark the {(zipped ? "ends of the zip" : "opening")}.", []),
+            Step.Cutting($"Cut two pieces, one turned over; mark the {(zipped ? "ends of the zip" : "opening")}."),
         ];
         if (corded)
             steps.Add(new("Sew the covered cord round one piece; butt the core and wrap the join.", []));
@@ -234,7 +234,7 @@ public sealed class KnifeEdgePad : BoxCushion
         steps.Add(
             zipped
                 ? FillingSteps.ThroughZip
-                : new(
+                : Step.Filling(
                     "Fill, and close the opening with ladder stitch.",
                     [.. seams.Where(seam => seam.Kind == SeamKind.Opening).Select(seam => seam.Name)]
                 )

@@ -193,12 +193,15 @@ public sealed class PillowcaseCushion : BoxCushion
             Notions = [.. Closing(reading, across), .. Basics(reading)],
             Steps =
             [
-                new("Cut both panels; finish the open end against fraying.", []),
+                Step.Cutting("Cut both panels; finish the open end against fraying."),
                 .. zipped ? [new Step("Sew the zip across the open end and open it.", ["zip"])] : Array.Empty<Step>(),
                 new(
                     "Sew the panels together at mid-depth, from the open end round to the open end. Try on.",
                     [.. seams.Where(seam => seam.Kind == SeamKind.Join).Select(seam => seam.Name)]
-                ),
+                )
+                {
+                    Does = Doing.Fitting,
+                },
                 boxed
                     ? new(
                         "Open the front corners flat and sew across them.",
@@ -208,7 +211,7 @@ public sealed class PillowcaseCushion : BoxCushion
                         "Pin the curve or corner on the cushion, sew, and try on after every seam before trimming.",
                         []
                     ),
-                new("Turn right side out, put the cushion in, fold the end in like a parcel and fasten it.", []),
+                Step.Filling("Turn right side out, put the cushion in, fold the end in like a parcel and fasten it."),
             ],
             Remarks = [.. EaseRemarks(reading)],
             InPairs = OutlineShapes.InPairs(reading),

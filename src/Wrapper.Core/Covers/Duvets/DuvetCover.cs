@@ -201,7 +201,7 @@ public sealed class DuvetCover : MakeUp
             Notions = [.. closing.Notions, .. TieNotions(reading)],
             Steps =
             [
-                new("Cut the panels, each with its own allowances at top and foot.", []),
+                Step.Cutting("Cut the panels, each with its own allowances at top and foot."),
                 new("Turn the hems of both faces at the foot, first fold and second, and sew them.", []),
                 .. closing.Steps,
                 new(
@@ -232,7 +232,6 @@ public sealed class DuvetCover : MakeUp
                     ]
                     : (Remark[])[],
                 .. closing.Remarks,
-                Cautions.Blades,
             ],
         };
     }

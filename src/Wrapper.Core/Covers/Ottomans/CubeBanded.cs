@@ -151,7 +151,7 @@ public sealed class CubeBanded : Ottoman
             Notions = [Making.LooseFilling.Of(seat.Outline, h.Value, reading[Density], knifeEdge: false)],
             Steps =
             [
-                new("Cut top, bottom, four sides and four bands; notch the middle of the bands' ends.", []),
+                Step.Cutting("Cut top, bottom, four sides and four bands; notch the middle of the bands' ends."),
                 new(
                     "Dart the corners of top and bottom, try on, trim.",
                     [.. seams.Where(seam => seam.Kind == SeamKind.Dart).Select(seam => seam.Name)]
@@ -173,12 +173,14 @@ public sealed class CubeBanded : Ottoman
                             .Select(seam => seam.Name),
                     ]
                 ),
-                new(
+                Step.Filling(
                     "Turn, and try it on before it is stuffed. Soft form first, scrap in the core, padding at sides and corners; close the gap by hand.",
                     ["gap for filling"]
-                ),
+                ) with
+                {
+                    Does = Doing.Fitting | Doing.Filling,
+                },
             ],
-            Remarks = [Cautions.Blades],
         };
     }
 

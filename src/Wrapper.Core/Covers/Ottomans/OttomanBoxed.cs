@@ -86,7 +86,7 @@ public sealed class OttomanBoxed : Ottoman
             Applied = [.. Fastened(reading)],
             Steps =
             [
-                new("Cut the top and four sides; mark the middle of every edge that meets the top.", []),
+                Step.Cutting("Cut the top and four sides; mark the middle of every edge that meets the top."),
                 .. corded
                     ? [new Step("Sew the covered cord round the top; butt the core and wrap the join.", [])]
                     : Array.Empty<Step>(),
@@ -102,9 +102,9 @@ public sealed class OttomanBoxed : Ottoman
                             .Select(seam => seam.Name),
                     ]
                 ),
-                new("Try on, right side out. Turn the lower edge under and fasten it.", []),
+                Step.Fitting("Try on, right side out. Turn the lower edge under and fasten it."),
             ],
-            Remarks = [Cautions.Blades, Cautions.OldFurniture],
+            Remarks = [Cautions.OldFurniture],
         };
     }
 }

@@ -44,21 +44,13 @@ public sealed class OttomanCap : Ottoman
         Option.Of(
             DownDiagonal.FrontLeft,
             "Front left and back right",
-            "The other two stay part-open until the cover has been tried on."
+            "The other two stay part-open until the cover has been tried on; the back left one is closed by hand to be unpicked, and bears the label."
         ),
         Option.Of(
             DownDiagonal.FrontRight,
             "Front right and back left",
-            "The other two stay part-open until the cover has been tried on."
+            "The other two stay part-open until the cover has been tried on; the back right one is closed by hand to be unpicked, and bears the label."
         )
-    );
-
-    internal static readonly OptionChoice<LabelCorner> Label = Choice.Of(
-        "label",
-        "The corner made to be unpicked",
-        "Apron",
-        Option.Of(LabelCorner.BackLeft, "Back left", "Closed by hand in contrasting thread; it bears the label."),
-        Option.Of(LabelCorner.BackRight, "Back right", "Closed by hand in contrasting thread; it bears the label.")
     );
 
     /// <inheritdoc/>
@@ -77,7 +69,6 @@ public sealed class OttomanCap : Ottoman
         Fall,
         CapCorners,
         Diagonal,
-        Label,
         .. Beneath,
         .. Cord.ChoicesFor(
             Cord.Asked(
@@ -118,10 +109,15 @@ public sealed class OttomanCap : Ottoman
         var corded = Cord.IsChosen(reading);
         var boxed = reading.Chosen(CapCorners) is CapCornerSchool.Boxed;
         var (cap, join) = boxed ? Boxed(reading, w, l, f) : Pleated(reading, w, l, f);
+        var right = reading.Chosen(Diagonal) is DownDiagonal.FrontRight;
+        string[] down = right ? ["front right corner", "back left corner"] : ["front left corner", "back right corner"];
+        string[] open = right ? ["front left corner", "back right corner"] : ["front right corner", "back left corner"];
+        // The label stands where the cover can be opened again, never in a corner that is sewn for good.
+        var unpicked = open.First(corner => corner.StartsWith("back", StringComparison.Ordinal));
         List<Seam> seams =
         [
             .. join.Select(seam => seam with { CordLine = corded && seam.Kind != SeamKind.Dart ? "cap" : null }),
-            .. Corners(apron),
+            .. Corners(apron).SelectMany(corner => open.Contains(corner.Name) ? PartOpen(corner) : [corner]),
         ];
         List<Piece> pieces =
         [
@@ -132,9 +128,6 @@ public sealed class OttomanCap : Ottoman
             .. Panels(reading, apron, "apron"),
         ];
         List<Use> uses = [.. Hems()];
-        var right = reading.Chosen(Diagonal) is DownDiagonal.FrontRight;
-        string[] down = right ? ["front right corner", "back left corner"] : ["front left corner", "back right corner"];
-        string[] open = right ? ["front left corner", "back right corner"] : ["front right corner", "back left corner"];
         return new Pattern
         {
             Pieces = pieces,
@@ -149,17 +142,20 @@ public sealed class OttomanCap : Ottoman
                 ("apron", apron),
             ],
             Applied = [.. Fastened(reading)],
-            Notions = [new("label", "label", null, Note: $"in the {Unpicked(reading)} corner")],
+            Notions = [new("label", "label", null, Note: $"in the {unpicked}")],
             Steps =
             [
-                new("Cut the cap and the apron; mark the middles of the cap and the tops of the apron.", []),
+                Step.Cutting("Cut the cap and the apron; mark the middles of the cap and the tops of the apron."),
                 boxed
                     ? new(
                         "Sew the cap's corners.",
                         [.. seams.Where(seam => seam.Kind == SeamKind.Dart).Select(seam => seam.Name)]
                     )
                     : new("Lay two facing pleats at each corner, running out at the top's corner; tack them.", []),
-                new($"Sew the apron's {down[0]} and {down[1]} right down; leave the other two part-open.", down),
+                new(
+                    $"Sew the apron's {down[0]} and {down[1]} right down, and the upper half of the other two: the apron is a ring.",
+                    [.. down, .. open.Select(Upper)]
+                ),
                 .. corded
                     ?
                     [
@@ -180,21 +176,44 @@ public sealed class OttomanCap : Ottoman
                             .Select(seam => seam.Name),
                     ]
                 ),
-                new(
-                    $"Try on, then close the {open[0]} and {open[1]}. The {Unpicked(reading)} corner is closed by hand in contrasting thread and bears the label.",
-                    open
+                Step.Fitting(
+                    $"Try on, then close the lower half of the {open[0]} and the {open[1]}. The {unpicked} is closed by hand in contrasting thread and bears the label.",
+                    [.. open.Select(Lower)]
                 ),
                 new(
                     $"Turn the lower edge under; fold corner bulk to a triangle.{(reading.Chosen(Fastening) is OttomanFastening.HookAndLoop ? " Upper row of hook-and-loop first, trim the turning under its midline, then the lower row." : " Tack or stitch it down.")}",
                     []
                 ),
             ],
-            Remarks = [Cautions.Blades, Cautions.OldFurniture],
+            Remarks = [Cautions.OldFurniture],
         };
     }
 
-    private static string Unpicked(Reading reading) =>
-        reading.Chosen(Label) is LabelCorner.BackLeft ? "back left" : "back right";
+    // Of the two corners that stay part-open, the upper half is sewn with the ring and the lower one after trying on.
+    private static IEnumerable<Seam> PartOpen(Seam corner)
+    {
+        var (right, left) = (corner.OneSide[0], corner.OtherSide[0]);
+        var upper = corner.Drafted / 2;
+        // A right edge is drawn upward, a left one downward.
+        yield return corner with
+        {
+            Name = Upper(corner.Name),
+            OneSide = [right with { From = (corner.Drafted - upper).Value }],
+            OtherSide = [left with { To = upper.Value }],
+            Drafted = upper,
+        };
+        yield return corner with
+        {
+            Name = Lower(corner.Name),
+            OneSide = [right with { To = (corner.Drafted - upper).Value }],
+            OtherSide = [left with { From = upper.Value }],
+            Drafted = corner.Drafted - upper,
+        };
+    }
+
+    private static string Upper(string corner) => $"{corner}, upper half";
+
+    private static string Lower(string corner) => $"{corner}, lower half";
 
     // Cut out square: every side of the cap meets its apron piece.
     private static (Piece, IEnumerable<Seam>) Boxed(Reading reading, Working w, Working l, Working f)
@@ -327,11 +346,4 @@ internal enum DownDiagonal
 {
     FrontLeft,
     FrontRight,
-}
-
-/// <summary>The answers to: The corner made to be unpicked.</summary>
-internal enum LabelCorner
-{
-    BackLeft,
-    BackRight,
 }

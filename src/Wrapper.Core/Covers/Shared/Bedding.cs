@@ -33,6 +33,7 @@ internal static class Bedding
         {
             OnMeasure = true,
             Always = true,
+            StandsAt = Doing.Fitting,
         };
         if (corded)
             yield return new Remark(

@@ -108,28 +108,28 @@ internal static class Elastic
     public static IEnumerable<Step> Steps(Reading reading)
     {
         if (reading.Chosen(Edge) is ElasticEdge.Sewn)
-            yield return new("Sew the elastic straight on to the edge, stretched from both sides of the foot.", []);
+            yield return new("Sew the elastic straight on to the edge, stretched from both sides of the foot.", [])
+            {
+                Does = Doing.Stretching,
+            };
         else
             yield return new(
                 $"Turn the casing under and sew it, a gap of {reading.Say(Length.Inches(1))} left open; thread the elastic{(reading.Chosen(Run) is ElasticRun.Corners ? ", sewn across at both ends of each corner" : "")}.",
                 []
             );
         if (reading.Chosen(Run) is ElasticRun.Pull)
-            yield return new(
-                "Put the cover on, pull the elastic until it holds, sew and cut it. Note its length: the next ratio comes from it.",
-                []
+            yield return Step.Fitting(
+                "Put the cover on, pull the elastic until it holds, sew and cut it. Note its length: the next ratio comes from it."
             );
         yield return new("Close the gap; finish the ends.", []);
     }
 
     public static IEnumerable<Remark> Remarks(Reading reading)
     {
-        if (reading.Chosen(Edge) is ElasticEdge.Sewn)
-            yield return new(
-                "Needles break when elastic is pulled from the front only: stretch it from both sides of the foot.",
-                Caution: true
-            );
-        else if (reading[Casing].Value - Length.Inches(0, 3, 8) is { IsPositive: true } width)
+        if (
+            reading.Chosen(Edge) is not ElasticEdge.Sewn
+            && reading[Casing].Value - Length.Inches(0, 3, 8) is { IsPositive: true } width
+        )
             yield return new(
                 $"This casing takes elastic up to {reading.Say(width)} wide: its width, {reading.Say(Length.Inches(0, 1, 8))} and {reading.Say(Length.Inches(0, 1, 4))} turned under."
             );

@@ -295,12 +295,15 @@ internal static class WidthJoins
             Steps =
             [
                 // Joined first: corners, curves and middles are cut and marked on the whole piece.
-                new(
+                Step.Pressing(
                     isStrip
                         ? $"Join the lengths of the {piece.Name}; press the seams open."
                         : $"Cut the widths of the {piece.Name} and join them, tops level; finish the seams and press them open.",
                     [.. joinSeams.Select(seam => seam.Name)]
-                ),
+                ) with
+                {
+                    Does = isStrip ? Doing.Pressing : Doing.Cutting | Doing.Pressing,
+                },
                 .. pattern.Steps,
             ],
         };

@@ -136,19 +136,18 @@ public sealed class CentrePanel : MakeUp
             ],
             Steps =
             [
-                new("Cut the panel; cut the facing by it.", []),
+                Step.Cutting("Cut the panel; cut the facing by it."),
                 new(
                     "Sew panel and facing together all round, right sides facing; trim, clip, slit the facing in its middle.",
                     [.. seams.Select(seam => seam.Name)]
                 ),
-                new("Turn through the slit and press.", []),
+                Step.Pressing("Turn through the slit and press."),
                 new(
                     "Lay the panel on the finished cover in its place, measured from every edge; pin each quarter, then between.",
                     []
                 ),
                 new("Top-stitch all round, close to the edge.", []),
             ],
-            Remarks = [Cautions.HotIron, Cautions.Blades],
         };
     }
 

@@ -185,16 +185,15 @@ public sealed partial class ElasticCap : MakeUp
             Notions = [.. Holding(reading, hem, drops)],
             Steps =
             [
-                new("Cut the sheet; mark the corners and where each obstacle is.", []),
+                Step.Cutting("Cut the sheet; mark the corners and where each obstacle is."),
                 new(
                     seams.Count > 0
                         ? "Sew the corners; the seam takes the smaller drop, the longer side slopes down to it."
                         : "Finish the edge; at the rounded corners ease it in.",
                     [.. seams.Select(seam => seam.Name)]
                 ),
-                new(
-                    $"Try it on over the pad before the {(reading.Chosen(Hold) is HoldSchool.Elastic ? "elastic" : "drawstring")}.",
-                    []
+                Step.Fitting(
+                    $"Try it on over the pad before the {(reading.Chosen(Hold) is HoldSchool.Elastic ? "elastic" : "drawstring")}."
                 ),
                 .. reading.Chosen(Hold) is HoldSchool.Elastic
                     ? Elastic.Steps(reading)
@@ -206,12 +205,7 @@ public sealed partial class ElasticCap : MakeUp
                         ),
                     ],
             ],
-            Remarks =
-            [
-                .. reading.Chosen(Hold) is HoldSchool.Elastic ? Elastic.Remarks(reading) : [],
-                Cautions.HotIron,
-                Cautions.Blades,
-            ],
+            Remarks = [.. reading.Chosen(Hold) is HoldSchool.Elastic ? Elastic.Remarks(reading) : []],
         };
     }
 

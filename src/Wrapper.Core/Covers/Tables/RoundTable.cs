@@ -149,10 +149,9 @@ public sealed class RoundTableDraped : RoundTable
             Finished = [("finished diameter", diameter), ("hem", 4 * quarter)],
             Steps =
             [
-                new("Cut the circle from a quarter fold; mark the middle.", []),
+                Step.Cutting("Cut the circle from a quarter fold; mark the middle."),
                 new("Ease the hem under and sew it; on curves a narrow hem lies flattest.", []),
             ],
-            Remarks = [Cautions.Blades],
         };
     }
 }
@@ -248,15 +247,14 @@ public sealed class RoundTableSkirted : RoundTable
             Finished = [("finished diameter", d), ("round the top", round), ("skirt, ungathered", full)],
             Steps =
             [
-                new("Cut the top from a quarter fold, and the skirt widths; mark top and skirt in quarters.", []),
+                Step.Cutting("Cut the top from a quarter fold, and the skirt widths; mark top and skirt in quarters."),
                 new(
                     "Join the skirt widths into a ring; finish the seams.",
                     [.. instances.Select(n => $"skirt join {n}")]
                 ),
                 new("Gather the skirt's upper edge to the top, quarter on quarter, and sew it.", ["top to skirt"]),
-                new("Try it on; turn the hem and sew it.", []),
+                Step.Fitting("Try it on; turn the hem and sew it."),
             ],
-            Remarks = [Cautions.Blades],
         };
     }
 }

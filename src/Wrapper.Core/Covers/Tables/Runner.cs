@@ -113,8 +113,7 @@ public sealed class Runner : MakeUp
                 )),
             ],
             Finished = [("finished length", l), ("finished width", w)],
-            Steps = [new("Cut the runner.", []), new("Turn the hems twice, press and sew them.", [])],
-            Remarks = [Cautions.HotIron, Cautions.Blades],
+            Steps = [Step.Cutting("Cut the runner."), Step.Pressing("Turn the hems twice, press and sew them.")],
         };
     }
 }

@@ -137,6 +137,5 @@ public abstract class TableCover : MakeUp
                 $"The hem hangs less than {reading.Say(Length.Inches(0, 1, 2))} above the floor: measure again at every corner, floors are seldom level.",
                 Caution: true
             );
-        yield return Cautions.Blades;
     }
 }

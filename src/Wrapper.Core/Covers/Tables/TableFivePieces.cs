@@ -151,7 +151,7 @@ public sealed class TableFivePieces : TableCover
             Finished = [("finished width", w), ("finished length", l), ("finished drop", drop), ("hem", 2 * (w + l))],
             Steps =
             [
-                new("Cut the top and the four sides; mark the middles.", []),
+                Step.Cutting("Cut the top and the four sides; mark the middles."),
                 new(
                     open
                         ? "Sew an insert between each two sides; finish the seams."
@@ -166,7 +166,7 @@ public sealed class TableFivePieces : TableCover
                     "Sew the ring to the top, one side at a time, stopping one seam allowance short of each corner.",
                     [.. seams.Select(seam => seam.Name).Where(name => name.StartsWith("top", StringComparison.Ordinal))]
                 ),
-                new("Try it on the table; turn the hem twice and sew it.", []),
+                Step.Fitting("Try it on the table; turn the hem twice and sew it."),
             ],
             Remarks = [.. Usually(reading)],
         };

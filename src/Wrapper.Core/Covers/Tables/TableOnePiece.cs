@@ -63,17 +63,16 @@ public sealed class TableOnePiece : TableCover
             ],
             Steps =
             [
-                new(
+                Step.Cutting(
                     piece.UncutShape is null
                         ? "Cut the sheet and its corners."
-                        : "Cut the sheet as it is; mark the corner lines.",
-                    []
+                        : "Cut the sheet as it is; mark the corner lines."
                 ),
                 new(
                     "Sew the corners, right sides together, down to the hem line; finish them.",
                     [.. seams.Select(seam => seam.Name)]
                 ),
-                new("Try it on the table; turn the hem twice and sew it.", []),
+                Step.Fitting("Try it on the table; turn the hem twice and sew it."),
             ],
             Remarks = [.. sheet.Remarks(reading, piece), .. Usually(reading)],
         };

@@ -222,19 +222,17 @@ public sealed class TracedBoard : MakeUp
             ],
             Steps =
             [
-                new("Cut the cover.", []),
+                Step.Cutting("Cut the cover."),
                 new(
                     cased
                         ? $"Turn the casing under and sew it, a gap of {reading.Say(StartGap)} left at the square end; draw the cord through."
                         : $"Serge the edge over the cord from the square end round to {reading.Say(StartGap)} before the start; leave a tail of half a foot at both ends.",
                     []
                 ),
-                new(
-                    "Fit the cord stop half-way along the tails; try the cover on, pull the cord and set the stop.",
-                    []
+                Step.Fitting(
+                    "Fit the cord stop half-way along the tails; try the cover on, pull the cord and set the stop."
                 ),
             ],
-            Remarks = [Cautions.HotIron, Cautions.Blades],
         };
     }
 

@@ -57,7 +57,15 @@ export default function MakeUp() {
           <h2>Making order</h2>
           <ol>
             {steps.map((step) => (
-              <li key={step}>{step}</li>
+              <li key={step.text}>
+                {step.text}
+                {step.cautions.map((caution) => (
+                  <p key={caution} className={s.caution}>
+                    <b>Take care. </b>
+                    {caution}
+                  </p>
+                ))}
+              </li>
             ))}
           </ol>
         </section>
