@@ -263,4 +263,28 @@ public class CordCases
         Assert.Empty(plan.Pieces);
         Assert.Contains(plan.Problems, problem => problem.Field == "cloths.red.width");
     }
+
+    // A cushion 30 x 20 x 4 has P 100: one ring of 100 and a join of 3 instead of two; a strip as wide as it is asked for.
+    [Fact]
+    public void One_edge_alone_can_be_corded_and_a_strip_cut_wider()
+    {
+        Pattern Of(string changes) =>
+            Items.Pattern(Items.Read("box-cushion-strip", JobUnit.Inch, $"W=30 | L=20 | T=4 | ease=exact | {changes}"));
+        decimal Told(Pattern pattern, string size) =>
+            Items.Inches(pattern.Finished.Single(each => each.Name == size).Working.Value);
+        Assert.Equal(103, Told(Of("cord=top"), "strip to cover the cord, joined"));
+        Assert.Equal(206, Told(Of("cord=both"), "strip to cover the cord, joined"));
+        Assert.Equal(2.5m, Told(Of("stripWidth=2 1/2"), "strip to cover the cord, cut wide"));
+        Assert.Contains(
+            Of("stripWidth=1 1/2").Remarks,
+            remark => remark.Text.Contains("does not go round", StringComparison.Ordinal)
+        );
+        Assert.DoesNotContain(
+            Of("stripWidth=2").Remarks,
+            remark => remark.Text.Contains("does not go round", StringComparison.Ordinal)
+        );
+        var steps = string.Join(" ", Of("cord=top").Steps.Select(step => step.Text));
+        Assert.Contains("round the top panel", steps, StringComparison.Ordinal);
+        Assert.DoesNotContain("both panels", steps, StringComparison.Ordinal);
+    }
 }

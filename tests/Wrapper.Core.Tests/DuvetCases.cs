@@ -15,6 +15,7 @@ public class DuvetCases
         "W=54 | L=78 | usable=108",
         "front/cut width=55; front/cut length=81.5; back/cut width=55; opening=40.5; *buttons*=6; *ties=72"
     )]
+    [InlineData("W=54 | L=78 | usable=108 | buttons=5 | tieLength=20", "*buttons*=5; *ties=80")]
     [InlineData(
         "W=54 | L=78 | usable=108 | closing=flap | ties=0",
         "front/cut length=81.5; back/cut length=91.5; opening=54"

@@ -174,8 +174,8 @@ public class SeatCases
     )]
     [InlineData(
         "cube-banded",
-        "W=19 | L=21 | H=19 | front/left=1",
-        "top/cut length=26; front/cut width=17; side/cut width=18.5"
+        "W=19 | L=21 | H=19 | gap=6 | front/left=1",
+        "gap for filling=6; top/cut length=26; front/cut width=17; side/cut width=18.5"
     )]
     [InlineData(
         "cube-banded",
@@ -211,6 +211,18 @@ public class SeatCases
         "chair-slipcover",
         "skirt=none | W=22 | S=21 1/2 | F=12 | A=9 | B=5 | U=5 | H=27 | K=5 | C=5",
         "front-band/cut length=16.5; outside-arm/cut length=25.5; outside-back/cut length=38.5; outside-back/cut width=35.5; arm-front/cut length=25.5"
+    )]
+    // A tuck-in of its own at the arms: the deck's sides 1/2 + 1 1/4 + 2 on either side of 22, its back still 3.
+    [InlineData(
+        "chair-slipcover",
+        "ta=2 | W=22 | S=21 1/2 | F=12 | A=9 | B=5 | U=5 | H=27 | K=5 | C=5",
+        "deck/cut width=29.5; deck/cut length=28; inside-arm/cut length=19.5; inside-back/cut length=33.5"
+    )]
+    // Only the skirt line corded: 2 x 32 + 2 x 26 1/2, and one join of 3.
+    [InlineData(
+        "chair-slipcover",
+        "cordArms=no | cordBack=no | cordBackSeams=no | cordFront=no | W=22 | S=21 1/2 | F=12 | A=9 | B=5 | U=5 | H=27 | K=5 | C=5",
+        "*cord=120"
     )]
     [InlineData(
         "chair-slipcover",
@@ -338,6 +350,7 @@ public class SeatCases
     [InlineData("bolster", "d=7 | L=3", "measures.L", "too short for a zip")]
     [InlineData("ottoman-cap", "W=20 | L=18 | H=3 1/2", "choices.fall", "deeper than the ottoman")]
     [InlineData("ottoman-boxed", "W=5 | L=5 | H=10 | legGap=5", "choices.legGap", "whole edge")]
+    [InlineData("cube-banded", "W=19 | L=19 | H=19 | gap=16", "choices.gap", "between its bands")]
     [InlineData("cube-banded", "W=19 | L=19 | H=19 | wrap=9 1/2", "choices.wrap", "half the height")]
     [InlineData("cube-banded", "W=19 | L=19 | H=19 | band=9 1/2", "choices.band", "half the width")]
     [InlineData(

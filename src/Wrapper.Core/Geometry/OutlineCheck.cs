@@ -4,7 +4,8 @@ namespace Wrapper.Core.Geometry;
 internal static class OutlineCheck
 {
     private const double Flatness = 0.5,
-        Least = 0.05; // mm
+        Least = 0.05, // mm
+        FoldsBack = 3; // so much of a half turn to the right: the next edge starts beyond the one before it
 
     /// <summary>What is wrong with an outline ("crosses itself between …"); null when it is sound.</summary>
     public static string? Fault(Outline outline)
@@ -14,6 +15,14 @@ internal static class OutlineCheck
                 return $"leaves nothing of {outline.Edges[at].Name}";
         if (IsConvex(outline))
             return null;
+        for (var at = 0; at < outline.Edges.Count; at++)
+        {
+            var next = (at + 1) % outline.Edges.Count;
+            // Two arcs that meet in a cusp, as at a corner stitched off over a rounded inner, do not cross.
+            var (curve, after) = (outline.Curve(at), outline.Curve(next));
+            if ((curve.Radius is null || after.Radius is null) && Turn(curve, after) < -FoldsBack)
+                return $"crosses itself between {outline.Edges[at].Name} and {outline.Edges[next].Name}";
+        }
         var sides = Enumerable
             .Range(0, outline.Edges.Count)
             .SelectMany(at =>
@@ -49,13 +58,19 @@ internal static class OutlineCheck
             var (curve, next) = (outline.Curve(at), outline.Curve((at + 1) % outline.Edges.Count));
             if (curve.Radius is not null && !curve.Outward)
                 return false;
-            var (into, from) = (curve.Direction(1), next.Direction(0));
-            var turn = Math.Atan2(into.Cross(from), into.Dot(from));
+            var turn = Turn(curve, next);
             if (turn < -1e-3)
                 return false;
             turned += turn + (curve.Radius is null ? 0 : curve.Sweep());
         }
         return turned < 3 * Math.PI;
+    }
+
+    // The turn to the left from the end of one edge into the next.
+    private static double Turn(Curve curve, Curve next)
+    {
+        var (into, from) = (curve.Direction(1), next.Direction(0));
+        return Math.Atan2(into.Cross(from), into.Dot(from));
     }
 
     private static bool Cross(Vec a, Vec b, Vec c, Vec d)

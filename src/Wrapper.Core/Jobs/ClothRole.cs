@@ -27,6 +27,26 @@ public enum ClothRole
     [JsonStringEnumMemberName("lining")]
     Lining,
 
+    /// <summary>The strips round a box cushion, zip strip included.</summary>
+    [JsonStringEnumMemberName("boxing")]
+    Boxing,
+
+    /// <summary>The upright sides of a cube or an ottoman.</summary>
+    [JsonStringEnumMemberName("sides")]
+    Sides,
+
+    /// <summary>What hangs below a cap.</summary>
+    [JsonStringEnumMemberName("apron")]
+    Apron,
+
+    /// <summary>What is joined to a sheet that the cloth is too narrow for.</summary>
+    [JsonStringEnumMemberName("join strip")]
+    JoinStrip,
+
+    /// <summary>A sheet that is owned and becomes a face as it is.</summary>
+    [JsonStringEnumMemberName("ready-made sheet")]
+    ReadyMade,
+
     /// <summary>Soft sheets wrapped round an inner or a board.</summary>
     [JsonStringEnumMemberName("wadding")]
     Wadding,
@@ -44,9 +64,9 @@ public enum ClothRole
 public static class ClothRoles
 {
     /// <summary>
-    /// Whether it lies under the cover: then it is never cut from the item's own cloth, only from one that is named for
-    /// it.
+    /// Whether it lies under the cover, or is there already: then it is never cut from the item's own cloth, only from
+    /// one that is named for it.
     /// </summary>
     public static bool IsFilling(this ClothRole role) =>
-        role is ClothRole.Wadding or ClothRole.PadLayer or ClothRole.MoistureBarrier;
+        role is ClothRole.Wadding or ClothRole.PadLayer or ClothRole.MoistureBarrier or ClothRole.ReadyMade;
 }

@@ -65,6 +65,8 @@ public sealed record JobDocument(
     /// </summary>
     public string? ClothOf(Item item, ClothRole role) =>
         item.OtherCloths.GetValueOrDefault(role) is { } own ? own
+        // Before it had a role of its own, a ready-made sheet was the second face.
+        : role == ClothRole.ReadyMade ? item.OtherCloths.GetValueOrDefault(ClothRole.SecondFace)
         : role.IsFilling() ? null
         : role == ClothRole.Lining ? ClothOf(item, ClothRole.SecondFace)
         : item.Cloth ?? (Cloths.Count > 0 ? Cloths[0].Id : null);

@@ -525,7 +525,7 @@ export interface components {
          * @description What a piece is cut from, seen from its cover: each role can be given a cloth of its own.
          * @enum {unknown}
          */
-        ClothRole: "face" | "second face" | "contrast" | "cord covering" | "lining" | "wadding" | "pad layer" | "moisture barrier";
+        ClothRole: "face" | "second face" | "contrast" | "cord covering" | "lining" | "boxing" | "sides" | "apron" | "join strip" | "ready-made sheet" | "wadding" | "pad layer" | "moisture barrier";
         /** @description One cloth off the roll, and how much of it is bought. */
         ClothTotalView: {
             name: string;

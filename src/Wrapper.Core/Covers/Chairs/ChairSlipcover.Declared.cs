@@ -133,6 +133,37 @@ public sealed partial class ChairSlipcover
         Adjustable = Length.Inches(1),
     };
 
+    private static readonly OptionChoice<Cording> Corded = Cord.Asked(
+        "cord",
+        Option.Of(Cording.Both, "Cord on the lines chosen", "Arm fronts, back, back seams, front edge, skirt line."),
+        Option.Of(Cording.None, "No cord", "Plain seams.")
+    );
+
+    // Each by the beginning of the name that its seams give it; the longer name comes first.
+    private static readonly (string Line, OptionChoice<YesNo> Choice)[] CordLines =
+    [
+        ("arm", Line("cordArms", "Cord round the arms", "Arm fronts and the tops of the arms.")),
+        ("back seam", Line("cordBackSeams", "Cord down both back seams", "The zip's teeth ride it.")),
+        ("back", Line("cordBack", "Cord round the back", "Along its top and down its corners.")),
+        ("front edge", Line("cordFront", "Cord along the front edge", "Where deck and front band meet.")),
+        (
+            "skirt line",
+            Line("cordSkirt", "Cord on the skirt line", "The line that the skirt hangs from.")
+                .AndWhen(Skirt, SkirtSchool.Flaps)
+        ),
+    ];
+
+    private static OptionChoice<YesNo> Line(string key, string name, string suits) =>
+        Choice
+            .Of(
+                key,
+                name,
+                "Cord",
+                Option.Of(YesNo.Yes, "Corded", suits),
+                Option.Of(YesNo.No, "Plain", "Less cord to make.")
+            )
+            .AskedWhen(Corded, Cording.Both);
+
     internal static readonly AllowanceDeclaration Hem = EdgeAllowances.Hem(
         "h",
         "Hem",

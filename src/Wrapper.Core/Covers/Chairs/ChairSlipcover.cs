@@ -28,7 +28,7 @@ public sealed partial class ChairSlipcover : MakeUp
 
     /// <inheritdoc/>
     public override IReadOnlyList<Measure> Measures { get; } =
-    [W, S, F, A, B, U, LeanOfTheArm, H, K, G, C, TuckIn.Used];
+    [W, S, F, A, B, U, LeanOfTheArm, H, K, G, C, TuckIn.Used, TuckIn.AtArms];
 
     /// <inheritdoc/>
     public override IReadOnlyList<Choice> Choices { get; } =
@@ -45,17 +45,8 @@ public sealed partial class ChairSlipcover : MakeUp
         SkirtDrop,
         SkirtBelow,
         FlapWidth,
-        .. Cord.ChoicesFor(
-            Cord.Asked(
-                "cord",
-                Option.Of(
-                    Cording.Both,
-                    "Cord on all cord lines",
-                    "Arm fronts, top of the back, both back seams, front edge of the seat, skirt line."
-                ),
-                Option.Of(Cording.None, "No cord", "Plain seams.")
-            )
-        ),
+        .. Cord.ChoicesFor(Corded),
+        .. CordLines.Select(line => line.Choice),
         GrainChoices.Panels,
     ];
 
@@ -77,6 +68,7 @@ public sealed partial class ChairSlipcover : MakeUp
             [K] = SeatLine.BackThickness,
             [C] = SeatLine.Crevice,
             [TuckIn.Used] = SeatLine.Tuck,
+            [TuckIn.AtArms] = SeatLine.TuckAtArms,
         };
         if (reading.Chosen(Lean) is not ArmLean.None)
             lines[LeanOfTheArm] = SeatLine.Lean;
@@ -162,6 +154,12 @@ public sealed partial class ChairSlipcover : MakeUp
             );
     }
 
+    // Which lines are corded is asked one by one.
+    private static bool IsCorded(Reading reading, string? line) =>
+        line is not null
+        && reading.Chosen(CordLines.First(each => line.StartsWith(each.Line, StringComparison.Ordinal)).Choice)
+            is YesNo.Yes;
+
     /// <inheritdoc/>
     public override Pattern Draft(Reading reading)
     {
@@ -170,7 +168,7 @@ public sealed partial class ChairSlipcover : MakeUp
         var pieces = new SlipcoverPieces(reading, body).All().ToList();
         var seams = new SlipcoverSeams(reading, body)
             .All()
-            .Select(seam => corded ? seam : seam with { CordLine = null })
+            .Select(seam => corded && IsCorded(reading, seam.CordLine) ? seam : seam with { CordLine = null })
             .ToList();
         List<Use> uses = [.. SlipcoverSeams.Hems(reading, pieces)];
         return new Pattern
@@ -181,6 +179,7 @@ public sealed partial class ChairSlipcover : MakeUp
             Finished =
             [
                 ("tuck-in", TuckIn.Of(reading, ChairSlipcover.C)),
+                .. TuckIn.ToldAtArms(reading),
                 ("plumb width of an arm front", body.Plumb),
                 ("inside of the arm", body.Inner + body.Over),
                 ("outside of the arm", body.Outer),

@@ -18,6 +18,7 @@ internal sealed class SlipcoverPieces(Reading reading, ChairBody body)
         "Tuck-in along the crevice: where the crevice ends, cut the allowance towards it and snip it so that the cloth turns flat.";
 
     private readonly Working tuck = TuckIn.Of(reading, ChairSlipcover.C);
+    private readonly Working tuckAtArms = TuckIn.OfArms(reading, ChairSlipcover.C);
     private readonly Working ease = new Allowance("e", AllowanceRole.Ease, reading[ChairSlipcover.PinEase]) / 2;
     private readonly Grain grain = reading.Chosen(GrainChoices.Panels);
 
@@ -108,7 +109,11 @@ internal sealed class SlipcoverPieces(Reading reading, ChairBody body)
     {
         var hemmed = !ChairSlipcover.HasSkirt(reading) && IsFoot(piece, side);
         var eased = reading.EdgeAllowance(hemmed ? ChairSlipcover.Hem : EdgeAllowances.Seam, piece, side) + ease;
-        return tucked ? eased + tuck : eased;
+        if (!tucked)
+            return eased;
+        // Along the back's crevice, or along those at the arms.
+        var atArms = piece == "inside-arm" || side is "left" or "right";
+        return eased + (atArms ? tuckAtArms : tuck);
     }
 
     // The foot of a facing strip is its left end.

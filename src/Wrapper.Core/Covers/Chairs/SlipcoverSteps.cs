@@ -15,15 +15,27 @@ internal static class SlipcoverSteps
                     .Where(seam => parts.Any(part => seam.Name.StartsWith(part, StringComparison.Ordinal)))
                     .Select(seam => seam.Name),
             ];
-        var corded = seams.Any(seam => seam.CordLine is not null);
+        bool Corded(params string[] parts) =>
+            seams.Any(seam =>
+                seam.CordLine is not null && parts.Any(part => seam.Name.StartsWith(part, StringComparison.Ordinal))
+            );
+        string CordFirst(params string[] parts) => Corded(parts) ? ", cord first" : "";
+        string[] tops =
+        [
+            "inside arm to outside",
+            "outside arm to",
+            "inside back over",
+            "inside back to outside",
+            "inside back to back corner",
+        ];
+        string[] front = ["deck to front", "arm front"];
         var skirted = ChairSlipcover.HasSkirt(reading);
-        var cordFirst = corded ? ", cord first" : "";
-        var ride = corded ? "its teeth ride the cord, " : "";
+        var ride = Corded("zip") ? "its teeth ride the cord, " : "";
         var foot = skirted ? ", its foot stays open until the skirt is on" : ", its foot bar-tacked";
         var above = skirted
             ? $"{reading.Say(ChairBody.Rise(reading).Value)} above the lower edge of the body, so that the skirt covers it"
             : "";
-        var line = corded
+        var line = Corded("skirt")
             ? $"Cord the skirt line, level all round {above}"
             : $"Chalk the skirt line, level all round {above}";
         List<Step> steps =
@@ -52,22 +64,10 @@ internal static class SlipcoverSteps
                 )
             );
         steps.AddRange([
+            new($"Sew arm tops, {wing}s and the top of the back{CordFirst(tops)}.", Named(tops)),
+            new($"Sew the front band, then the arm fronts{CordFirst(front)}, from the foot up.", Named(front)),
             new(
-                $"Sew arm tops, {wing}s and the top of the back{cordFirst}.",
-                Named(
-                    "inside arm to outside",
-                    "outside arm to",
-                    "inside back over",
-                    "inside back to outside",
-                    "inside back to back corner"
-                )
-            ),
-            new(
-                $"Sew the front band, then the arm fronts{cordFirst}, from the foot up.",
-                Named("deck to front", "arm front")
-            ),
-            new(
-                $"Sew the back seam without the zip{cordFirst}, then the zip: {ride}its top is closed{foot}.",
+                $"Sew the back seam without the zip{CordFirst("outside back")}, then the zip: {ride}its top is closed{foot}.",
                 Named("outside back", "zip")
             ),
         ]);

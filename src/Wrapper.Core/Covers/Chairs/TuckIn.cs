@@ -20,6 +20,20 @@ internal static class TuckIn
         Usual: Length.Inches(3)
     );
 
+    /// <summary>The depth used at the arms, where it is not that of the back.</summary>
+    public static readonly Measure AtArms = new Measure(
+        "ta",
+        "tuck-in used at the arms",
+        "Only where the crevices at the arms take another depth than the one at the back.",
+        LengthLimits.UpTo(24, "2", "5"),
+        Optional: true,
+        Usual: Length.Inches(2)
+    );
+
+    /// <summary>The depth used along the crevices at the arms.</summary>
+    public static Working OfArms(Reading reading, Measure crevice) =>
+        reading.Has(AtArms) ? reading[AtArms] : Of(reading, crevice);
+
     /// <summary>The depth used along a crevice as deep as <paramref name="crevice"/>.</summary>
     public static Working Of(Reading reading, Measure crevice) =>
         reading.Has(Used)
@@ -30,13 +44,21 @@ internal static class TuckIn
                 Working.Of("most", "the deepest tuck-in that holds", Length.Inches(3))
             ).As("t", "tuck-in");
 
+    /// <summary>What is finished at the arms, where that differs.</summary>
+    public static IEnumerable<(string Name, Working Working)> ToldAtArms(Reading reading)
+    {
+        if (reading.Has(AtArms))
+            yield return ("tuck-in at the arms", reading[AtArms]);
+    }
+
     public static IEnumerable<Problem> Check(Reading reading, Measure crevice)
     {
-        if (reading.Known(Used) is { } used && used > reading[crevice].Value)
-            yield return reading.Refuse(
-                Used,
-                $"deeper than the crevice ({reading.Say(reading[crevice].Value)})",
-                LengthPrinter.Finished(reading[crevice].Value, reading.Unit).Text
-            );
+        foreach (var measure in new[] { Used, AtArms }.Where(reading.Asks))
+            if (reading.Known(measure) is { } used && used > reading[crevice].Value)
+                yield return reading.Refuse(
+                    measure,
+                    $"deeper than the crevice ({reading.Say(reading[crevice].Value)})",
+                    LengthPrinter.Finished(reading[crevice].Value, reading.Unit).Text
+                );
     }
 }

@@ -146,7 +146,8 @@ public class BoxCushionStrip : BoxCushion
         var panel = Panel(reading, plan) with { MayBeJoined = JoinsPanels };
         var boxing = new BoxingStrip(reading, plan, GrainChoices.OfStrips(reading));
         var zipStrip = ZipStrip(reading, plan);
-        var corded = Cord.IsChosen(reading);
+        bool IsCorded(int panel) =>
+            reading.Chosen(Cord.Corded) is Cording.Both || (panel == 1 && reading.Chosen(Cord.Corded) is Cording.Top);
         List<Seam> seams =
         [
             .. from side in new[] { 1, 2 } // 1 the top panel, 2 the bottom panel
@@ -161,7 +162,7 @@ public class BoxCushionStrip : BoxCushion
                     plan.BoxingRun
                 )
                 {
-                    CordLine = corded ? $"{name} edge" : null,
+                    CordLine = IsCorded(side) ? $"{name} edge" : null,
                 },
                 new(
                     $"zip strip to {name} panel",
@@ -171,7 +172,7 @@ public class BoxCushionStrip : BoxCushion
                     plan.ZipRun
                 )
                 {
-                    CordLine = corded ? $"{name} edge" : null,
+                    CordLine = IsCorded(side) ? $"{name} edge" : null,
                 },
             }
             select seam,
@@ -211,7 +212,7 @@ public class BoxCushionStrip : BoxCushion
                 ("boxing run", plan.BoxingRun),
             ],
             Notions = [.. Basics(reading)],
-            Steps = BoxedSteps.Of(reading, seams, corded),
+            Steps = BoxedSteps.Of(reading, seams, reading.Chosen(Cord.Corded)),
             Remarks = [.. EaseRemarks(reading)],
             InPairs = OutlineShapes.InPairs(reading),
         };
@@ -245,6 +246,7 @@ public class BoxCushionStrip : BoxCushion
         {
             Allowances = new[] { "zip", "right end", "outer", "left end" }.ToDictionary(edge => edge, Edge),
             Grain = GrainChoices.OfStrips(reading),
+            Role = ClothRole.Boxing,
             MayBeJoined = true,
             JoinedFirstAt = plan.Turn.Value.IsPositive ? [plan.Turn, plan.ZipRun - plan.Turn] : [],
         }.Measured(plan.ZipRun, half, "length", "height");

@@ -7,15 +7,20 @@ namespace Wrapper.Core.Covers.Cushions;
 /// <summary>The making order of the two assembly schools (craft §4.1, §11).</summary>
 internal static class BoxedSteps
 {
-    public static IReadOnlyList<Step> Of(Reading reading, IReadOnlyList<Seam> seams, bool corded)
+    public static IReadOnlyList<Step> Of(Reading reading, IReadOnlyList<Seam> seams, Cording cording)
     {
         string[] Named(Func<Seam, bool> which) => [.. seams.Where(which).Select(seam => seam.Name)];
         var laps = Named(seam => seam.Kind == SeamKind.Lap);
         var joins = Named(seam => seam.Name.StartsWith("boxing join", StringComparison.Ordinal));
         List<Step> steps = [Step.Cutting("Cut all pieces; mark corners and zip ends on both edges of the strips.")];
         var ring = reading.Chosen(BoxCushionStrip.Assembly) is AssemblySchool.Ring;
-        if (ring && corded)
-            steps.Add(new("Sew the covered cord round both panels; butt the core and wrap the join.", []));
+        if (ring && cording is not Cording.None)
+            steps.Add(
+                new(
+                    $"Sew the covered cord round {(cording is Cording.Top ? "the top panel" : "both panels")}; butt the core and wrap the join.",
+                    []
+                )
+            );
         if (joins.Length > 0)
             steps.Add(Step.Pressing("Join the boxing lengths; press the joins open.", joins));
         steps.Add(
@@ -24,7 +29,7 @@ internal static class BoxedSteps
                 ["zip"]
             )
         );
-        steps.AddRange(ring ? Ring(laps) : Sandwich(laps, corded));
+        steps.AddRange(ring ? Ring(laps) : Sandwich(laps, cording));
         steps.Add(new("Finish the seams, turn right side out through the zip, and push the corners square.", []));
         steps.Add(FillingSteps.ThroughZip);
         return steps;
@@ -47,10 +52,10 @@ internal static class BoxedSteps
         );
     }
 
-    private static IEnumerable<Step> Sandwich(string[] laps, bool corded)
+    private static IEnumerable<Step> Sandwich(string[] laps, Cording cording)
     {
-        var cord = corded ? ", cord" : "";
-        var alone = corded ? "; carry the cord alone across the back" : "";
+        var (cord, both) = (cording is Cording.None ? "" : ", cord", cording is Cording.Both ? ", cord" : "");
+        var alone = cording is not Cording.None ? "; carry the cord alone across the back" : "";
         yield return new(
             $"Sew top panel{cord} and boxing in one pass, from a front corner, both ways{alone}.",
             ["boxing to top panel"]
@@ -61,7 +66,7 @@ internal static class BoxedSteps
         );
         yield return Step.Cutting("Cut a V-notch in the free edge opposite each corner. Open the zip.");
         yield return new(
-            $"Sew the bottom panel{cord} in one pass, each notch half an inch before its corner.",
+            $"Sew the bottom panel{both} in one pass, each notch half an inch before its corner.",
             ["boxing to bottom panel", "zip strip to bottom panel"]
         );
     }

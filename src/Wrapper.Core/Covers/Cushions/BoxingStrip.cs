@@ -1,6 +1,7 @@
 using Wrapper.Core.Covers.Shared;
 using Wrapper.Core.Declaring;
 using Wrapper.Core.Geometry;
+using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Lengths.Workings;
 using Wrapper.Core.Patterns;
@@ -154,6 +155,7 @@ internal sealed class BoxingStrip
         {
             Allowances = new[] { "lower", "right end", "upper", "left end" }.ToDictionary(edge => edge, Edge),
             Grain = grain,
+            Role = ClothRole.Boxing,
             Lines = [.. Folds(at, end).Select(x => new InnerLine("fold", new(x, Length.Zero), new(x, depth)))],
             Note = plan.Ring.HasJoint(plan.BoxingStart + cuts[at], cuts[at + 1] - cuts[at])
                 ? CutsOf(reading, plan)
@@ -189,7 +191,7 @@ internal sealed class BoxingStrip
         var asked = reading[BoxCushionStrip.Lengths];
         var corners = reading.Chosen(BoxCushionStrip.Joins) is JoinPlaces.Corners;
         var places = Places(asked, corners);
-        if (reading.LongestStrip(grain) is not { } longest)
+        if (reading.LongestStrip(grain, ClothRole.Boxing) is not { } longest)
             return places;
         // As many lengths as the cloth makes necessary: at the front corners first, then evenly.
         var room = longest - (2 * reading[EdgeAllowances.Seam].Value);

@@ -34,6 +34,20 @@ public sealed class DuvetCover : MakeUp
         Note = "18 in (45 cm) each, folded at the middle and sewn into the corners.",
     };
 
+    internal static readonly LengthChoice TieLength = Choice
+        .OfLength(
+            "tieLength",
+            "Length of each tie",
+            "Inside",
+            Length.Inches(18),
+            450,
+            LengthLimits.UpTo(60, "18", "45")
+        )
+        .AskedWhenAtLeast(Ties, 1) with
+    {
+        Note = "Folded at the middle.",
+    };
+
     internal static readonly OptionChoice<HandSlots> Slots = Choice.Of(
         "slots",
         "Hand slots near the top",
@@ -109,7 +123,8 @@ public sealed class DuvetCover : MakeUp
     public override IReadOnlyList<Measure> Measures { get; } = [W, L, Y];
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Choice> Choices { get; } = [Back, .. Closing.Choices, Ties, Slots, WidthJoins.School];
+    public override IReadOnlyList<Choice> Choices { get; } =
+    [Back, .. Closing.Choices, Ties, TieLength, Slots, WidthJoins.School];
 
     /// <inheritdoc/>
     public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } =
@@ -181,7 +196,7 @@ public sealed class DuvetCover : MakeUp
             },
             Face("back", beyond) with
             {
-                Role = ClothRole.SecondFace,
+                Role = sheet ? ClothRole.ReadyMade : ClothRole.SecondFace,
                 Note = sheet ? "The sheet: its finished side edges stay; what is over is cut off at the foot." : "",
             },
         ];
@@ -250,8 +265,8 @@ public sealed class DuvetCover : MakeUp
             yield return new Notion(
                 "ties",
                 "tie tape",
-                reading[Ties] * Working.Of("tie", "a tie", Length.Inches(18)),
-                Note: $"{reading[Ties]} ties of {reading.Say(Length.Inches(18))}, folded at the middle"
+                reading[Ties] * Working.Of("tie", "a tie", reading[TieLength]),
+                Note: $"{reading[Ties]} ties of {reading.Say(reading[TieLength])}, folded at the middle"
             );
     }
 

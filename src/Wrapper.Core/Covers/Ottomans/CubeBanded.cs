@@ -33,6 +33,18 @@ public sealed class CubeBanded : Ottoman
         LengthLimits.UpTo(60, "1 3/4", "4.5")
     );
 
+    internal static readonly LengthChoice Gap = Choice.OfLength(
+        "gap",
+        "Gap for filling",
+        "Cube",
+        Length.Zero,
+        0,
+        LengthLimits.UpTo(60, "9", "23", zero: true)
+    ) with
+    {
+        Note = "0: half the width, or all that the bands leave of it.",
+    };
+
     internal static readonly CountChoice Density = Choice.OfCount(
         "density",
         "Filling, kilograms in a cubic metre",
@@ -59,7 +71,7 @@ public sealed class CubeBanded : Ottoman
         "A stuffed cube to sit on: bands round the upright corners take the wear, and can be of another cloth.";
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Choice> Choices { get; } = [Wrap, Band, Density, GrainChoices.Panels];
+    public override IReadOnlyList<Choice> Choices { get; } = [Wrap, Band, Gap, Density, GrainChoices.Panels];
 
     /// <inheritdoc/>
     public override IEnumerable<Problem> Check(Reading reading)
@@ -82,6 +94,12 @@ public sealed class CubeBanded : Ottoman
                 Band,
                 $"over half the width ({reading.Say(Length.Min(w, l).Over(2))}): the bands leave nothing of the sides",
                 reading.Example("1 3/4", "4.5")
+            );
+        else if (reading[Gap] > w - (2 * b))
+            yield return reading.Refuse(
+                Gap,
+                $"wider than the front side between its bands ({reading.Say(w - (2 * b))})",
+                "0"
             );
     }
 
@@ -118,8 +136,14 @@ public sealed class CubeBanded : Ottoman
         Piece[] pieces =
         [
             top,
-            Side("front", "side, front and back", 2, w - (2 * b)),
-            Side("side", "side, left and right", 2, l - (2 * b)),
+            Side("front", "side, front and back", 2, w - (2 * b)) with
+            {
+                Role = ClothRole.Sides,
+            },
+            Side("side", "side, left and right", 2, l - (2 * b)) with
+            {
+                Role = ClothRole.Sides,
+            },
             Side("band", "corner band", 4, 2 * b) with
             {
                 Role = ClothRole.Contrast,
@@ -128,7 +152,9 @@ public sealed class CubeBanded : Ottoman
             },
         ];
         // Half the width, or all that the bands leave of it.
-        Working gap = new Extreme(Larger: false, w / 2, w - (2 * b)).As("gap", "gap for filling");
+        var gap = reading[Gap].IsPositive
+            ? Working.Of("gap", "gap for filling", reading[Gap])
+            : new Extreme(Larger: false, w / 2, w - (2 * b)).As("gap", "gap for filling");
         List<Seam> seams =
         [
             .. sheet.CornerSeams("top", 1, ", top"),
@@ -152,7 +178,7 @@ public sealed class CubeBanded : Ottoman
             Steps =
             [
                 Step.Cutting("Cut top, bottom, four sides and four bands; notch the middle of the bands' ends."),
-                new(
+                Step.Fitting(
                     "Dart the corners of top and bottom, try on, trim.",
                     [.. seams.Where(seam => seam.Kind == SeamKind.Dart).Select(seam => seam.Name)]
                 ),

@@ -124,7 +124,7 @@ public abstract class Ottoman : MakeUp
     }
 
     /// <summary>Front, right, back and left panels that hang from <c>upper</c>, turned under below.</summary>
-    private protected static IEnumerable<Piece> Panels(Reading reading, Working height, string name)
+    private protected static IEnumerable<Piece> Panels(Reading reading, Working height, string name, ClothRole role)
     {
         var under = new Allowance("under", AllowanceRole.Hem, reading[Turned]);
         foreach (var (key, side) in new[] { ("front", W), ("side", L) })
@@ -140,6 +140,7 @@ public abstract class Ottoman : MakeUp
             ) with
             {
                 Grain = Grain.Along,
+                Role = role,
                 Notches = [new("upper", reading[side].Value.Over(2))],
                 Note = "Mark the middle of the top edge.",
             };

@@ -69,7 +69,7 @@ public sealed class OttomanBoxed : Ottoman
             ),
             .. Corners(h),
         ];
-        List<Piece> pieces = [top, .. Panels(reading, h, "side")];
+        List<Piece> pieces = [top, .. Panels(reading, h, "side", ClothRole.Sides)];
         List<Use> uses = [.. Hems()];
         return new Pattern
         {

@@ -125,7 +125,7 @@ public sealed class OttomanCap : Ottoman
             {
                 Grain = reading.Chosen(GrainChoices.Panels),
             },
-            .. Panels(reading, apron, "apron"),
+            .. Panels(reading, apron, "apron", ClothRole.Apron),
         ];
         List<Use> uses = [.. Hems()];
         return new Pattern

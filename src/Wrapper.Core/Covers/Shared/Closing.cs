@@ -35,6 +35,13 @@ internal sealed class Closing
         .OfLength("button", "Button, across", Group, Length.Inches(0, 5, 8), 15, LengthLimits.UpTo(3, "5/8", "1.5"))
         .AskedWhen(By, FootClosing.Holes, FootClosing.Loops);
 
+    internal static readonly CountChoice Buttons = Choice
+        .OfCount("buttons", "Buttons or snaps", Group, 0, 0, 40)
+        .AskedWhen(By, FootClosing.Holes, FootClosing.Loops, FootClosing.Snaps) with
+    {
+        Note = "0: one to every 8 in (20 cm) of the opening. Shared out evenly, moved off panel joins.",
+    };
+
     internal static readonly LengthChoice FlapLength = Choice
         .OfLength("flap", "Flap", Group, Length.Inches(10), 250, LengthLimits.UpTo(40, "10", "25"))
         .AskedWhen(By, FootClosing.Flap) with
@@ -60,7 +67,7 @@ internal sealed class Closing
         places = kind is FootClosing.Holes or FootClosing.Loops or FootClosing.Snaps ? Places(width) : [];
     }
 
-    public static IReadOnlyList<Choice> Choices { get; } = [By, Button, FlapLength];
+    public static IReadOnlyList<Choice> Choices { get; } = [By, Button, Buttons, FlapLength];
 
     public Working Opening { get; }
 
@@ -196,7 +203,8 @@ internal sealed class Closing
     private IReadOnlyList<Length> Places(Working width)
     {
         var step = Length.Inches(8);
-        var count = (int)((Opening.Value.Ticks + step.Ticks - 1) / step.Ticks);
+        var count =
+            reading[Buttons] > 0 ? reading[Buttons] : (int)((Opening.Value.Ticks + step.Ticks - 1) / step.Ticks);
         var joins = WidthJoins.Across(reading, width).Select(join => join - Beside.Value).ToList();
         return
         [

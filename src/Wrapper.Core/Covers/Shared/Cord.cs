@@ -58,6 +58,18 @@ internal static class Cord
         new LengthLimits(Length.Zero, Length.Inches(2), "1/4", "0.6")
     );
 
+    internal static readonly LengthChoice StripWidth = Choice.OfLength(
+        "stripWidth",
+        "Covering strip, cut wide",
+        Group,
+        Length.Zero,
+        0,
+        LengthLimits.UpTo(12, "1 7/8", "4.8", zero: true)
+    ) with
+    {
+        Note = "0: round the cord and both seams, up to the next 1/8 in (5 mm).",
+    };
+
     private const string Group = "Cord";
 
     /// <summary>
@@ -70,6 +82,7 @@ internal static class Cord
             "Cord on both edges",
             "Sharp edges that wear well; the seam is easier to keep straight."
         ),
+        Option.Of(Cording.Top, "Cord on the top edge", "The edge that is seen; half the cord, one face up."),
         Option.Of(Cording.None, "No cord", "Less cloth and time; the plain seam shows every wobble.")
     );
 
@@ -81,18 +94,29 @@ internal static class Cord
         Choice.Of(key, "Cord", Group, options);
 
     /// <summary>Whether there is cord, and how it is covered.</summary>
-    public static IReadOnlyList<Choice> ChoicesFor(OptionChoice<Cording> asked) =>
+    public static IReadOnlyList<Choice> ChoicesFor(OptionChoice<Cording> asked)
+    {
+        Cording[] some =
+        [
+            .. asked
+                .Options.OfType<Option<Cording>>()
+                .Select(option => option.Value)
+                .Where(each => each != Cording.None),
+        ];
+        return
         [
             asked,
-            CordDiameter.AskedWhen(asked, Cording.Both),
-            CordJoin.AskedWhen(asked, Cording.Both),
-            CutOfStrips.AskedWhen(asked, Cording.Both),
-            StripJoin.AskedWhen(asked, Cording.Both),
+            CordDiameter.AskedWhen(asked, some),
+            CordJoin.AskedWhen(asked, some),
+            CutOfStrips.AskedWhen(asked, some),
+            StripWidth.AskedWhen(asked, some),
+            StripJoin.AskedWhen(asked, some),
         ];
+    }
 
     /// <summary>Whether cord is chosen.</summary>
     public static bool IsChosen(Reading reading, OptionChoice<Cording>? asked = null) =>
-        reading.Chosen(asked ?? Corded) is Cording.Both;
+        reading.Chosen(asked ?? Corded) is not Cording.None;
 
     /// <summary>
     /// The pattern with the cord of all its cord lines, one join for each of them, and the covering that it asks for.
@@ -108,9 +132,12 @@ internal static class Cord
             + (joins * (Working)new Allowance("j", AllowanceRole.Join, reading[CordJoin]))
         ).As("C", "cord");
         var diameter = Working.Of("cord diameter", "cord diameter", reading[CordDiameter]);
-        var strip = (diameter.TimesPi() + (2 * reading[EdgeAllowances.Seam]))
-            .UpTo(Length.Inches(0, 1, 8))
-            .As("w_c", "width of the covering strip");
+        var wraps = diameter.TimesPi() + (2 * reading[EdgeAllowances.Seam]);
+        var strip = (
+            reading[StripWidth].IsPositive
+                ? Working.Of("strip", "strip, as chosen", reading[StripWidth])
+                : wraps.UpTo(Length.Inches(0, 1, 8))
+        ).As("w_c", "width of the covering strip");
         var cut = reading.Chosen(CutOfStrips);
         return pattern with
         {
@@ -123,7 +150,19 @@ internal static class Cord
             ],
             Notions = [new("cord", "cord", cord) { OffTheRoll = true }, .. pattern.Notions],
             Remarks =
-                cut == StripCut.Straight ? [.. pattern.Remarks, .. TightCurves(pattern, corded)] : pattern.Remarks,
+            [
+                .. pattern.Remarks,
+                .. cut == StripCut.Straight ? TightCurves(pattern, corded) : [],
+                .. strip.Value < wraps.Value
+                    ?
+                    [
+                        new Remark(
+                            $"A strip of {reading.Say(strip.Value)} does not go round this cord with both seams: that takes {reading.Say(wraps.Value)}.",
+                            Caution: true
+                        ),
+                    ]
+                    : Array.Empty<Remark>(),
+            ],
         };
     }
 
@@ -150,4 +189,5 @@ internal enum Cording
 {
     None,
     Both,
+    Top,
 }

@@ -204,6 +204,10 @@ internal static class WidthJoins
         }
     }
 
+    // One whole width, and a strip beside it that may be of another cloth.
+    private static bool IsJoinedByStrip(Piece piece, Reading reading) =>
+        piece.JoinedFirstAt is null && reading.Offers(School) && reading.Chosen(School) is WidthSchool.Strip;
+
     private static int Parts(Working finished, Working whole) =>
         (int)((finished.Value.Ticks + whole.Value.Ticks - 1) / whole.Value.Ticks);
 
@@ -370,7 +374,7 @@ internal static class WidthJoins
             Allowances = allowances,
             UncutShape = piece.UncutShape is { } uncut ? d => Drawn(d, uncut) : null,
             Grain = piece.Grain,
-            Role = piece.Role,
+            Role = slab > 0 && IsJoinedByStrip(piece, reading) ? ClothRole.JoinStrip : piece.Role,
             TurnedOver = piece.TurnedOver,
             Note = piece.Note,
             Notches =
