@@ -121,12 +121,13 @@ public class DraftProperties
                     // A station's width moves each side by half of the eighth, a point on an arc slides along it: no
                     // more than a seam may differ by.
                     // So do the width at a nose, which nothing is sewn to, and a nose that is as round as it can be.
-                    // One width of a joined piece need not reach
+                    // A softer corner line moves by (√2 - 1) of the eighth. One width of a joined piece need not reach
                     // what a dimension of the whole piece moves.
                     if (
                         (
                             name.Any(char.IsDigit)
                             || (name is "back" or "nose" && item.MakeUp == "traced-board")
+                            || name == "soften"
                             || piece.Dimensions.ContainsKey("join at 1")
                         )
                         && Moved(piece.Stitch, changed.Stitch) <= Length.Inches(0, 1, 16)

@@ -108,8 +108,29 @@ public class LayTests
             Enumerable.Range(1, 8).Select(i => new LayPiece($"q{i}", "i", "patch", "1b", patch, Grain.Along))
         );
         var lay = LayTable.Of(pieces, new LayCloth(In(24), OneWay: true));
-        Assert.Equal(In(44), lay.Hand.Length); // three rows of 12, then 8 patches six across: two rows of 4
+        Assert.Equal(In(44), lay.Hand.Length); // three rows of 12; 24 wide they leave no room beside them: 8 patches six across, two rows of 4
         Assert.True(lay.Best.Length <= In(36), $"{lay.Best.Length}");
+    }
+
+    // By hand on 50: each panel of 30 x 20 leaves 20 beside it, for a strip of 18; the strip of 44 takes a row of 4, and
+    // those of 15 x 3, which find no room beside it, share one of 3.
+    [Fact]
+    public void By_hand_shorter_pieces_share_the_rows_of_longer_ones()
+    {
+        LayPiece Piece(string name, int width, int height) =>
+            new(name, "i", name, "1a", Outline.Rectangle(Length.Inches(width), Length.Inches(height)), Grain.Along);
+        List<LayPiece> pieces =
+        [
+            Piece("a", 30, 20),
+            Piece("b", 30, 20),
+            Piece("c", 44, 4),
+            Piece("d", 18, 4),
+            Piece("e", 18, 4),
+            Piece("f", 15, 3),
+            Piece("g", 15, 3),
+        ];
+        var hand = LayTable.Of(pieces, new LayCloth(Length.Inches(50), OneWay: true)).Hand;
+        Assert.Equal(Length.Inches(20 + 20 + 4 + 3), hand.Length);
     }
 
     [Fact]

@@ -45,7 +45,9 @@ public class ShoppingCases
         ShoppingLine Line(string name) => Assert.Single(list, line => line.Name == name);
         Assert.Equal("19 3/4 yd", Line("cord").Amount);
         Assert.Equal(["cushion 1 x 2", "cushion 2"], Line("cord").For);
-        Assert.Equal("2 x 53 1/2 in, 1 x 26 in", Line("zip chain").Amount);
+        // 53 1/2 twice and 26: 133 in, by quarters of a yard 135.
+        Assert.Equal("3 3/4 yd, 3 sliders: 2 x 53 1/2 in, 1 x 26 in", Line("zip chain").Amount);
+        Assert.Equal("1/4 in thick", Line("cord").Note);
         Assert.Equal("2 x 46 1/2 x 19 1/4 x 4 in, 1 x 20 x 20 x 3 in", Line("foam").Amount);
         Assert.Matches(@"^\d+ reels? of 100 m$", Line("thread").Amount);
         Assert.Matches(@"^\d+( \d/8)? yd$", list[0].Amount); // the cloth, in the shop's own fractions
@@ -64,7 +66,47 @@ public class ShoppingCases
             }
         );
         Assert.Equal("10.10 m", Assert.Single(list, line => line.Name == "cord").Amount);
-        Assert.Equal("3 x 56 cm", Assert.Single(list, line => line.Name == "zip chain").Amount);
+        Assert.Equal("1.70 m, 3 sliders: 3 x 56 cm", Assert.Single(list, line => line.Name == "zip chain").Amount);
+    }
+
+    // Bolsters 30 and 24 long have zips of 22 1/2 and 18 in; made up they are to be had in 24 and 18.
+    [Fact]
+    public void Made_up_zips_come_in_stock_lengths()
+    {
+        var list = List(
+            JobUnit.Inch,
+            "1/8 yd",
+            Items.Of("bolster", JobUnit.Inch, ("d", "7"), ("L", "30")) with
+            {
+                Quantity = "2",
+            },
+            Items.Of("bolster", JobUnit.Inch, ("d", "7"), ("L", "24"))
+        );
+        Assert.Equal(
+            "2 x 24 in, shortened to 22 1/2, 1 x 18 in",
+            Assert.Single(list, line => line.Name == "zip, teeth").Amount
+        );
+    }
+
+    // Hems 2 (31 1/2 + 74) = 211 by the true top, less 4 at square = drop: 207 x 3/4 + 1 = 156.25 in, twice 8.68 yd.
+    [Fact]
+    public void Elastic_is_bought_by_its_width_and_squaring_is_a_line_of_its_own()
+    {
+        var list = List(
+            JobUnit.Inch,
+            "1/8 yd",
+            Items.Read("fitted-sheet", JobUnit.Inch, "W=31 1/2 | L=74 | T=7 | elasticWidth=3/8") with
+            {
+                Quantity = "2",
+            }
+        );
+        Assert.Equal("8 3/4 yd", Assert.Single(list, line => line.Name == "elastic, 3/8 in wide").Amount);
+        var squaring = Assert.Single(
+            list,
+            line => line.Name.StartsWith("squaring the end of", StringComparison.Ordinal)
+        );
+        Assert.Equal("2 in", squaring.Amount);
+        Assert.Matches("within what stays over", squaring.Note);
     }
 
     // Off a bolt cut by the yard: 35 1/2 needed leaves half an inch, 35 a whole one; a margin of an inch is room too.

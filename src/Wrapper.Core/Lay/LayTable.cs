@@ -69,6 +69,9 @@ public static class LayTable
         }
         var found = SideBySide.Laid(ways, cancel).ToList();
         var kept = found.Where((lay, at) => at > 0 || (cloth.Flaws.Count == 0 && cloth.Pins.Count == 0)).ToList();
+        // Remnants are used first: by hand nobody lays into them.
+        if (cloth.StockLengths.Count > 0 && kept.Any(lay => lay != found[0] && lay.Length <= found[0].Length))
+            kept.Remove(found[0]);
         var best = kept.Count > 0 ? Simplest(kept, pieces, cloth, cancel) : table.Hand;
         return BehindStock(
             table.Finished(cloth.IsPlain ? table.Nested(best, cancel) : best, cancel),

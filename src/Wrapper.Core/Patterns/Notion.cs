@@ -18,6 +18,12 @@ public sealed record Notion(string Key, string Name, Working? Length, int Count 
     public bool OffTheRoll { get; init; }
 
     /// <summary>
+    /// What a shop sells it as, by the yard or metre, where it is then cut to the length told here: elastic, tape, zip
+    /// chain. Empty for the rest.
+    /// </summary>
+    public string SoldAs { get; init; } = "";
+
+    /// <summary>
     /// What it is cut from, where it is a piece of the pattern too: it is laid, not bought by size, once that has a
     /// cloth of its own.
     /// </summary>

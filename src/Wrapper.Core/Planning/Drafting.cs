@@ -73,7 +73,10 @@ public sealed class Drafting
                 .. pattern
                     .Seams.Select(seam => seam.Zip)
                     .OfType<Zip>()
-                    .Select(zip => new Notion("zip", zip.Name, zip.Length, Note: zip.Note)),
+                    .Select(zip => new Notion("zip", zip.Name, zip.Length, Note: zip.Note)
+                    {
+                        SoldAs = zip.IsChain ? "zip chain" : "",
+                    }),
                 .. pattern
                     .Applied.Where(applied => applied.Kind == AppliedKind.Tape)
                     .Select(tape => new Notion(tape.Name, tape.Name, tape.Length, Note: tape.Note)

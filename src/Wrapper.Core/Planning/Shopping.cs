@@ -11,52 +11,82 @@ public sealed record ShoppingLine(string Name, string Note, string Amount, IRead
 
 /// <summary>
 /// One list for the whole job (craft §10): cloths as the shop cuts them, then everything beside the cloth added up over
-/// items and quantities.
+/// items and quantities, in the form in which it is sold.
 /// </summary>
 public static class Shopping
 {
-    /// <summary>What a usual reel of thread holds.</summary>
-    public static readonly Length Reel = Length.Millimetres(100_000);
+    /// <summary>What squaring the end of a cloth usually takes.</summary>
+    public static readonly Length Squaring = Length.Inches(2);
 
     /// <summary>The list of a plan whose cloths are laid; what is in doubt is left out.</summary>
     public static IReadOnlyList<ShoppingLine> Of(Plan plan, JobDocument job)
     {
         var unit = job.Unit;
-        var notions =
+        var asked =
             from item in plan.Items
             where item.Quantity > 0
-            from notion in Asked(item.Draft.Pattern!.Notions, unit)
+            from notion in Blocks(item.Draft.Pattern!.Notions, unit)
             // What is cut from a cloth of its own is bought with that.
             where notion.Role is not { } role || job.ClothOf(item.Item, role) is null
-            group (Item: item, Notion: notion) by (notion.Key, notion.Name, notion.Note, notion.OffTheRoll);
+            let stretch = notion.OffTheRoll || notion.SoldAs.Length > 0
+            select (
+                Item: item,
+                Notion: notion,
+                Name: notion.SoldAs.Length > 0 ? notion.SoldAs : notion.Name,
+                Note: notion.SoldAs.Length > 0 ? "" : notion.Note,
+                Stretch: stretch
+            );
         return
         [
-            .. from cloth in plan.Cloths
-            where cloth.Buying is { } buying && (buying.Bought.IsPositive || buying.Articles > 0)
+            .. plan.Cloths.SelectMany(cloth => Cloths(cloth, plan, job)),
+            .. from each in asked
+            group each by (each.Notion.Key, each.Name, each.Note, each.Stretch) into like
             select new ShoppingLine(
-                cloth.Reading.Cloth.Name,
-                "",
-                cloth.Buying!.Articles is { } articles
-                    ? $"{articles}"
-                    : LengthPrinter.ShopLength(cloth.Buying.Bought, unit),
-                For(
-                    plan.Items.Where(item =>
-                        item.Quantity > 0
-                        && item.Draft.Pattern!.Roles.Any(role => job.ClothOf(item.Item, role) == cloth.Reading.Cloth.Id)
-                    )
-                )
-            ),
-            .. notions.Select(like => new ShoppingLine(
                 like.Key.Name,
                 like.Key.Note,
-                Amount([.. like], unit),
+                Sold.Amount(
+                    [.. like.Select(each => (each.Notion, (long)each.Item.Quantity * each.Notion.Count))],
+                    like.Key.Stretch,
+                    unit
+                ),
                 For(like.Select(each => each.Item).Distinct())
-            )),
+            ),
         ];
     }
 
+    private static IEnumerable<ShoppingLine> Cloths(ClothPlan cloth, Plan plan, JobDocument job)
+    {
+        if (cloth.Buying is not { } buying || !(buying.Bought.IsPositive || buying.Articles > 0))
+            yield break;
+        var name = cloth.Reading.Cloth.Name;
+        var items = For(
+            plan.Items.Where(item =>
+                item.Quantity > 0
+                && item.Draft.Pattern!.Roles.Any(role => job.ClothOf(item.Item, role) == cloth.Reading.Cloth.Id)
+            )
+        );
+        yield return new(
+            name,
+            "",
+            buying.Articles is { } articles ? $"{articles}" : LengthPrinter.ShopLength(buying.Bought, job.Unit),
+            items
+        );
+        // A cloth that is on the table is squared already.
+        if (buying.Articles is not null || cloth.Reading.RollEnd is not null)
+            yield break;
+        var room = buying.LeftOver + buying.Margin;
+        yield return new(
+            $"squaring the end of {name}",
+            room >= Squaring
+                ? "within what stays over"
+                : $"not within what stays over: buy {LengthPrinter.ShopLength(cloth.Reading.BuyingStep, job.Unit)} more unless the shop tears or cuts it square",
+            $"{LengthPrinter.Finished(Squaring, job.Unit).Text} {LengthPrinter.Word(job.Unit)}",
+            []
+        );
+    }
+
     // The sides of a block of foam are one thing to buy.
-    private static IEnumerable<Notion> Asked(IReadOnlyList<Notion> notions, JobUnit unit)
+    private static IEnumerable<Notion> Blocks(IReadOnlyList<Notion> notions, JobUnit unit)
     {
         var sides = notions.Where(notion => notion.Key.StartsWith("foam", StringComparison.Ordinal)).ToList();
         if (sides.Count == 0)
@@ -71,37 +101,4 @@ public static class Shopping
 
     private static IReadOnlyList<string> For(IEnumerable<ItemPlan> items) =>
         [.. items.Select(item => item.Quantity == 1 ? item.Item.Name : $"{item.Item.Name} x {item.Quantity}")];
-
-    private static string Amount(IReadOnlyList<(ItemPlan Item, Notion Notion)> like, JobUnit unit)
-    {
-        if (like[0].Notion.OffTheRoll)
-        {
-            var total = like.Aggregate(
-                Length.Zero,
-                (sum, each) =>
-                    sum + (each.Item.Quantity * each.Notion.Count * (each.Notion.Length?.Value ?? Length.Zero))
-            );
-            if (like[0].Notion.Key != "thread")
-                return LengthPrinter.ShopLength(
-                    total.UpTo(unit.IsInches() ? Length.Inches(9) : Length.Millimetres(100)),
-                    unit
-                );
-            var reels = (total.Ticks + Reel.Ticks - 1) / Reel.Ticks;
-            return $"{reels} {(reels == 1 ? "reel" : "reels")} of 100 m";
-        }
-        // Each size by itself, the longest first; what has words for it is counted by those.
-        return string.Join(
-            ", ",
-            like.GroupBy(each => (Size: each.Notion.Length?.Value ?? Length.Zero, each.Notion.Amount))
-                .OrderByDescending(same => same.Key.Size)
-                .Select(same =>
-                {
-                    var count = same.Sum(each => (long)each.Item.Quantity * each.Notion.Count);
-                    return same.Key.Amount.Length > 0 ? $"{count} x {same.Key.Amount}"
-                        : same.Key.Size.IsPositive
-                            ? $"{count} x {LengthPrinter.Cut(same.Key.Size, unit).Text} {LengthPrinter.Word(unit)}"
-                        : $"{count}";
-                })
-        );
-    }
 }

@@ -15,8 +15,8 @@ export const useLight = () => use(LightContext)
 const key = 'wrapper.light'
 
 const tones = {
-  day: { paper: '#f3eee2', raised: '#fbf8f0', ink: '#1b2329', rule: '#8b8272', chalk: '#9a3b1e' },
-  dim: { paper: '#14191d', raised: '#1d252b', ink: '#f1ebdd', rule: '#7d8891', chalk: '#ffb38f' },
+  day: { paper: '#f3eee2', raised: '#fbf8f0', ink: '#1b2329', rule: '#8b8272', chalk: '#9a3b1e', quiet: '#5f594c' },
+  dim: { paper: '#14191d', raised: '#1d252b', ink: '#f1ebdd', rule: '#7d8891', chalk: '#ffb38f', quiet: '#a9b3ba' },
 }
 
 function remembered(): Light {
@@ -53,7 +53,7 @@ export function Look({ children }: { children: ReactNode }) {
             borderRadius: 0,
             colorPrimary: tone.ink,
             colorText: tone.ink,
-            colorTextPlaceholder: tone.rule,
+            colorTextPlaceholder: tone.quiet,
             colorBgBase: tone.paper,
             colorBgContainer: tone.raised,
             colorBgElevated: tone.raised,

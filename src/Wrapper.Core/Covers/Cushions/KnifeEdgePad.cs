@@ -176,6 +176,9 @@ public sealed class KnifeEdgePad : BoxCushion
                     reading[Ties] * Working.Of("tie", "length of a tie", reading[TieLength]),
                     Note: $"{reading[Ties]} ties, half of them at each back post"
                 )
+                {
+                    SoldAs = "tie tape",
+                }
             );
         notions.AddRange(
             IsFoam(reading)

@@ -267,7 +267,10 @@ public sealed class DuvetCover : MakeUp
                 "tie tape",
                 reading[Ties] * Working.Of("tie", "a tie", reading[TieLength]),
                 Note: $"{reading[Ties]} ties of {reading.Say(reading[TieLength])}, folded at the middle"
-            );
+            )
+            {
+                SoldAs = "tie tape",
+            };
     }
 
     // Right sides are drawn upward from the foot, left sides down from the top; a flap lies below the foot of the back.

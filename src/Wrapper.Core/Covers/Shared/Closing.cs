@@ -141,7 +141,10 @@ internal sealed class Closing
                             + Working.Of("turned in", "tucked into the hem", Length.Inches(0, 3, 4))
                         ),
                     Note: $"{places.Count} loops"
-                );
+                )
+                {
+                    SoldAs = "elastic for loops",
+                };
             if (kind == FootClosing.Snaps)
                 yield return new("snaps", "snaps", null, places.Count);
         }

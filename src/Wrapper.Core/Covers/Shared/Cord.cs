@@ -148,7 +148,11 @@ internal static class Cord
                 ("strip to cover the cord, joined", cord),
                 ("strip to cover the cord, cut wide", strip),
             ],
-            Notions = [new("cord", "cord", cord) { OffTheRoll = true }, .. pattern.Notions],
+            Notions =
+            [
+                new("cord", "cord", cord, Note: $"{reading.Say(diameter.Value)} thick") { OffTheRoll = true },
+                .. pattern.Notions,
+            ],
             Remarks =
             [
                 .. pattern.Remarks,

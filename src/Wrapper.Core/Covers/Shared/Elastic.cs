@@ -28,6 +28,15 @@ internal static class Elastic
         .OfCount("ratio", "Elastic, per cent of the edge", Group, 75, 40, 100)
         .AskedWhen(Run, ElasticRun.Whole, ElasticRun.Corners);
 
+    internal static readonly LengthChoice Width = Choice.OfLength(
+        "elasticWidth",
+        "Elastic, wide",
+        Group,
+        Length.Inches(0, 1, 4),
+        6,
+        LengthLimits.UpTo(4, "1/4", "0.6")
+    );
+
     private const string Group = "Elastic";
 
     // Elastic width + 1/8 in + 1/4 in turned under; here for 1/4 in elastic.
@@ -53,11 +62,11 @@ internal static class Elastic
     );
 
     /// <summary>Where the elastic runs and how long it is cut.</summary>
-    public static IReadOnlyList<Choice> Choices { get; } = [Run, Ratio];
+    public static IReadOnlyList<Choice> Choices { get; } = [Run, Ratio, Width];
 
     /// <summary>The same where there are no corners to hold.</summary>
     public static IEnumerable<Choice> AllRound =>
-        [Run.Without(ElasticRun.Corners), Ratio.AskedWhen(Run, ElasticRun.Whole)];
+        [Run.Without(ElasticRun.Corners), Ratio.AskedWhen(Run, ElasticRun.Whole), Width];
 
     /// <summary>The allowance below the hem line: the casing, or nothing where elastic is sewn on.</summary>
     public static Working Allowance(Reading reading, string piece, string edge) =>
@@ -75,6 +84,7 @@ internal static class Elastic
     /// </summary>
     public static IEnumerable<Notion> Notions(Reading reading, Working perimeter, Working reach, int corners)
     {
+        var wide = $"{reading.Say(reading[Width])} wide";
         switch (reading.Chosen(Run))
         {
             case ElasticRun.Whole:
@@ -82,8 +92,11 @@ internal static class Elastic
                     "elastic",
                     "elastic",
                     new Percentage(reading[Ratio], perimeter) + Working.Of("overlap", "overlap", Length.Inches(1)),
-                    Note: $"{reading.Say(Length.Inches(1))} overlaps"
-                );
+                    Note: $"{wide}; {reading.Say(Length.Inches(1))} overlaps"
+                )
+                {
+                    SoldAs = $"elastic, {wide}",
+                };
                 break;
             case ElasticRun.Corners:
                 yield return new(
@@ -91,16 +104,22 @@ internal static class Elastic
                     "elastic at a corner",
                     new Percentage(reading[Ratio], 2 * reach),
                     corners,
-                    Note: $"{corners} lengths"
-                );
+                    Note: $"{wide}; {corners} lengths"
+                )
+                {
+                    SoldAs = $"elastic, {wide}",
+                };
                 break;
             default:
                 yield return new(
                     "elastic",
                     "elastic, to be cut on the cover",
                     perimeter,
-                    Note: "as long as the edge: pull, mark, cut, and write down what it came to"
-                );
+                    Note: $"{wide}; as long as the edge: pull, mark, cut, and write down what it came to"
+                )
+                {
+                    SoldAs = $"elastic, {wide}",
+                };
                 break;
         }
     }
@@ -126,12 +145,15 @@ internal static class Elastic
 
     public static IEnumerable<Remark> Remarks(Reading reading)
     {
+        var turned = Length.Inches(0, 3, 8);
         if (
             reading.Chosen(Edge) is not ElasticEdge.Sewn
-            && reading[Casing].Value - Length.Inches(0, 3, 8) is { IsPositive: true } width
+            && reading[Casing].Value - turned is { IsPositive: true } room
+            && reading[Width] > room
         )
             yield return new(
-                $"This casing takes elastic up to {reading.Say(width)} wide: its width, {reading.Say(Length.Inches(0, 1, 8))} and {reading.Say(Length.Inches(0, 1, 4))} turned under."
+                $"Elastic {reading.Say(reading[Width])} wide takes a casing of {reading.Say(reading[Width] + turned)}: its width, {reading.Say(Length.Inches(0, 1, 8))} and {reading.Say(Length.Inches(0, 1, 4))} turned under. This one takes up to {reading.Say(room)}.",
+                Caution: true
             );
     }
 }

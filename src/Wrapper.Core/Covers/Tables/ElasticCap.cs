@@ -48,6 +48,7 @@ public sealed partial class ElasticCap : MakeUp
         Elastic.Edge.AskedWhen(Hold, HoldSchool.Elastic),
         Elastic.Run.AskedWhen(Hold, HoldSchool.Elastic),
         Elastic.Ratio,
+        Elastic.Width.AskedWhen(Hold, HoldSchool.Elastic),
         GrainChoices.Panels,
     ];
 

@@ -1,0 +1,150 @@
+using Wrapper.Core.Lengths;
+using Wrapper.Core.Patterns;
+
+namespace Wrapper.Core.Planning;
+
+/// <summary>In which form a shop sells what is asked for (craft §10).</summary>
+internal static class Sold
+{
+    /// <summary>What a usual reel of thread holds.</summary>
+    public static readonly Length Reel = Length.Millimetres(100_000);
+
+    // Lengths in which made-up zips are usual, in inches and in centimetres; longer ones come as chain.
+    private static readonly int[] InchZips =
+    [
+        4,
+        6,
+        7,
+        8,
+        9,
+        10,
+        12,
+        14,
+        16,
+        18,
+        20,
+        22,
+        24,
+        26,
+        28,
+        30,
+        32,
+        34,
+        36,
+        40,
+        44,
+        48,
+        54,
+        60,
+        66,
+        72,
+        80,
+        90,
+        100,
+    ];
+
+    private static readonly int[] CentimetreZips =
+    [
+        10,
+        15,
+        18,
+        20,
+        22,
+        25,
+        30,
+        35,
+        40,
+        45,
+        50,
+        55,
+        60,
+        65,
+        70,
+        75,
+        80,
+        90,
+        100,
+        110,
+        120,
+        130,
+        140,
+        150,
+        160,
+        180,
+        200,
+        220,
+        240,
+    ];
+
+    /// <summary>
+    /// How much of <paramref name="like"/>, each so many times: by the yard or metre where it is one
+    /// <paramref name="stretch"/>, thread in reels, made-up zips in stock lengths, the rest size by size.
+    /// </summary>
+    public static string Amount(IReadOnlyList<(Notion Notion, long Count)> like, bool stretch, JobUnit unit)
+    {
+        var first = like[0].Notion;
+        if (stretch)
+        {
+            var total = like.Aggregate(
+                Length.Zero,
+                (sum, each) => sum + (each.Count * (each.Notion.Length?.Value ?? Length.Zero))
+            );
+            if (first.Key == "thread")
+            {
+                var reels = (total.Ticks + Reel.Ticks - 1) / Reel.Ticks;
+                return $"{reels} {(reels == 1 ? "reel" : "reels")} of 100 m";
+            }
+            var amount = LengthPrinter.ShopLength(
+                total.UpTo(unit.IsInches() ? Length.Inches(9) : Length.Millimetres(100)),
+                unit
+            );
+            if (first.Key != "zip")
+                return amount;
+            var sliders = like.Sum(each => each.Count);
+            return $"{amount}, {sliders} {(sliders == 1 ? "slider" : "sliders")}: {Sizes(like, unit)}";
+        }
+        return first.Key == "zip" ? MadeUp(like, unit) : Sizes(like, unit);
+    }
+
+    /// <summary>The next stock length for teeth so long; null where only chain is so long.</summary>
+    public static Length? Stock(Length teeth, JobUnit unit) =>
+        (
+            unit.IsInches()
+                ? InchZips.Select(size => Length.Inches(size))
+                : CentimetreZips.Select(size => Length.Millimetres(10 * size))
+        )
+            .Where(size => size >= teeth)
+            .Select(size => (Length?)size)
+            .FirstOrDefault();
+
+    private static string MadeUp(IReadOnlyList<(Notion Notion, long Count)> zips, JobUnit unit) =>
+        string.Join(
+            ", ",
+            zips.GroupBy(each => (Teeth: each.Notion.Length!.Value, Stock: Stock(each.Notion.Length.Value, unit)))
+                .OrderByDescending(same => same.Key.Teeth)
+                .Select(same =>
+                {
+                    var (count, teeth) = (same.Sum(each => each.Count), LengthPrinter.Cut(same.Key.Teeth, unit).Text);
+                    var word = LengthPrinter.Word(unit);
+                    return same.Key.Stock is not { } stock ? $"{count} x {teeth} {word}, off the chain"
+                        : stock == same.Key.Teeth ? $"{count} x {teeth} {word}"
+                        : $"{count} x {LengthPrinter.Finished(stock, unit).Text} {word}, shortened to {teeth}";
+                })
+        );
+
+    // Each size by itself, the longest first; what has words for it is counted by those.
+    private static string Sizes(IReadOnlyList<(Notion Notion, long Count)> like, JobUnit unit) =>
+        string.Join(
+            ", ",
+            like.GroupBy(each => (Size: each.Notion.Length?.Value ?? Length.Zero, each.Notion.Amount))
+                .OrderByDescending(same => same.Key.Size)
+                .Select(same =>
+                {
+                    var count = same.Sum(each => each.Count);
+                    return same.Key.Amount.Length > 0 ? $"{count} x {same.Key.Amount}"
+                        : same.Key.Size.IsPositive
+                            ? $"{count} x {LengthPrinter.Cut(same.Key.Size, unit).Text} {LengthPrinter.Word(unit)}"
+                        : $"{count}";
+                })
+        );
+}
