@@ -86,13 +86,35 @@ public class TableCases
     [InlineData(
         "elastic-cap",
         "W=48 | L=20 | T=3/4 | usable=72 | obstacles=1 | side1=front | x1=12 | y1=6 | hold=drawstring",
-        "hem perimeter=141; *drawstring=153; *straps=20"
-    )] // up and down 2 1/2
+        "hem perimeter=141; *drawstring=153; *straps=11.75"
+    )] // up and down 2 1/2; beneath 20 - 2 x 3 1/2 = 13, three quarters of it and an inch at each end
     [InlineData(
         "elastic-cap",
         "W=48 | L=20 | T=3/4 | usable=72 | corners=rounded",
         "hem perimeter=162.7035; *elastic=123.0277"
     )] // 136 + 2 pi 4 1/4
+    // Square = drop: the top 1 in less each way, drops 4 1/4 + 1/2, casing 5/8; the sheet is as large as ever.
+    [InlineData(
+        "elastic-cap",
+        "W=48 | L=20 | T=3/4 | usable=72 | corners=square-drop",
+        "finished width=47; finished length=19; drop, front=4.75; hem perimeter=132; sheet/cut width=57.75; sheet/cut length=29.75"
+    )]
+    // Round cord of 1/4: π/8 + 3/8 = 0.7677 of casing. A drawstring 1/2 wide of the cover's cloth: cut 2 wide, casing 7/8.
+    [InlineData(
+        "elastic-cap",
+        "W=48 | L=20 | T=3/4 | usable=72 | hold=drawstring | cordThick=1/4",
+        "sheet/cut width=58.0354; *drawstring=148"
+    )]
+    [InlineData(
+        "elastic-cap",
+        "W=48 | L=20 | T=3/4 | usable=72 | hold=drawstring | drawnBy=own-cloth",
+        "sheet/cut width=58.25; drawstring/cut length=148; drawstring/cut width=2"
+    )]
+    [InlineData(
+        "elastic-cap",
+        "cm | W=120 | L=50 | T=2 | usable=150 | obstacles=1 | side1=left | x1=10 | y1=8",
+        "*straps-across=81.58"
+    )] // (120 - 2 x 9) x 3/4, and 2.54 at each end
     [InlineData("elastic-cap", "cm | W=120 | L=50 | T=2 | usable=150", "sheet/cut width=145.2; sheet/cut length=75.2")] // 11 and 1.6 on each side
     // Board: the outline out by T + 1 1/4; cord round it + 12.
     [InlineData(
@@ -102,18 +124,24 @@ public class TableCases
     )]
     [InlineData(
         "traced-board",
-        "W=15 | B=8 | L=50 | b=3 | T=1 | stations=0 | sides=straight | edge=casing | k=0",
-        "board, length=53; cover/cut length=57.5; cover/cut width=19.826"
-    )] // mitres of the slant 3 1/2 in 50
+        "W=15 | B=8 | L=50 | b=3 | T=1 | stations=0 | sides=straight | edge=casing",
+        "board, length=53; cover/cut length=58.7409; cover/cut width=21.1567"
+    )] // casing 5 π / 64 + 3/8 = 0.6204; out by 2.8704, and the mitres of the slant 3 1/2 in 50
     [InlineData(
         "traced-board",
         "W=15 | B=15 | L=48 | T=1 | stations=0 | sides=straight | pad=1/2 | edge=casing",
-        "outline moved out by=2.75; cover/cut width=21.75; pad-1/cut width=15; pad-1/cut length=48"
+        "outline moved out by=2.75; cover/cut width=21.7409; pad-1/cut width=15; pad-1/cut length=48"
     )]
     [InlineData(
         "traced-board",
         "cm | W=38 | B=38 | L=120 | T=2 | stations=0 | sides=straight",
         "cover/cut width=48; cover/cut length=130; *cord=386.48"
+    )]
+    // Traced: 15 x 40 as it is, out by 2 1/4.
+    [InlineData(
+        "traced-board",
+        "board=trace | O=0, 0; 15, 0; 15, 40; 0, 40 | T=1",
+        "board, width=15; board, length=40; cover/cut width=19.5; cover/cut length=44.5; *cord=140"
     )]
     // Round: diameter + 2 drop + 2 hem; joined, across that + 4 s.
     [InlineData("round-table-draped", "d=36 | H=10 | usable=60", "circle/cut diameter=57; hem=175.9292")]

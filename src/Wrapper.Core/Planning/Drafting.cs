@@ -91,19 +91,21 @@ public sealed class Drafting
     // The last look before anything is cut: no outline may cross itself, and no allowance may swallow an edge.
     private static Problem? Unsound(Pattern pattern, MakeUp makeUp, Reading reading)
     {
+        Problem Allowance(string reason, string example) =>
+            makeUp.Allowances.Count > 0
+                ? reading.Refuse(makeUp.Allowances[0], reason, example)
+                : reading.Refuse(makeUp.Measures[0], reason, "20");
         foreach (var piece in pattern.Pieces)
         {
             if (OutlineCheck.Fault(piece.Stitch) is { } stitch)
                 return reading.Refuse(makeUp.Measures[0], $"the stitch line of the {piece.Name} {stitch}", "20");
             if (piece.SwallowedEdge() is { } edge)
-                return reading.Refuse(
-                    makeUp.Allowances[0],
+                return Allowance(
                     $"the {piece.Name} is too narrow at its {edge} edge for its allowances",
                     reading.Example("1/4", "0.6")
                 );
             if (OutlineCheck.Fault(piece.Cut) is { } cut)
-                return reading.Refuse(
-                    makeUp.Allowances[0],
+                return Allowance(
                     $"the cut line of the {piece.Name} {cut}: the allowance does not go round its inside corners",
                     reading.Example("1/4", "0.6")
                 );

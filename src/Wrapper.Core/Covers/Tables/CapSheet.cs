@@ -34,6 +34,7 @@ internal sealed class CapSheet
     )
     {
         (this.drops, this.obstacles, this.rounded) = (drops, obstacles, rounded);
+        (Width, Depth) = (width, length);
         Dimensions = new Dictionary<string, Working> { ["width"] = width, ["length"] = length };
         for (var side = 0; side < 4; side++)
             Dimensions[$"{Sides[side]} drop"] = drops[side];
@@ -46,6 +47,15 @@ internal sealed class CapSheet
     }
 
     public Dictionary<string, Working> Dimensions { get; }
+
+    /// <summary>The top as it finishes, side to side.</summary>
+    public Working Width { get; }
+
+    /// <summary>The top as it finishes, front to back.</summary>
+    public Working Depth { get; }
+
+    /// <summary>The drop of each side, in the order of <see cref="Sides"/>.</summary>
+    public IReadOnlyList<Working> Drops => drops;
 
     /// <summary>Sewn corners: the end of one flap on the start of the next, as long as the smaller drop.</summary>
     public IEnumerable<Seam> CornerSeams(string key) =>

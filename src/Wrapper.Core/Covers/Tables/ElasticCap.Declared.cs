@@ -28,6 +28,11 @@ public sealed partial class ElasticCap
             "Sewn by the corner rule; where overhangs differ the longer side slopes down to the smaller."
         ),
         Option.Of(
+            SheetCorners.SquareDrop,
+            "Square = drop",
+            "The whole drop is cut out, raw edge included: the top finishes two seam allowances smaller each way. Snug over a pad, wrong for a bare board."
+        ),
+        Option.Of(
             SheetCorners.Rounded,
             "Rounded",
             "One smooth curve from hem to hem, no seam: the elastic draws it in."
@@ -64,6 +69,31 @@ public sealed partial class ElasticCap
             "Pulled tight and tied beneath; the cord is 12 in (30 cm) longer than the edge."
         )
     );
+
+    internal static readonly OptionChoice<DrawnBy> Drawstring = Choice
+        .Of(
+            "drawnBy",
+            "Drawstring",
+            "Elastic",
+            Option.Of(DrawnBy.Cord, "Bought cord", "By the yard or metre."),
+            Option.Of(
+                DrawnBy.OwnCloth,
+                "A strip of the cover's own cloth",
+                "Cut four times as wide, folded twice and sewn down."
+            )
+        )
+        .AskedWhen(Hold, HoldSchool.Drawstring);
+
+    internal static readonly LengthChoice StringWidth = Choice
+        .OfLength(
+            "stringWidth",
+            "Drawstring, finished width",
+            "Elastic",
+            Length.Inches(0, 1, 2),
+            12,
+            LengthLimits.UpTo(3, "1/2", "1.2")
+        )
+        .AskedWhen(Drawstring, DrawnBy.OwnCloth);
 
     internal static readonly Measure W = new Measure(
         "W",
@@ -189,6 +219,7 @@ public sealed partial class ElasticCap
 internal enum SheetCorners
 {
     Squared,
+    SquareDrop,
     Rounded,
 }
 
@@ -197,6 +228,13 @@ internal enum BarrierPlace
 {
     None,
     Under,
+}
+
+/// <summary>The answers to: Drawstring.</summary>
+internal enum DrawnBy
+{
+    Cord,
+    OwnCloth,
 }
 
 /// <summary>The answers to: Held by.</summary>

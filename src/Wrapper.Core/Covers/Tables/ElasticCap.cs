@@ -49,6 +49,10 @@ public sealed partial class ElasticCap : MakeUp
         Elastic.Run.AskedWhen(Hold, HoldSchool.Elastic),
         Elastic.Ratio,
         Elastic.Width.AskedWhen(Hold, HoldSchool.Elastic),
+        Drawstring,
+        StringWidth,
+        CordCasing.Thick.AskedWhen(Hold, HoldSchool.Drawstring).AndWhen(Drawstring, DrawnBy.Cord),
+        CordCasing.Width.AskedWhen(Hold, HoldSchool.Drawstring).AndWhen(Drawstring, DrawnBy.Cord),
         GrainChoices.Panels,
     ];
 
@@ -87,8 +91,9 @@ public sealed partial class ElasticCap : MakeUp
     /// <inheritdoc/>
     public override IEnumerable<Problem> Check(Reading reading)
     {
-        var (sheet, k) = (Sheet(reading), reading[Elastic.Casing].Value);
-        var cased = reading.Chosen(Hold) is HoldSchool.Drawstring || reading.Chosen(Elastic.Edge) is ElasticEdge.Casing;
+        var drawn = reading.Chosen(Hold) is HoldSchool.Drawstring;
+        var (sheet, k) = (Sheet(reading), drawn ? Casing(reading).Value : reading[Elastic.Casing].Value);
+        var cased = drawn || reading.Chosen(Elastic.Edge) is ElasticEdge.Casing;
         foreach (var overhang in Overhang)
             if (cased && reading[overhang] <= k)
                 yield return reading.Refuse(
@@ -134,10 +139,10 @@ public sealed partial class ElasticCap : MakeUp
     public override Pattern Draft(Reading reading)
     {
         var sheet = Sheet(reading);
-        var (wide, deep, drops) = (Wide(reading), reading[L], Drops(reading));
+        var (wide, deep, drops) = (sheet.Width, sheet.Depth, sheet.Drops);
         Working Hem(string edge) =>
             reading.Chosen(Hold) is HoldSchool.Drawstring
-                ? reading.EdgeAllowance(Elastic.Casing, "sheet", edge)
+                ? reading.Own("sheet", edge, new Allowance("k", AllowanceRole.Casing, Casing(reading).Value))
                 : Elastic.Allowance(reading, "sheet", edge);
         var piece = new Piece("sheet", "sheet", 1, sheet.Dimensions, sheet.Shape);
         piece = piece with
@@ -166,10 +171,16 @@ public sealed partial class ElasticCap : MakeUp
         var height = Height(reading);
         return new Pattern
         {
-            Pieces = [piece],
+            Pieces = [piece, .. StringOf(reading, hem)],
             Seams = seams,
             Uses =
             [
+                .. StringOf(reading, hem)
+                    .SelectMany(strip => Plain.Unsewn(EdgeUse.Fold, strip.Key, 1, "lower", "upper"))
+                    .Concat(
+                        StringOf(reading, hem)
+                            .SelectMany(strip => Plain.Unsewn(EdgeUse.Raw, strip.Key, 1, "left", "right"))
+                    ),
                 .. outer.Select(edge => new Use(
                     reading.Chosen(Hold) is HoldSchool.Drawstring ? EdgeUse.Casing : Elastic.Use(reading),
                     new Run("sheet", 1, edge.Name) { Drafted = piece.Stitch.LengthOf(edge.Name) }
@@ -182,6 +193,15 @@ public sealed partial class ElasticCap : MakeUp
                 ("height over board and pad", height),
                 .. CapSheet.Sides.Select((side, at) => ($"drop, {side}", drops[at])),
                 ("hem perimeter", hem),
+            ],
+            Applied =
+            [
+                .. StringOf(reading, hem)
+                    .Select(strip => new Applied(
+                        "drawstring, folded",
+                        AppliedKind.Topstitching,
+                        strip.Sizes[2].Working
+                    )),
             ],
             Notions = [.. Holding(reading, hem, drops)],
             Steps =
@@ -200,18 +220,73 @@ public sealed partial class ElasticCap : MakeUp
                     ? Elastic.Steps(reading)
                     :
                     [
+                        .. IsOwnCloth(reading)
+                            ?
+                            [
+                                Step.Pressing(
+                                    "Fold the drawstring's strip lengthwise to the middle, then in half; press, and sew it down close to the edge."
+                                ),
+                            ]
+                            : Array.Empty<Step>(),
                         new Step(
-                            $"Turn the casing, a gap of {reading.Say(Length.Inches(1))} left open; draw the cord through and tie it beneath.",
+                            $"Turn the casing, a gap of {reading.Say(Length.Inches(1))} left open; draw the {(IsOwnCloth(reading) ? "drawstring" : "cord")} through and tie it beneath.",
                             []
                         ),
                     ],
             ],
-            Remarks = [.. reading.Chosen(Hold) is HoldSchool.Elastic ? Elastic.Remarks(reading) : []],
+            Remarks =
+            [
+                .. reading.Chosen(Hold) is HoldSchool.Elastic ? Elastic.Remarks(reading) : [],
+                .. reading.Chosen(Corners) is SheetCorners.SquareDrop
+                    ?
+                    [
+                        new Remark(
+                            $"Top finishes {reading.Say(2 * reading[EdgeAllowances.Seam].Value)} smaller each way, the sides {reading.Say(reading[EdgeAllowances.Seam].Value)} deeper: snug. Right over a soft pad, wrong for a rigid top."
+                        ),
+                    ]
+                    : Array.Empty<Remark>(),
+            ],
         };
     }
 
     /// <inheritdoc/>
     public override IEnumerable<Piece> Fillings(Reading reading) => PadStack.Of(reading, PadsOf(reading));
+
+    private static bool IsOwnCloth(Reading reading) => reading.Chosen(Drawstring) is DrawnBy.OwnCloth;
+
+    // Round cord half-way round; a flat drawstring its width, 1/8 in to run and 1/4 in turned under.
+    private static Working Casing(Reading reading) =>
+        IsOwnCloth(reading)
+            ? (
+                Working.Of("string", "drawstring, finished width", reading[StringWidth])
+                + Working.Of("run", "room to run", Length.Inches(0, 1, 8))
+                + Working.Of("turned", "turned under", Length.Inches(0, 1, 4))
+            ).As("k", "casing for the drawstring")
+            : CordCasing.Of(reading);
+
+    private static IEnumerable<Piece> StringOf(Reading reading, Working hem)
+    {
+        if (!IsOwnCloth(reading))
+            yield break;
+        yield return Plain.Rectangle(
+            "drawstring",
+            "drawstring",
+            1,
+            Drawn(hem),
+            4 * Working.Of("string", "drawstring, finished width", reading[StringWidth]),
+            _ => Sum.Of(),
+            "length",
+            "width"
+        ) with
+        {
+            Grain = Grain.Either,
+            MayBeJoined = true,
+            JoinedFirstAt = [],
+            Note = "Folded lengthwise to the middle, then in half.",
+        };
+    }
+
+    private static Working Drawn(Working hem) => hem + Working.Of("tails", "to tie", Length.Inches(12));
 
     private static T[] Numbered<T>(int most, Func<int, T> one) => [.. Enumerable.Range(1, most).Select(one)];
 
@@ -262,34 +337,75 @@ public sealed partial class ElasticCap : MakeUp
                 )),
         ];
 
-    private static CapSheet Sheet(Reading reading) =>
-        new(
-            Wide(reading),
-            reading[L],
-            Drops(reading),
-            ObstaclesOf(reading),
-            reading.Chosen(Corners) is SheetCorners.Rounded
-        );
-
-    private static IEnumerable<Notion> Holding(Reading reading, Working hem, Working[] drops)
+    // Square = drop moves a seam allowance from each side of the top to its drop (craft §3).
+    private static CapSheet Sheet(Reading reading)
     {
-        if (reading.Chosen(Hold) is HoldSchool.Drawstring)
+        var (corners, s) = (reading.Chosen(Corners), reading[EdgeAllowances.Seam]);
+        var (wide, deep, drops, obstacles) = (Wide(reading), reading[L], Drops(reading), ObstaclesOf(reading));
+        return corners is SheetCorners.SquareDrop
+            ? new(
+                wide - (2 * s),
+                deep - (2 * s),
+                [.. drops.Select(drop => drop + s)],
+                [.. obstacles.Select(each => each with { From = each.From - s, Drop = each.Drop + s })],
+                rounded: false
+            )
+            : new(wide, deep, drops, obstacles, corners is SheetCorners.Rounded);
+    }
+
+    private static IEnumerable<Notion> Holding(Reading reading, Working hem, IReadOnlyList<Working> drops)
+    {
+        if (IsOwnCloth(reading))
+            yield return new("drawstring", "drawstring of the cover's own cloth", Drawn(hem));
+        else if (reading.Chosen(Hold) is HoldSchool.Drawstring)
             yield return new(
                 "drawstring",
                 "cord for the drawstring",
-                hem + Working.Of("tails", "to tie", Length.Inches(12)),
-                Note: $"a gap of {reading.Say(Length.Inches(1))} in the casing"
-            );
+                Drawn(hem),
+                Note: $"{reading.Say(reading[CordCasing.Thick])} thick; a gap of {reading.Say(Length.Inches(1))} in the casing"
+            )
+            {
+                SoldAs = $"cord, {reading.Say(reading[CordCasing.Thick])} thick",
+            };
         else
             foreach (var notion in Elastic.Notions(reading, hem, drops.MaxBy(drop => drop.Value)!, corners: 4))
                 yield return notion;
-        if (reading[Obstacles] > 0)
+        foreach (var strap in Straps(reading))
+            yield return strap;
+    }
+
+    // Where an obstacle breaks an edge a strap crosses underneath, from hem to hem (craft §9.3): as long as the gap
+    // between them beneath x the ratio, and an inch turned in at each end.
+    private static IEnumerable<Notion> Straps(Reading reading)
+    {
+        foreach (
+            var (across, count) in new[] { false, true }.Select(across =>
+                (across, ObstaclesOf(reading).Count(obstacle => obstacle.Side % 2 == (across ? 1 : 0)))
+            )
+        )
+        {
+            var (one, other) = across ? (1, 3) : (0, 2);
+            var gap =
+                (across ? Wide(reading) : reading[L])
+                - Working.Of($"o {CapSheet.Sides[one]}", $"overhang, {CapSheet.Sides[one]}", reading[Overhang[one]])
+                - Working.Of(
+                    $"o {CapSheet.Sides[other]}",
+                    $"overhang, {CapSheet.Sides[other]}",
+                    reading[Overhang[other]]
+                );
+            if (count == 0 || !gap.Value.IsPositive)
+                continue;
             yield return new(
-                "straps",
+                across ? "straps-across" : "straps",
                 "straps of elastic, across underneath",
-                reading[L],
-                reading[Obstacles],
-                "one beside each obstacle, from front to back"
-            );
+                new Percentage(reading[Elastic.Ratio], gap.As("gap", "between the hems beneath"))
+                    + (2 * Working.Of("turned in", "turned in at an end", Length.Inches(1))),
+                count,
+                $"one beside each obstacle, from {(across ? "side to side" : "front to back")}; {reading.Say(reading[Elastic.Width])} wide"
+            )
+            {
+                SoldAs = $"elastic, {reading.Say(reading[Elastic.Width])} wide",
+            };
+        }
     }
 }

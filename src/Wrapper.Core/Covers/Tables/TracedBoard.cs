@@ -25,6 +25,26 @@ public sealed class TracedBoard : MakeUp
         OnMeasure = true,
     };
 
+    internal static readonly OptionChoice<BoardBy> By = Choice.Of(
+        "board",
+        "The board is told by",
+        "Outline",
+        Option.Of(BoardBy.Widths, "Widths along its length", "A square end, widths, and a nose."),
+        Option.Of(BoardBy.Trace, "A traced outline", "Any shape: points and arcs off a template, or an SVG path.")
+    ) with
+    {
+        OnMeasure = true,
+    };
+
+    // The outline of the board, its nose away from you.
+    internal static readonly Measure O = OutlineShapes.O with
+    {
+        HoldTape =
+            "Points x, y of the bare board from its near left corner, one a line; behind a point arc or hollow and its radius where the way to it is curved. Or an SVG path.",
+        ShownWhen = Condition.While(By, BoardBy.Trace),
+        UsualOutline = "0, 0; 15, 0; 11, 48; 4, 48 arc 4; 0, 0",
+    };
+
     internal static readonly LengthChoice Beyond = Choice.OfLength(
         "beyond",
         "Turned under, beyond board and pad",
@@ -120,10 +140,11 @@ public sealed class TracedBoard : MakeUp
     /// <inheritdoc/>
     public override IReadOnlyList<Measure> Measures { get; } =
     [
-        W,
-        L,
-        B,
-        Nose,
+        W.AskedWhen(By, BoardBy.Widths),
+        L.AskedWhen(By, BoardBy.Widths),
+        B.AskedWhen(By, BoardBy.Widths),
+        Nose.AskedWhen(By, BoardBy.Widths),
+        O,
         T,
         // The widths are the stations of a tapered seat, taken from the square end.
         .. Stations.Measures.Select(
@@ -142,14 +163,30 @@ public sealed class TracedBoard : MakeUp
 
     /// <inheritdoc/>
     public override IReadOnlyList<Choice> Choices { get; } =
-    [Stations.Count, Sides, Beyond, Pad, Edge, GrainChoices.Panels];
+    [
+        By,
+        Stations.Count.AskedWhen(By, BoardBy.Widths),
+        Sides.AskedWhen(By, BoardBy.Widths),
+        Beyond,
+        Pad,
+        Edge,
+        CordCasing.Thick,
+        CordCasing.Width.AskedWhen(Edge, CordEdge.Casing),
+        GrainChoices.Panels,
+    ];
 
     /// <inheritdoc/>
-    public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } = [Elastic.Casing];
+    public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } = [];
 
     /// <inheritdoc/>
     public override Sketch Sketch(Reading reading)
     {
+        if (IsTraced(reading))
+            return PrismSketch.Of(
+                new PlanDrawing(reading.Traced(O) ?? OutlineReader.Read(O.UsualOutline, JobUnit.Inch).Outline!, []),
+                T,
+                reading.Drawn(T)
+            );
         var plan = new TaperedShape().Drawing(reading);
         var b = NoseOf(reading.Drawn(B), reading.Known(Nose) ?? Length.Zero);
         var back = plan.Lines.Single(line => line.Measure == OutlineShapes.B);
@@ -167,6 +204,8 @@ public sealed class TracedBoard : MakeUp
     /// <inheritdoc/>
     public override IEnumerable<Problem> Check(Reading reading)
     {
+        if (IsTraced(reading))
+            yield break;
         foreach (var problem in new TaperedShape().Check(reading))
             yield return problem;
         if (2 * reading.OrZero(Nose).Value > reading[B].Value)
@@ -186,15 +225,16 @@ public sealed class TracedBoard : MakeUp
         ).As("o", "outline moved out by");
         var outline = board.Grown(over);
         var cased = reading.Chosen(Edge) is CordEdge.Casing;
+        var start = IsTraced(reading) ? "at the straightest end" : "at the square end";
         Working Hem(string edge) =>
             cased
-                ? reading.EdgeAllowance(Elastic.Casing, "cover", edge)
+                ? CordCasing.Allowance(reading, "cover", edge)
                 : reading.Own("cover", edge, new Allowance("k", AllowanceRole.Casing, Length.Zero));
         var piece = new Piece("cover", "cover", 1, outline.Dimensions, outline.Shape)
         {
             Allowances = outline.Outline.Edges.ToDictionary(edge => edge.Name, edge => Hem(edge.Name)),
             Grain = reading.Chosen(GrainChoices.Panels),
-            Note = "The cord starts and ends at the square end, 1 in (2.5 cm) apart.",
+            Note = $"The cord starts and ends {start}, 1 in (2.5 cm) apart.",
         }.Measured(outline.Width, outline.Depth);
         var round = Working.Of("P", "round the edge as drawn", outline.Outline.Perimeter());
         return new Pattern
@@ -217,7 +257,15 @@ public sealed class TracedBoard : MakeUp
             ],
             Notions =
             [
-                new("cord", "cord", round + Working.Of("tails", "tails", Tail)),
+                new(
+                    "cord",
+                    "cord",
+                    round + Working.Of("tails", "tails", Tail),
+                    Note: $"{reading.Say(reading[CordCasing.Thick])} thick"
+                )
+                {
+                    SoldAs = $"cord, {reading.Say(reading[CordCasing.Thick])} thick",
+                },
                 new("cord-stop", "cord stop", null),
             ],
             Steps =
@@ -225,8 +273,8 @@ public sealed class TracedBoard : MakeUp
                 Step.Cutting("Cut the cover."),
                 new(
                     cased
-                        ? $"Turn the casing under and sew it, a gap of {reading.Say(StartGap)} left at the square end; draw the cord through."
-                        : $"Serge the edge over the cord from the square end round to {reading.Say(StartGap)} before the start; leave a tail of half a foot at both ends.",
+                        ? $"Turn the casing under and sew it, a gap of {reading.Say(StartGap)} left {start}; draw the cord through."
+                        : $"Serge the edge over the cord, from {start} round to {reading.Say(StartGap)} before the start; leave a tail of half a foot at both ends.",
                     []
                 ),
                 Step.Fitting(
@@ -243,6 +291,8 @@ public sealed class TracedBoard : MakeUp
     // The board itself: sides through all widths, the far end rounded to the nose.
     private static SeatOutline Board(Reading reading)
     {
+        if (IsTraced(reading))
+            return TracedShape.Of(reading.Traced(O)!, backEdge: 0);
         var sides = new TaperedShape().Draw(reading);
         var b = reading.OrZero(Nose);
         if (!b.Value.IsPositive)
@@ -258,6 +308,8 @@ public sealed class TracedBoard : MakeUp
             Depth = sides.Depth + b,
         };
     }
+
+    private static bool IsTraced(Reading reading) => reading.Chosen(By) is BoardBy.Trace;
 
     private static Length NoseOf(Length width, Length nose) => Length.Min(nose, width.Over(2));
 
@@ -275,6 +327,13 @@ public sealed class TracedBoard : MakeUp
                             : edge
                 ),
             ]);
+}
+
+/// <summary>The answers to: The board is told by.</summary>
+internal enum BoardBy
+{
+    Widths,
+    Trace,
 }
 
 /// <summary>The answers to: Sides.</summary>

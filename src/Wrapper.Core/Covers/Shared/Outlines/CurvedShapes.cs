@@ -184,9 +184,12 @@ internal sealed class TracedShape : SeatShape
             );
     }
 
-    public override SeatOutline Draw(Reading reading)
+    public override SeatOutline Draw(Reading reading) =>
+        Of(reading.Traced(OutlineShapes.O)!, reading[OutlineShapes.BackEdge]);
+
+    /// <summary>The outline as traced; <paramref name="backEdge"/> 0 for the edge that lies furthest back.</summary>
+    public static SeatOutline Of(Outline traced, int backEdge)
     {
-        var traced = reading.Traced(OutlineShapes.O)!;
         var dimensions = new Dictionary<string, Working>();
         foreach (var edge in traced.Edges)
         {
@@ -204,7 +207,7 @@ internal sealed class TracedShape : SeatShape
         Outline Shape(Dimensions d) =>
             new([.. traced.Edges.Select(edge => edge with { Start = At(d[$"{edge.Name} x"], d[$"{edge.Name} y"]) })]);
         var (left, bottom, right, top) = traced.Bounds();
-        var (front, back) = Ends(traced, reading[OutlineShapes.BackEdge]);
+        var (front, back) = Ends(traced, backEdge);
         return new SeatOutline(
             dimensions,
             Shape,
