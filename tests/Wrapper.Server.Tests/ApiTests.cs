@@ -545,4 +545,69 @@ public sealed class ApiTests(Host host) : IClassFixture<Host>
         job["items"] = new JsonArray((JsonNode?)null);
         Assert.Equal(HttpStatusCode.UnprocessableEntity, (await host.Post("/api/plan", job)).Status);
     }
+
+    // A bed begun in one step: three items that share their measurements; what is missing is told by field.
+    [Fact]
+    public async Task A_set_is_begun_in_one_step()
+    {
+        static JsonObject Asked(params (string Key, string Typed)[] entries) =>
+            new()
+            {
+                ["set"] = "bed",
+                ["id"] = "b",
+                ["name"] = "Bunk",
+                ["unit"] = "cm",
+                ["entries"] = new JsonObject([
+                    .. entries.Select(entry =>
+                        KeyValuePair.Create<string, JsonNode?>(
+                            entry.Key,
+                            new JsonObject { ["typed"] = entry.Typed, ["unit"] = "cm" }
+                        )
+                    ),
+                ]),
+            };
+        var (_, sets) = await host.Send(HttpMethod.Get, "/api/sets");
+        var bed = sets.AsArray().Single(set => (string)set!["key"]! == "bed")!;
+        var entries = bed["measures"]!
+            .AsArray()
+            .Select(measure => ((string)measure!["key"]!, (string)measure["centimetreExample"]!))
+            .Append(("pillows", "2"))
+            .ToArray();
+        var (status, items) = await host.Post("/api/sets", Asked(entries));
+        Assert.Equal(HttpStatusCode.OK, status);
+        Assert.Equal(
+            ["Bunk: duvet cover", "Bunk: sheet", "Bunk: pillowcases"],
+            items.AsArray().Select(item => (string)item!["name"]!)
+        );
+        var (refused, problem) = await host.Post("/api/sets", Asked([.. entries.Skip(1)]));
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, refused);
+        Assert.Equal("W", (string)Assert.Single(problem["errors"]!.AsArray())!["field"]!);
+    }
+
+    // A cloth that is washable and frays: its steps and cautions are those of the draft.
+    [Fact]
+    public async Task How_a_cloth_behaves_stands_in_the_steps()
+    {
+        var job = await Job(await Item("box-cushion-strip"));
+        job["cloths"]![0]!["behaves"] = new JsonArray("washable", "frays");
+        var (status, plan) = await host.Post("/api/plan", job);
+        Assert.Equal(HttpStatusCode.OK, status);
+        var steps = plan["items"]![0]!["draft"]!["pattern"]!["steps"]!.AsArray();
+        Assert.StartsWith(
+            "Wash, dry and press cloth before cutting",
+            (string)steps[0]!["text"]!,
+            StringComparison.Ordinal
+        );
+        Assert.Contains(
+            steps,
+            step => ((string)step!["text"]!).StartsWith("Finish the raw edges of cloth", StringComparison.Ordinal)
+        );
+        Assert.Contains(
+            steps,
+            step =>
+                step!["cautions"]!
+                    .AsArray()
+                    .Any(caution => ((string)caution!).StartsWith("Shears", StringComparison.Ordinal))
+        );
+    }
 }

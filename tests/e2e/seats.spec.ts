@@ -1,4 +1,4 @@
-import { beginItem, choose, expect, field, measure, pieces, saved, test, toTheShop, told } from './workroom'
+import { begin, beginItem, choose, expect, field, measure, pieces, saved, test, toTheShop, told } from './workroom'
 
 test('a tapered chair pad: outline by keyboard, stations, ties', async ({ page }) => {
   await beginItem(page, 'Pads', 'Cushion or seat pad')
@@ -223,4 +223,34 @@ test('photos of what was found are kept, captioned, and come back', async ({ pag
   await page.reload()
   await photos.getByRole('button', { name: 'Put back' }).click()
   await expect(photos.getByRole('img', { name: 'Front corner, pleats' })).toBeVisible()
+})
+
+test('a sofa is begun as a set: shared measurements once, wrong ones told and kept', async ({ page }) => {
+  await begin(page, 'Long sofa', 'in')
+  await page.getByRole('radio', { name: 'Sofa with its cushions' }).check()
+  await page.getByLabel('What it is called here').fill('Long sofa')
+  const sizes: Record<string, string> = {
+    'seat cushions side by side': '3',
+    'between the arms': '70',
+    'seat depth': '22',
+    'seat cushion, thickness': 'five',
+    front: '16',
+    'over the arm': '34',
+    arm: '34',
+    crevice: '5',
+    'end cushion, ear sideways, if any': '5',
+    'end cushion, ear front to back, if any': '6',
+  }
+  for (const [name, typed] of Object.entries(sizes)) await page.getByLabel(name, { exact: true }).fill(typed)
+  await page.getByRole('button', { name: 'Begin them all' }).click()
+  await expect(page.getByRole('alert')).toContainText('For example 5')
+  await page.getByLabel('seat cushion, thickness').fill('5')
+  await page.getByRole('button', { name: 'Begin them all' }).click()
+  const items = page.getByRole('complementary', { name: 'Items' })
+  await items.getByRole('button', { name: /^2 Long sofa: seat cushions, left and right end/ }).click()
+  // 70 / 3 = 23 1/3, and 5 more in front of the arm
+  await expect(field(page, 'measures.N')).toHaveValue(/^23/)
+  await page.keyboard.press('Alt+3')
+  await expect(page.getByRole('region', { name: /Piece 2a/ })).toBeVisible()
+  await saved(page)
 })

@@ -11,6 +11,36 @@ namespace Wrapper.Server.MakeUps;
 /// </summary>
 public sealed record NewItem(string Id, string Name, string MakeUp, JobUnit Unit, Item? From);
 
+/// <summary>
+/// Asks for the items of a set: which, what their ids and names begin with, and what is measured and counted by key.
+/// </summary>
+public sealed record NewSet(
+    string Set,
+    string Id,
+    string Name,
+    JobUnit Unit,
+    IReadOnlyDictionary<string, Entry> Entries
+);
+
+/// <summary>A set that can be begun in one step: what is counted, and what is measured once for all its items.</summary>
+public sealed record SetView(
+    string Key,
+    string Name,
+    string Suits,
+    IReadOnlyList<SetCount> Counts,
+    IReadOnlyList<SetMeasureView> Measures
+);
+
+/// <summary>A shared measurement of a set, with a usual size in either unit for an example.</summary>
+public sealed record SetMeasureView(
+    string Key,
+    string Name,
+    string HoldTape,
+    bool Optional,
+    string InchExample,
+    string CentimetreExample
+);
+
 /// <summary>Asks for a cloth with usual values written in.</summary>
 public sealed record NewCloth(string Id, string Name, JobUnit Unit);
 
@@ -46,8 +76,44 @@ internal static class MakeUpEndpoints
             .WithName("listClothTraits")
             .WithSummary("How a cloth can behave, and what follows from it.");
 
+        api.MapGet("/sets", () => ItemSets.All.Select(ViewOf))
+            .WithName("listSets")
+            .WithSummary("Sets of items that are begun in one step with shared measurements.");
+
+        api.MapPost(
+                "/sets",
+                Results<Ok<IReadOnlyList<Item>>, ProblemHttpResult> (NewSet wanted, Drafting drafting) =>
+                {
+                    if (ItemSets.Find(wanted.Set) is not { } set)
+                        return Problems.Fields([new Problem("set", wanted.Set, 0, "no such set", ItemSets.All[0].Key)]);
+                    var (items, problems) = set.Begin(wanted.Id, wanted.Name, wanted.Unit, wanted.Entries, drafting);
+                    return problems.Count > 0 ? Problems.Fields(problems) : TypedResults.Ok(items);
+                }
+            )
+            .ProducesProblem(422)
+            .WithName("newSet")
+            .WithSummary("The items of a set, their shared measurements written in.");
+
         api.MapPost("/cloths", (NewCloth wanted) => JobCloth.Usual(wanted.Id, wanted.Name, wanted.Unit))
             .WithName("newCloth")
             .WithSummary("A cloth with usual values written in: width, selvedges, the shop's step.");
     }
+
+    private static SetView ViewOf(ItemSet set) =>
+        new(
+            set.Key,
+            set.Name,
+            set.Suits,
+            set.Counts,
+            [
+                .. set.Measures.Select(measure => new SetMeasureView(
+                    measure.Key,
+                    measure.Name,
+                    measure.HoldTape,
+                    measure.Optional,
+                    LengthPrinter.Finished(measure.Usual, JobUnit.Inch).Text,
+                    LengthPrinter.Finished(measure.Usual, JobUnit.Centimetre).Text
+                )),
+            ]
+        );
 }

@@ -72,6 +72,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Sets of items that are begun in one step with shared measurements. */
+        get: operations["listSets"];
+        put?: never;
+        /** The items of a set, their shared measurements written in. */
+        post: operations["newSet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cloths": {
         parameters: {
             query?: never;
@@ -1006,6 +1024,16 @@ export interface components {
             unit: components["schemas"]["JobUnit"];
             from: null | components["schemas"]["Item"];
         };
+        /** @description Asks for the items of a set: which, what their ids and names begin with, and what is measured and counted by key. */
+        NewSet: {
+            set: string;
+            id: string;
+            name: string;
+            unit: components["schemas"]["JobUnit"];
+            entries: {
+                [key: string]: components["schemas"]["Entry"];
+            };
+        };
         /** @description A mark across the allowance, from the stitch line outward; a clip is cut, a notch marked. */
         NotchView: {
             clip: boolean;
@@ -1265,6 +1293,17 @@ export interface components {
             proven: boolean;
             fault: null | string;
         };
+        /** @description How many there are of something in a set. */
+        SetCount: {
+            key: string;
+            name: string;
+            /** Format: int32 */
+            usual: number;
+            /** Format: int32 */
+            min: number;
+            /** Format: int32 */
+            max: number;
+        };
         /** @description A curved side: radius, chord, rise over the chord, and points on it at even steps. */
         SetCurveView: {
             radius: components["schemas"]["LengthView"];
@@ -1292,6 +1331,15 @@ export interface components {
             side: string;
             along: components["schemas"]["LengthView"];
         };
+        /** @description A shared measurement of a set, with a usual size in either unit for an example. */
+        SetMeasureView: {
+            key: string;
+            name: string;
+            holdTape: string;
+            optional: boolean;
+            inchExample: string;
+            centimetreExample: string;
+        };
         /**
          * @description A point of the cut line: along the squared edge from its left end, then across from it; and its place on the
          *     drawing, in whole hundredths of a millimetre, y down.
@@ -1312,6 +1360,14 @@ export interface components {
             to: string;
             length: components["schemas"]["LengthView"];
             curve: null | components["schemas"]["SetCurveView"];
+        };
+        /** @description A set that can be begun in one step: what is counted, and what is measured once for all its items. */
+        SetView: {
+            key: string;
+            name: string;
+            suits: string;
+            counts: components["schemas"]["SetCount"][];
+            measures: components["schemas"]["SetMeasureView"][];
         };
         /**
          * @description The figures by which a piece's cut line is chalked: corners from the squared lower edge of its box, sides, curves,
@@ -1560,6 +1616,59 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TraitView"][];
+                };
+            };
+        };
+    };
+    listSets: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetView"][];
+                };
+            };
+        };
+    };
+    newSet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewSet"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Item"][];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };

@@ -1,11 +1,16 @@
 import { Button, Input, Radio } from 'antd'
+import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import { answer, api, newId, Refused } from '../api/client'
+import { answer, api, newId, Refused, type Item, type Problem } from '../api/client'
 import { Dialog } from '../parts/Dialog'
+import { SetFields } from './SetFields'
 import { useDocument, useEdit, useScene } from './scene'
 import s from './AddItem.module.css'
 
-/** Asks what is covered and what it is called; everything else is asked on the drawing. */
+// Sets stand among the kinds; this tells them apart.
+const setOf = (kind: string) => (kind.startsWith('set:') ? kind.slice(4) : undefined)
+
+/** Asks what is covered and what it is called; everything else is asked on the drawing. Of a set what its items share is asked here. */
 export function AddItem({ close }: { close: () => void }) {
   const jobCloths = useScene((scene) => scene.job.document.cloths)
   const jobDocument = useDocument()
@@ -18,33 +23,51 @@ export function AddItem({ close }: { close: () => void }) {
   const families = [...new Map(makeUps.map((makeUp) => [makeUp.family, makeUp])).values()].sort(
     (a, b) => schools(b.family) - schools(a.family),
   )
+  const sets = useQuery({
+    queryKey: ['sets'],
+    queryFn: () => answer(api.GET('/api/sets')),
+    staleTime: Infinity,
+  })
   const [picked, setFamily] = useState<string>()
   const family = picked ?? families[0]?.family ?? ''
   const [name, setName] = useState('')
   const [problem, setProblem] = useState('')
+  const set = sets.data?.find((each) => each.key === setOf(family))
+  const [typed, setTyped] = useState<Record<string, string>>({})
+  const [wrong, setWrong] = useState<Problem[]>([])
   const add = async () => {
     const makeUp = makeUps.find((each) => each.family === family)
-    if (!makeUp) return
     const { unit } = jobDocument
+    const begin = async (): Promise<Item[]> => {
+      if (set) {
+        const entries = Object.fromEntries(Object.entries(typed).map(([key, text]) => [key, { typed: text, unit }]))
+        const body = { set: set.key, id: newId(), name: name.trim() || (set.name.split(' ')[0] ?? ''), unit, entries }
+        return answer(api.POST('/api/sets', { body }))
+      }
+      if (!makeUp) return []
+      const body = { id: newId(), name: name.trim() || family, makeUp: makeUp.key, unit, from: null }
+      return [await answer(api.POST('/api/items', { body }))]
+    }
     try {
-      const item = await answer(
-        api.POST('/api/items', {
-          body: { id: newId(), name: name.trim() || family, makeUp: makeUp.key, unit, from: null },
-        }),
-      )
+      const begun = await begin()
+      if (!begun[0]) return
       const cloth =
         jobCloths.length > 0
           ? undefined
           : await answer(api.POST('/api/cloths', { body: { id: newId(), name: 'First cloth', unit } }))
       editJob('', ({ items, cloths }) => {
-        items.push(item)
+        items.push(...begun)
         if (cloth) cloths.push(cloth)
       })
-      takeInHand(item.id)
+      takeInHand(begun[0].id)
       go('measure')
       close()
     } catch (error) {
-      setProblem(error instanceof Refused ? error.message : 'The server does not answer. Try again.')
+      const told = error instanceof Refused ? error.problems : []
+      setWrong(told)
+      setProblem(
+        told.length > 0 ? '' : error instanceof Refused ? error.message : 'The server does not answer. Try again.',
+      )
     }
   }
   return (
@@ -53,7 +76,7 @@ export function AddItem({ close }: { close: () => void }) {
       close={close}
       footer={
         <Button type="primary" htmlType="submit" form="add-item">
-          Measure it
+          {set ? 'Begin them all' : 'Measure it'}
         </Button>
       }
     >
@@ -73,6 +96,11 @@ export function AddItem({ close }: { close: () => void }) {
                 {each.family}
               </Radio>
             ))}
+            {sets.data?.map((each) => (
+              <Radio key={each.key} value={`set:${each.key}`} title={each.suits}>
+                {each.name}
+              </Radio>
+            ))}
           </Radio.Group>
         </fieldset>
         <label htmlFor="item-name">What it is called here</label>
@@ -84,6 +112,18 @@ export function AddItem({ close }: { close: () => void }) {
           maxLength={80}
           onChange={(event) => setName(event.currentTarget.value)}
         />
+        {set && (
+          <SetFields
+            set={set}
+            unit={jobDocument.unit}
+            typed={typed}
+            type={(key, text) => {
+              setTyped((old) => ({ ...old, [key]: text }))
+              setWrong((old) => old.filter((each) => each.field !== key))
+            }}
+            problems={wrong}
+          />
+        )}
         {problem && (
           <p className="problem" role="alert">
             {problem}
