@@ -107,6 +107,27 @@ public class SettingOutCases
         Assert.Empty(SettingOut.Of(marked).Corners);
     }
 
+    // A cover 54 wide closed over 40 1/2: six buttons at (i - 1/2) x 6 3/4, the first 6 3/4 + 3 3/8 from the side and half
+    // an inch further from the raw corner. A cushion 30 wide: its cord starts in the middle of the back.
+    [Fact]
+    public void Buttons_and_the_starts_of_cords_are_marks_of_their_own()
+    {
+        var duvet = Cases.Draft("duvet-cover", "W=54 | L=78 | usable=108", JobUnit.Inch).Pattern!;
+        List<SetMark> Marks(string piece, string what) =>
+            [.. SettingOut.Of(duvet.Piece(piece)).Marks.Where(mark => mark.What == what)];
+        Assert.Equal((6, 6), (Marks("front", "buttonhole").Count, Marks("back", "button").Count));
+        Assert.Equal(6.75 + 3.375 + 0.5, Marks("front", "buttonhole").Min(mark => Inches(mark.Along)), 1e-4);
+        var start = Assert.Single(
+            Of("box-cushion-strip", "W=30 | L=20 | T=4 | ease=exact", "panel").Marks,
+            mark => mark.What == "cord start"
+        );
+        Assert.Equal(("back", 15.5), (start.Side, Inches(start.Along)));
+        Assert.DoesNotContain(
+            Of("box-cushion-strip", "W=30 | L=20 | T=4 | cord=none", "panel").Marks,
+            mark => mark.What == "cord start"
+        );
+    }
+
     [Fact]
     public void A_piece_redrawn_from_its_figures_to_the_mark_lies_within_a_sixteenth() =>
         Variants.Makeable.Sample(

@@ -300,4 +300,32 @@ public class WidthJoinTests
         Assert.Empty(draft.Problems);
         return draft.Pattern!;
     }
+
+    // A duvet face 54 + 1 on cloth of 54 1/2: half an inch too much. On 40 it is 15 too much, which nobody leaves out.
+    [Theory]
+    [InlineData("54 1/2", "1/2 in less")]
+    [InlineData("40", "")]
+    [InlineData("56", "")]
+    public void A_little_less_and_one_width_will_do(string usable, string says)
+    {
+        var told = Cases
+            .Draft("duvet-cover", $"W=54 | L=78 | usable={usable}", Core.Lengths.JobUnit.Inch)
+            .Pattern!.Remarks.Where(remark => remark.Text.Contains("one width will do", StringComparison.Ordinal))
+            .ToList();
+        Assert.Equal(says.Length > 0, told.Count > 0);
+        Assert.All(told, remark => Assert.Contains(says, remark.Text, StringComparison.Ordinal));
+    }
+
+    // Sides of 80 x 16 on cloth of 53 between selvedges: a whole width of 52 in the middle of each, never a seam
+    // there, and 14 beside it.
+    [Fact]
+    public void Long_sides_of_an_ottoman_are_joined_by_themselves()
+    {
+        var pattern = Cases
+            .Draft("ottoman-boxed", "W=80 | L=18 | H=16 | usable=53", Core.Lengths.JobUnit.Inch)
+            .Pattern!;
+        var parts = pattern.Pieces.Where(piece => piece.Key.StartsWith("front-", StringComparison.Ordinal)).ToList();
+        Assert.Equal([15m, 53m, 15m], parts.Select(part => pattern.Size(part.Key, "cut width")));
+        Assert.True(SeamCheck.Of(pattern, Core.Lengths.JobUnit.Inch).Holds);
+    }
 }

@@ -25,7 +25,11 @@ internal static class Marks
         List<Notch> marks = [.. piece.Notches];
         // A clip serves as a mark too, so clips come first.
         foreach (var (_, notch) in asked.OrderByDescending(mark => mark.Notch.Clip))
-            if (!marks.Any(other => other.Edge == notch.Edge && (other.At - notch.At).Abs() <= Near))
+            if (
+                !marks.Any(other =>
+                    other.What == notch.What && other.Edge == notch.Edge && (other.At - notch.At).Abs() <= Near
+                )
+            )
                 marks.Add(notch);
         var order = piece.Stitch.Edges.Select(edge => edge.Name).ToList();
         return marks.Count == piece.Notches.Count

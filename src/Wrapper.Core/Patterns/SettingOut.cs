@@ -131,7 +131,10 @@ public sealed record SettingOut(
         var at = piece.Line.Edges.Select(edge => edge.Name).ToList().IndexOf(notch.Edge);
         var along = Foot(piece.Line.Curve(at), piece.Stitch.Mark(notch.Edge, notch.At, Length.Zero).On.Mm);
         var rest = piece.Line.LengthOf(notch.Edge) - along;
-        var what = notch.Clip ? "clip" : "notch";
+        var what =
+            notch.What.Length > 0 ? notch.What
+            : notch.Clip ? "clip"
+            : "notch";
         return rest < along
             ? new(what, Corner((at + 1) % piece.Line.Edges.Count), notch.Edge, rest)
             : new(what, Corner(at), notch.Edge, along);

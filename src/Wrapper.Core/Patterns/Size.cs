@@ -25,7 +25,11 @@ public sealed record Size(string Name, SizeKind Kind, Working Working, Point Fro
 /// A mark on an edge, <paramref name="At"/> from the edge's start along the stitch line; a clip is cut to just short of
 /// that line.
 /// </summary>
-public sealed record Notch(string Edge, Length At, bool Clip = false);
+public sealed record Notch(string Edge, Length At, bool Clip = false)
+{
+    /// <summary>What is there, where it is no mark to match: a button, a loop, where a cord starts. Empty for the rest.</summary>
+    public string What { get; init; } = "";
+}
 
 /// <summary>A line inside a piece: <c>fold</c>, <c>centre</c>, <c>strip</c> or <c>mark</c>.</summary>
 public sealed record InnerLine(string Kind, Point From, Point To);

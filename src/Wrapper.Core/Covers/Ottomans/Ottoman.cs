@@ -141,6 +141,7 @@ public abstract class Ottoman : MakeUp
             {
                 Grain = Grain.Along,
                 Role = role,
+                MayBeJoined = true,
                 Notches = [new("upper", reading[side].Value.Over(2))],
                 Note = "Mark the middle of the top edge.",
             };

@@ -86,8 +86,22 @@ internal sealed class Closing
             );
     }
 
-    /// <summary>Where buttons or snaps sit, on the foot of the front.</summary>
-    public IEnumerable<Notch> Marks => places.Select(at => new Notch("lower", Beside.Value + at));
+    /// <summary>Where buttonholes, loops or snaps sit, on the foot of the front.</summary>
+    public IEnumerable<Notch> Marks => places.Select(at => Mark(Beside.Value + at, Held));
+
+    /// <summary>Where what they hold sits, on the foot of the back.</summary>
+    public IEnumerable<Notch> MarksBehind =>
+        places.Select(at => Mark(Beside.Value + at, kind == FootClosing.Snaps ? "snap" : "button"));
+
+    private string Held =>
+        kind switch
+        {
+            FootClosing.Holes => "buttonhole",
+            FootClosing.Loops => "loop",
+            _ => "snap",
+        };
+
+    private static Notch Mark(Length at, string what) => new("lower", at) { What = what };
 
     public IEnumerable<Seam> Seams(Working width)
     {

@@ -141,6 +141,7 @@ internal static class Cord
         var cut = reading.Chosen(CutOfStrips);
         return pattern with
         {
+            Pieces = Started(pattern, corded),
             Covering = new CordCovering(cord, strip, reading[StripJoin], cut),
             Finished =
             [
@@ -168,6 +169,38 @@ internal static class Cord
                     : Array.Empty<Remark>(),
             ],
         };
+    }
+
+    // Where each ring of cord starts and is joined: where its last seam starts, if that goes round by itself, else in the
+    // middle of it, on whichever side is one piece. What is pinned on furniture first has no such mark.
+    private static IReadOnlyList<Piece> Started(Pattern pattern, IReadOnlyList<Seam> corded)
+    {
+        var marks = new List<(string Piece, Notch Notch)>();
+        foreach (var line in corded.GroupBy(seam => seam.CordLine))
+        {
+            var seam = line.LastOrDefault(each => each.Name.Contains("back", StringComparison.Ordinal)) ?? line.Last();
+            var side = new[] { seam.OtherSide, seam.OneSide }.FirstOrDefault(runs =>
+                runs.Select(run => (run.Piece, run.Instance)).Distinct().Count() == 1
+            );
+            if (side is null || pattern.Piece(side[0].Piece).IsRough)
+                continue;
+            var run = side[line.Count() == 1 ? 0 : side.Count / 2];
+            var from = run.From ?? Length.Zero;
+            var at = line.Count() == 1 ? from : from + pattern.LengthOf(run).Over(2);
+            marks.Add((run.Piece, new Notch(run.Edge, at) { What = "cord start" }));
+        }
+        return
+        [
+            .. pattern.Pieces.Select(piece =>
+                marks.Where(mark => mark.Piece == piece.Key).Select(mark => mark.Notch).Distinct().ToList()
+                    is { Count: > 0 } own
+                    ? piece with
+                    {
+                        Notches = [.. piece.Notches, .. own],
+                    }
+                    : piece
+            ),
+        ];
     }
 
     // Read off the corded edges: whichever curve is too tight for straight strips.

@@ -48,8 +48,21 @@ internal static class WidthJoins
     {
         foreach (var piece in pattern.Pieces.Where(piece => piece.MayBeJoined).ToList())
             if (Places(piece, reading) is { Count: > 0 } places && Split(piece, places) is { } slabs)
-                pattern = Joined(pattern, piece, places, slabs, reading);
+                pattern = LittleLess(Joined(pattern, piece, places, slabs, reading), piece, reading);
         return pattern;
+    }
+
+    // A sheet a little wider than the cloth would do with one width, were it so much less (craft §8.2).
+    private static Pattern LittleLess(Pattern pattern, Piece piece, Reading reading)
+    {
+        var (left, _, right, _) = piece.Cut.Bounds();
+        var over = right - left - reading.Usable(piece.Role).Value;
+        if (piece.JoinedFirstAt is not null || over > Narrowest)
+            return pattern;
+        var remark = new Remark(
+            $"The {piece.Name} is {reading.Say(over)} wider than the cloth: {reading.Say(over)} less, in its size or its allowances, and one width will do."
+        );
+        return pattern with { Remarks = [.. pattern.Remarks, remark] };
     }
 
     /// <summary>
