@@ -20,6 +20,7 @@ public class ArchitectureTests
         (7, "Covers.Shared"),
         (8, "Covers.Shared.Outlines"),
         (9, "Covers.Beds"),
+        (9, "Covers.Cloths"),
         (9, "Covers.Chairs"),
         (9, "Covers.Cushions"),
         (9, "Covers.Duvets"),

@@ -28,6 +28,9 @@ public abstract class MakeUp
     /// <summary>What it suits, in one plain line.</summary>
     public abstract string Suits { get; }
 
+    /// <summary>Whether what it makes is no cover but a cloth, from which others of the job can be cut.</summary>
+    public virtual bool MakesCloth => false;
+
     /// <summary>What is measured, in walking order.</summary>
     public abstract IReadOnlyList<Measure> Measures { get; }
 

@@ -57,6 +57,12 @@ public sealed record JobCloth(
     /// <summary>How far the print is off square from selvedge to selvedge; null for not at all.</summary>
     public Entry? Skew { get; init; }
 
+    /// <summary>
+    /// The item of the job that makes it; null for cloth that is bought. Its width, edges and length are then those of
+    /// what the item makes.
+    /// </summary>
+    public string? MadeBy { get; init; }
+
     /// <summary>How it behaves, in no order.</summary>
     public IReadOnlyList<ClothTrait> Behaves { get; init; } = [];
 

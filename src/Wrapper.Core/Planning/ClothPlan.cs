@@ -163,8 +163,15 @@ public sealed record ClothPlan(
                 .Misfits.DistinctBy(misfit => misfit.Label)
                 .Select(misfit => Misfits.TooWide(misfit, reading, job.Unit)),
         ];
+        var buying = problems.Count == 0 ? Buying.Of(laid.Length, reading) : null;
+        // What is made here is not bought; there must be enough of it.
+        if (cloth.MadeBy is not null && buying is not null)
+        {
+            problems.AddRange(new[] { MadeCloths.Short(cloth, job, buying.Articles ?? 1) }.OfType<Problem>());
+            buying = null;
+        }
         List<LayPiece> all = [.. pieces, .. strips];
-        return new ClothPlan(reading, all, laid, problems.Count == 0 ? Buying.Of(laid.Length, reading) : null, problems)
+        return new ClothPlan(reading, all, laid, buying, problems)
         {
             Panels = pieces,
             Strips = cord.Demands,

@@ -35,7 +35,8 @@ public sealed record ItemPlan(Item Item, int Number, Draft Draft, IReadOnlyDicti
     /// </summary>
     public static ItemPlan Of(Item item, int number, Drafting drafting, JobDocument job)
     {
-        var draft = drafting.Draft(item, job.Unit, role => Room(item, role, job));
+        var sized = MadeCloths.Resolved(job, drafting);
+        var draft = drafting.Draft(item, job.Unit, role => Room(item, role, sized));
         var letters = (draft.Pattern?.Pieces ?? [])
             .Select((piece, at) => (piece.Key, Letter: Letter(at)))
             .ToDictionary(pair => pair.Key, pair => pair.Letter);

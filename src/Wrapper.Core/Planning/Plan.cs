@@ -27,6 +27,7 @@ public sealed record Plan(
         CancellationToken cancel = default
     )
     {
+        job = MadeCloths.Resolved(job, drafting);
         var items = ItemPlan.AllOf(job, drafting, cancel);
         var cloths = job.Cloths.Select(cloth => ClothPlan.Of(cloth, items, job, lay, kept, cancel)).ToList();
         return new Plan(items, cloths, [.. items.SelectMany(item => item.WithoutCloth(job))]);

@@ -221,6 +221,7 @@ internal static class JobLimits
                         .Concat(cloth.Prices.Select(row => row.Id))
                         .Concat(cloth.Flaws.Select(row => row.Id))
                         .Append(cloth.Id)
+                        .Append(cloth.MadeBy ?? "")
                 )
             );
 

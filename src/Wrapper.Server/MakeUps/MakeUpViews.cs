@@ -14,7 +14,8 @@ public sealed record MakeUpView(
     string Suits,
     IReadOnlyList<MeasureView> Measures,
     IReadOnlyList<ChoiceView> Choices,
-    IReadOnlyList<AllowanceView> Allowances
+    IReadOnlyList<AllowanceView> Allowances,
+    bool MakesCloth
 )
 {
     /// <summary>The view of <paramref name="makeUp"/>.</summary>
@@ -50,7 +51,8 @@ public sealed record MakeUpView(
                     c.ShownWhen
                 )),
             ],
-            [.. makeUp.Allowances.Select(a => new AllowanceView(a.Symbol, a.Name))]
+            [.. makeUp.Allowances.Select(a => new AllowanceView(a.Symbol, a.Name))],
+            makeUp.MakesCloth
         );
 }
 

@@ -770,6 +770,11 @@ export interface components {
             motifAcross: null | components["schemas"]["Entry"];
             motifAlong: null | components["schemas"]["Entry"];
             skew: null | components["schemas"]["Entry"];
+            /**
+             * @description The item of the job that makes it; null for cloth that is bought. Its width, edges and length are then those of
+             *     what the item makes.
+             */
+            madeBy: null | string;
             /** @description How it behaves, in no order. */
             behaves: components["schemas"]["ClothTrait"][];
             /** @description How it is spread and parted. */
@@ -941,6 +946,7 @@ export interface components {
             measures: components["schemas"]["MeasureView"][];
             choices: components["schemas"]["ChoiceView"][];
             allowances: components["schemas"]["AllowanceView"][];
+            makesCloth: boolean;
         };
         /**
          * @description How a piece is matched to the repeat of its cloth.

@@ -1,5 +1,5 @@
-import { Button, Input, Segmented } from 'antd'
-import { useRef } from 'react'
+import { Button, Input, Segmented, Select } from 'antd'
+import { useMemo, useRef } from 'react'
 import { newId, unitWord, type Cloth, type ClothPlan } from '../api/client'
 import { Behaves } from './Behaves'
 import { EntryField } from './EntryField'
@@ -21,6 +21,16 @@ interface Props {
   priced?: boolean
 }
 
+// The items that make a cloth.
+function useMakers() {
+  const items = useScene((scene) => scene.job.document.items)
+  const makeUps = useScene((scene) => scene.makeUps)
+  return useMemo(
+    () => items.filter((item) => makeUps.some((each) => each.makesCloth && each.key === item.makeUp)),
+    [items, makeUps],
+  )
+}
+
 /** What is known of one cloth. */
 export function ClothFields({ cloth, planned, show, priced }: Props) {
   const jobUnit = useUnit()
@@ -28,6 +38,8 @@ export function ClothFields({ cloth, planned, show, priced }: Props) {
   const editJob = useEdit()
   const step = useRef('')
   const article = cloth.articleLength
+  const made = cloth.madeBy !== null
+  const makers = useMakers()
   const change = useClothEdit(cloth)
   const edit = (changed: Partial<Cloth>, at = step.current) => change(changed, at)
   const problem = (field: string) => planned?.problems.find((each) => each.field === `cloths.${cloth.id}.${field}`)
@@ -50,7 +62,7 @@ export function ClothFields({ cloth, planned, show, priced }: Props) {
         Cloth
         <Input value={cloth.name} maxLength={80} onChange={(event) => edit({ name: event.currentTarget.value })} />
       </label>
-      {show.map((key) => (
+      {(made ? [] : show).map((key) => (
         <EntryField
           key={key}
           name={`cloths.${cloth.id}.${key}`}
@@ -64,7 +76,7 @@ export function ClothFields({ cloth, planned, show, priced }: Props) {
           write={(typed, at) => edit({ [key]: { typed, unit: jobUnit } }, at)}
         />
       ))}
-      {!priced && article && (
+      {!priced && article && !made && (
         <EntryField
           name={`cloths.${cloth.id}.articleLength`}
           label="Length, edge to edge"
@@ -77,7 +89,8 @@ export function ClothFields({ cloth, planned, show, priced }: Props) {
           write={(typed, at) => edit({ articleLength: { typed, unit: jobUnit } }, at)}
         />
       )}
-      {priced && (
+      {priced && made && <p className="note">Made here: nothing of it is bought.</p>}
+      {priced && !made && (
         <EntryField
           name={`cloths.${cloth.id}.price`}
           label={article ? 'Price of one' : 'Price'}
@@ -86,7 +99,7 @@ export function ClothFields({ cloth, planned, show, priced }: Props) {
           write={(price, at) => edit({ price }, at)}
         />
       )}
-      {priced && !article && (
+      {priced && !article && !made && (
         <Segmented
           tabIndex={-1}
           aria-label="Priced by"
@@ -104,13 +117,33 @@ export function ClothFields({ cloth, planned, show, priced }: Props) {
           tabIndex={-1}
           aria-label="Sold"
           name={`sold-${cloth.id}`}
-          value={article ? 'article' : 'roll'}
+          value={made ? 'made' : article ? 'article' : 'roll'}
           options={[
             { value: 'roll', label: 'off the roll' },
             { value: 'article', label: 'ready-made' },
+            ...(made || makers.length > 0 ? [{ value: 'made', label: 'made here' }] : []),
           ]}
-          onChange={(sold) => edit({ articleLength: sold === 'article' ? { typed: '', unit: jobUnit } : null }, '')}
+          onChange={(sold) =>
+            edit(
+              {
+                articleLength: sold === 'article' ? { typed: '', unit: jobUnit } : null,
+                madeBy: sold === 'made' ? (makers[0]?.id ?? null) : null,
+              },
+              '',
+            )
+          }
         />
+      )}
+      {!priced && made && (
+        <label>
+          Made by
+          <Select
+            aria-label={`What makes ${cloth.name}`}
+            value={cloth.madeBy}
+            options={makers.map((item) => ({ value: item.id, label: item.name }))}
+            onChange={(madeBy) => edit({ madeBy }, '')}
+          />
+        </label>
       )}
       {!priced && (
         <Segmented
@@ -126,7 +159,7 @@ export function ClothFields({ cloth, planned, show, priced }: Props) {
         />
       )}
       {!priced && <Behaves cloth={cloth} edit={edit} />}
-      {priced && !article && <Prices cloth={cloth} planned={planned} edit={edit} />}
+      {priced && !article && !made && <Prices cloth={cloth} planned={planned} edit={edit} />}
       {planned?.used === false && (
         <Button
           onClick={() =>
