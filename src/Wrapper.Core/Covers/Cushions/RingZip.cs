@@ -125,7 +125,9 @@ internal sealed class RingZip
         (Length?, Length?, Working) Part(Length a, Length b)
         {
             var beside =
-                school is ZipSchool.Inside ? clear : own - Working.Of("taken", "taken up by the zip", size - (b - a));
+                school is ZipSchool.Inside
+                    ? clear
+                    : own - Working.Of($"taken of {edge}", "taken up by the zip", size - (b - a));
             return (a == Length.Zero ? null : a, b == size ? null : b, beside);
         }
     }
