@@ -15,6 +15,13 @@ test('a tapered chair pad: outline by keyboard, stations, ties', async ({ page }
   const setting = page.getByRole('region', { name: 'Setting out' })
   await expect(setting.getByRole('row', { name: /^1 0 in 0 in 2/ })).toBeVisible()
   await expect(setting.getByRole('row', { name: /^4 .* 18 in/ })).toBeVisible()
+  // On paper every piece stands with its figures, and nothing else of the screen.
+  const printed = page.getByRole('region', { name: 'Pieces, printed' })
+  await page.evaluate(() => window.dispatchEvent(new Event('beforeprint')))
+  await expect(printed.getByRole('heading', { name: /^1a pad: cut 2, every second one turned over/ })).toBeAttached()
+  await expect(printed.getByRole('row', { name: /^4 .* 18 in/ })).toBeAttached()
+  await page.evaluate(() => window.dispatchEvent(new Event('afterprint')))
+  await expect(printed).toHaveCount(0)
   await page.keyboard.press('Alt+5')
   await expect(page.getByRole('region', { name: 'Item by item' }).getByRole('row', { name: /tie tape/ })).toContainText(
     '56 in',

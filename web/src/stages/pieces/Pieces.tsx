@@ -1,8 +1,10 @@
+import { Button } from 'antd'
 import { useState } from 'react'
 import { unitWord, type Piece } from '../../api/client'
 import { EntryField } from '../../job/EntryField'
 import { PieceDrawing } from './PieceDrawing'
 import { SeamTable } from './SeamTable'
+import { PrintedPieces } from './PrintedPieces'
 import { SettingOut } from './SettingOut'
 import { useDraft, useScene, useUnit } from '../../job/scene'
 import { useItemField } from '../../job/useItemField'
@@ -13,6 +15,7 @@ import drawn from '../../parts/drawing.module.css'
 export default function Pieces() {
   const jobCloths = useScene((scene) => scene.job.document.cloths)
   const draft = useDraft()
+  const name = useScene((scene) => scene.item?.name) ?? ''
   const [held, setHeld] = useState('')
   const [pointed, setPointed] = useState<string>()
   const pattern = draft?.pattern
@@ -40,29 +43,32 @@ export default function Pieces() {
   const size = piece.sizes.find((each) => each.name === pointed) ?? piece.sizes[0]
   return (
     <>
-      <ol className={s.pieceList} aria-label="Pieces">
-        {pattern.pieces.map((each) => (
-          <li key={each.key}>
-            <button
-              type="button"
-              aria-pressed={each.key === piece.key}
-              onClick={() => {
-                setHeld(each.key)
-                setPointed(undefined)
-              }}
-            >
-              <b>{each.label}</b> {each.name}{' '}
-              <span>
-                cut {each.quantity}
-                {each.turnedOver && ', every second one turned over'}
-                {pattern.inPairs && ', every second cover mirrored'}
-                {each.role !== 'face' && `, ${source(each)}`}
-              </span>
-              <Thumbnail piece={each} widest={widest} />
-            </button>
-          </li>
-        ))}
-      </ol>
+      <div className={s.list}>
+        <ol className={s.pieceList} aria-label="Pieces">
+          {pattern.pieces.map((each) => (
+            <li key={each.key}>
+              <button
+                type="button"
+                aria-pressed={each.key === piece.key}
+                onClick={() => {
+                  setHeld(each.key)
+                  setPointed(undefined)
+                }}
+              >
+                <b>{each.label}</b> {each.name}{' '}
+                <span>
+                  cut {each.quantity}
+                  {each.turnedOver && ', every second one turned over'}
+                  {pattern.inPairs && ', every second cover mirrored'}
+                  {each.role !== 'face' && `, ${source(each)}`}
+                </span>
+                <Thumbnail piece={each} widest={widest} />
+              </button>
+            </li>
+          ))}
+        </ol>
+        <Button onClick={() => window.print()}>Print the pieces</Button>
+      </div>
       <section className="table" aria-label={`Piece ${piece.label}`}>
         <PieceDrawing piece={piece} pointed={size?.name} />
         <p className={s.legend}>
@@ -120,6 +126,7 @@ export default function Pieces() {
       <section className="finished" aria-label="Finished and checked">
         <SeamTable pattern={pattern} />
       </section>
+      <PrintedPieces name={name} pieces={pattern.pieces} source={source} />
     </>
   )
 }
