@@ -172,6 +172,14 @@ public class DraftProperties
                 foreach (var edge in piece.Stitch.Edges)
                 {
                     var own = piece.Allowances.TryGetValue(edge.Name, out var allowance) ? Mm(allowance.Value) : 0;
+                    // A round corner goes over from one neighbour's allowance to the other's: a case of its own.
+                    if (
+                        edge.Radius is not null
+                        && new[] { piece.Stitch.EdgeBefore(edge.Name), piece.Stitch.EdgeAfter(edge.Name) }.Any(next =>
+                            Math.Abs(own - Mm(piece.Allowances.GetValueOrDefault(next)?.Value ?? Length.Zero)) > 1e-6
+                        )
+                    )
+                        continue;
                     var (a, b) = Ends(piece.Stitch, edge);
                     var (c, d) = Ends(piece.Cut, piece.Cut.Edges.Single(e => e.Name == edge.Name));
                     var apart = edge.Radius is null

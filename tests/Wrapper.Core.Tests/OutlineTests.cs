@@ -88,15 +88,37 @@ public class OutlineTests
         );
     }
 
+    // A half circle of radius 5 between straight sides with 1 in at its start, 1/2 in in its middle and nothing at its end:
+    // its raw edge begins and ends where theirs do, and passes 1/2 in outside its middle. Circle arcs that meet have no
+    // straight side to go over to: there the raw edge steps straight out.
     [Fact]
-    public void Smooth_neighbours_with_unequal_allowances_step_straight_out()
+    public void A_round_corner_goes_over_from_one_allowance_to_the_other()
     {
         var cut = Cut(_ => Stadium(), ("bottom", In(1)), ("right", In(0, 4))).Cut;
-        var step = cut.Edges.Single(edge => edge.Name == "step to right");
+        Assert.DoesNotContain(cut.Edges, edge => edge.Name == "step to right");
+        var right = cut.Edges.Single(edge => edge.Name == "right");
+        Assert.Equal(new Point(In(13), -In(1)), right.Start);
+        var stitch = Stadium();
+        var middle = stitch.Mark("right", stitch.LengthOf("right").Over(2), In(0, 4)).Outward;
+        var (centre, radius) = CircleOf(cut, "right");
         Assert.Equal(
-            (new Point(In(13), -In(1)), new Point(In(13), -In(0, 4))),
-            (step.Start, cut.Edges.Single(edge => edge.Name == "right").Start)
+            radius,
+            Math.Sqrt(Math.Pow(Mm(middle.X) - centre.X, 2) + Math.Pow(Mm(middle.Y) - centre.Y, 2)),
+            0.01
         );
+    }
+
+    private static double Mm(Length length) => length.Ticks / 3840.0;
+
+    // From the ends of an arc over its chord, and its radius.
+    private static ((double X, double Y) Centre, double Radius) CircleOf(Outline outline, string edge)
+    {
+        var at = outline.Edges.ToList().FindIndex(each => each.Name == edge);
+        var (a, b) = (outline.Edges[at].Start, outline.Edges[(at + 1) % outline.Edges.Count].Start);
+        var (dx, dy, r) = (Mm(b.X - a.X), Mm(b.Y - a.Y), Mm(outline.Edges[at].Radius!.Value));
+        var chord = Math.Sqrt((dx * dx) + (dy * dy));
+        var foot = Math.Sqrt(Math.Max(0, (r * r) - (chord * chord / 4))) * (outline.Edges[at].Large ? -1 : 1);
+        return ((Mm(a.X) + (dx / 2) - (foot * dy / chord), Mm(a.Y) + (dy / 2) + (foot * dx / chord)), r);
     }
 
     [Fact]
@@ -276,25 +298,27 @@ public class OutlineTests
             1e-4
         );
 
-    // An outline offset a third time has two steps to an edge already: a straight run into a half circle, wider there
-    // by an inch.
+    // An outline offset a third time has two steps to an edge already: two quarters of a circle, the second wider by an
+    // inch.
     [Fact]
     public void Each_step_has_a_name_of_its_own()
     {
         static Length In(int n) => Length.Inches(n);
-        var stadium = new Outline([
+        var rounded = new Outline([
             new("bottom", new(In(0), In(0))),
-            new("cap", new(In(10), In(0)), In(5)),
+            new("quarter", new(In(10), In(0)), In(5)),
+            new("cap", new(In(15), In(5)), In(5)),
             new("step to cap", new(In(10), In(10))),
             new("another step to cap", new(In(0), In(10))),
         ]);
-        var piece = new Piece("p", "p", 1, new Dictionary<string, Working>(), _ => stadium)
+        var piece = new Piece("p", "p", 1, new Dictionary<string, Working>(), _ => rounded)
         {
             Allowances = new Dictionary<string, Working> { ["cap"] = Working.Of("a", "a", In(1)) },
         };
         Assert.Equal(
             [
                 "bottom",
+                "quarter",
                 "another another step to cap",
                 "cap",
                 "step to step to cap",

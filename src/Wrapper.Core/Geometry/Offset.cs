@@ -5,7 +5,8 @@ namespace Wrapper.Core.Geometry;
 /// <summary>
 /// The true offset of an outline, each edge by its own allowance, with mitred corners; arcs stay arcs. A boxed corner's
 /// cut-out comes out of this as craft §3 has it: <c>c = G − s + a</c>, since the sides of the notch move in by
-/// <c>s</c>.
+/// <c>s</c>. A round corner between straight sides goes over from the allowance of the one to that of the other, its own
+/// in its middle, without a step.
 /// </summary>
 internal static class Offset
 {
@@ -28,9 +29,23 @@ internal static class Offset
             var before = (at + count - 1) % count;
             var edge = outline.Edges[at];
             var (own, previous) = (allowance(edge.Name), allowance(outline.Edges[before].Name));
+            if (Blended(outline, at, allowance) is { } blended)
+            {
+                edges.Add(
+                    edge with
+                    {
+                        Start = blended.Start,
+                        Radius = blended.Radius,
+                        Outward = blended.Outward,
+                        Large = blended.Large,
+                    }
+                );
+                continue;
+            }
             var (end, start) = Corner(
                 outline.Curve(before),
-                previous.ToMillimetres(),
+                // Beside a round corner that goes over into it, a straight side ends and starts at its own allowance.
+                (Blended(outline, before, allowance) is null ? previous : own).ToMillimetres(),
                 outline.Curve(at),
                 own.ToMillimetres()
             );
@@ -46,6 +61,47 @@ internal static class Offset
     // An outline that is offset again has steps already: each gets a name of its own.
     private static string Unused(string step, Outline outline) =>
         outline.Has(step) ? Unused($"another {step}", outline) : step;
+
+    // The raw edge of a round corner whose straight neighbours and itself have unequal allowances: the circle through its
+    // start at the one's allowance, its middle at its own and its end at the other's. Null for any other edge.
+    private static Edge? Blended(Outline outline, int at, Func<string, Length> allowance)
+    {
+        var count = outline.Edges.Count;
+        var (curve, before, after) = (
+            outline.Curve(at),
+            outline.Curve((at + count - 1) % count),
+            outline.Curve((at + 1) % count)
+        );
+        if (
+            curve.Radius is null
+            || before.Radius is not null
+            || after.Radius is not null
+            || !IsSmooth(before, curve)
+            || !IsSmooth(curve, after)
+        )
+            return null;
+        var own = allowance(outline.Edges[at].Name);
+        var (first, last) = (
+            allowance(outline.Edges[(at + count - 1) % count].Name),
+            allowance(outline.Edges[(at + 1) % count].Name)
+        );
+        if (first == own && last == own)
+            return null;
+        Vec Out(double share, Length by) => curve.At(share) + (by.ToMillimetres() * curve.Direction(share).Right());
+        var (a, m, b) = (Out(0, first), Out(0.5, own), Out(1, last));
+        var twice = (m - a).Cross(b - a);
+        if (Math.Abs(twice) < 1e-6)
+            return null; // as good as straight
+        var radius = (m - a).Size * (b - m).Size * (b - a).Size / (2 * Math.Abs(twice));
+        return outline.Edges[at] with
+        {
+            Start = Snap(a),
+            Radius = Length.Snap(radius),
+            Outward = twice > 0,
+            // Its ends are seen from its middle at an acute angle where it is over half a circle (Thales).
+            Large = (a - m).Dot(b - m) > 0,
+        };
+    }
 
     // Where the offset of a ends and that of b starts: one point, or two when they meet smoothly at unequal distances.
     private static (Point End, Point Start) Corner(Curve a, double byA, Curve b, double byB)
