@@ -610,4 +610,31 @@ public sealed class ApiTests(Host host) : IClassFixture<Host>
                     .Any(caution => ((string)caution!).StartsWith("Shears", StringComparison.Ordinal))
         );
     }
+
+    // A pad 18 in front, 14 behind, 16 deep, seams 1/2: its back corners lie 2 1/8 and 17 in, and every figure says how.
+    [Fact]
+    public async Task Setting_out_tells_how_its_figures_come_about()
+    {
+        var item = await Item("box-cushion-strip", ("choices", "shape", "tapered"), ("choices", "stations", "0"));
+        (item["measures"]!["W"], item["measures"]!["B"], item["measures"]!["L"]) = (
+            Entry("18"),
+            Entry("14"),
+            Entry("16")
+        );
+        item["choices"]!["ease"] = Entry("exact");
+        var (status, draft) = await host.Post("/api/draft", new JsonObject { ["item"] = item, ["unit"] = "in" });
+        Assert.Equal(HttpStatusCode.OK, status);
+        var working = draft["pattern"]!["pieces"]![0]!["settingOut"]!["working"]!
+            .AsArray()
+            .Select(line => (string)line!)
+            .ToList();
+        Assert.Contains(
+            "3 = stitch corner at 16 9/16, 16 1/2, 1/2 out from right, 1/2 out from back = 17 along, 17 across",
+            working
+        );
+        Assert.Contains(
+            working,
+            line => line.StartsWith("1 to 3 straight across = √(17² + 17²) = 24 1/16", StringComparison.Ordinal)
+        );
+    }
 }

@@ -7,7 +7,8 @@ namespace Wrapper.Server.Drafts;
 /// <summary>
 /// The figures by which a piece's cut line is chalked: corners from the squared lower edge of its box, sides, curves,
 /// diagonals to check, marks along the cut edge. All to the nearest mark of the tape. Of a piece that is cut as a rough
-/// rectangle (<c>expected</c>) they are those of the line to expect, as it lies on that rectangle.
+/// rectangle (<c>expected</c>) they are those of the line to expect, as it lies on that rectangle. <c>working</c> tells
+/// how each comes about.
 /// </summary>
 public sealed record SettingOutView(
     IReadOnlyList<SetPointView> Corners,
@@ -15,7 +16,8 @@ public sealed record SettingOutView(
     IReadOnlyList<SetDiagonalView> Diagonals,
     IReadOnlyList<SetMarkView> Marks,
     IReadOnlyList<SetLineView> Lines,
-    bool Expected
+    bool Expected,
+    IReadOnlyList<string> Working
 )
 {
     internal static SettingOutView Of(Piece piece, JobUnit unit)
@@ -50,7 +52,8 @@ public sealed record SettingOutView(
             [.. set.Diagonals.Select(line => new SetDiagonalView(line.From, line.To, At(line.Length)))],
             [.. set.Marks.Select(mark => new SetMarkView(mark.What, mark.From, mark.Side, At(mark.Along)))],
             [.. set.Lines.Select(line => new SetLineView(line.Kind, Point(line.From), Point(line.To)))],
-            set.Expected
+            set.Expected,
+            SettingOutWorking.Of(piece, set, unit)
         );
     }
 }

@@ -1378,7 +1378,8 @@ export interface components {
         /**
          * @description The figures by which a piece's cut line is chalked: corners from the squared lower edge of its box, sides, curves,
          *     diagonals to check, marks along the cut edge. All to the nearest mark of the tape. Of a piece that is cut as a rough
-         *     rectangle (`expected`) they are those of the line to expect, as it lies on that rectangle.
+         *     rectangle (`expected`) they are those of the line to expect, as it lies on that rectangle. `working` tells
+         *     how each comes about.
          */
         SettingOutView: {
             corners: components["schemas"]["SetPointView"][];
@@ -1387,6 +1388,7 @@ export interface components {
             marks: components["schemas"]["SetMarkView"][];
             lines: components["schemas"]["SetLineView"][];
             expected: boolean;
+            working: string[];
         };
         /** @description One line to take to the shop: what, which, how much as it is sold, and the items that it is for. */
         ShoppingLine: {

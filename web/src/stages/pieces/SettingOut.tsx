@@ -4,7 +4,7 @@ import s from './pieces.module.css'
 
 /** The figures by which the piece is chalked on cloth: corners from the squared edge, sides and curves, diagonals, marks. */
 export const SettingOut = memo(function SettingOut({ piece }: { piece: Piece }) {
-  const { corners, sides, diagonals, marks, lines, expected } = piece.settingOut
+  const { corners, sides, diagonals, marks, lines, expected, working } = piece.settingOut
   // Only what a square cannot draw by itself is told side by side.
   const curves = sides.filter((side) => side.curve)
   if (corners.length === 0 && marks.length === 0 && lines.length === 0) return null
@@ -135,6 +135,16 @@ export const SettingOut = memo(function SettingOut({ piece }: { piece: Piece }) 
           </table>
         )}
       </div>
+      {working.length > 0 && (
+        <details className={s.how}>
+          <summary>How these figures come about</summary>
+          <ul>
+            {working.map((line) => (
+              <li key={line}>{line}</li>
+            ))}
+          </ul>
+        </details>
+      )}
     </section>
   )
 })
