@@ -145,7 +145,7 @@ public class DeclarationTests
     // Foam to order follows the inner, not the cover: the outline's extents, larger in plan where it is over-cut.
     [Theory]
     [InlineData("shape=tee | W=28 | N=22 | L=24 | E=5 | ease=exact", 28, 24)]
-    [InlineData("shape=round | d=16 | ease=soft", 16, 16)]
+    [InlineData("shape=round | d=16 | ease=exact", 16, 16)]
     [InlineData("shape=bow | W=20 | L=18 | b=2 | ease=loose", 20, 20)]
     [InlineData("shape=curved-end | W=30 | L=20 | b=6 | ease=overcut", 31, 20.5)] // 1 in over 24 in, 1/2 in up to it
     public void Foam_to_order_has_the_extents_of_the_inner(string changes, double width, double length)
@@ -154,7 +154,23 @@ public class DeclarationTests
         decimal Foam(string side) =>
             Items.Inches(pattern.Notions.Single(notion => notion.Key == $"foam-{side}").Length!.Value);
         Assert.Equal(((decimal)width, (decimal)length, 4m), (Foam("width"), Foam("length"), Foam("thickness")));
+        // One block with its outline; none where the inner is soft, or there already.
+        Assert.Contains(
+            "outline of the inner",
+            pattern.Notions.First(notion => notion.Key == "foam-width").Note,
+            StringComparison.Ordinal
+        );
     }
+
+    [Theory]
+    [InlineData("box-cushion-strip", "W=30 | L=20 | T=4 | ease=soft")]
+    [InlineData("box-cushion-strip", "W=30 | L=20 | T=4 | inner=kept")]
+    [InlineData("mattress-gusset", "W=90 | L=75 | T=6")]
+    public void No_foam_is_ordered_where_the_inner_is_none(string makeUp, string changes) =>
+        Assert.DoesNotContain(
+            Items.Pattern(Items.Read(makeUp, JobUnit.Inch, changes)).Notions,
+            notion => notion.Key.StartsWith("foam", StringComparison.Ordinal)
+        );
 
     // Corner marks of a T's boxing, from the end of the zip on the left: 19 - 2 1/2, then 3, 5, 28, 5, 3.
     [Fact]

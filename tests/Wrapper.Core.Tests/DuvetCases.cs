@@ -91,4 +91,47 @@ public class DuvetCases
     [InlineData("W=76 | L=84 | ties=13", "choices.ties", "from 0 to 12")]
     public void Impossible_duvets_are_refused(string changes, string field, string reason) =>
         Cases.Refused("duvet-cover", changes, field, reason);
+
+    // Four buttons from 2 in within an opening of 40 1/2: 2, 14 1/6, 26 1/3 and 38 1/2 from where it begins.
+    [Fact]
+    public void Buttons_can_be_placed_from_the_ends_of_the_opening()
+    {
+        var front = Cases
+            .Draft("duvet-cover", "W=54 | L=78 | usable=108 | buttons=4 | buttonInset=2", JobUnit.Inch)
+            .Pattern!.Piece("front");
+        Assert.Equal(
+            [8.75m, 20.9167m, 33.0833m, 45.25m],
+            front.Notches.Where(notch => notch.What == "buttonhole").Select(notch => Items.Inches(notch.At))
+        );
+    }
+
+    // A sheet that is owned is never cut from the print: it takes a cloth that is named for it, or none.
+    [Fact]
+    public void A_ready_made_back_asks_for_a_cloth_of_its_own()
+    {
+        var draft = Cases.Draft("duvet-cover", "back=sheet | Y=80 | W=76 | L=84 | usable=118", JobUnit.Inch);
+        var item = Items.Read("duvet-cover", JobUnit.Inch, "back=sheet | Y=80 | W=76 | L=84");
+        var job = Core.Jobs.JobDocument.Empty("job", JobUnit.Inch) with
+        {
+            Items = [item],
+            Cloths = [LayTests.Cloth("118", false)],
+        };
+        var role = draft.Pattern!.Piece("back").Role;
+        Assert.Null(job.ClothOf(item, role));
+        Assert.Contains(
+            Items.Pattern(item).Remarks,
+            remark => remark.Text.Contains("never cut from", StringComparison.Ordinal)
+        );
+        Assert.Contains(
+            "80 in wide",
+            draft.Pattern.Notions.Single(notion => notion.Key == "sheet").Amount,
+            StringComparison.Ordinal
+        );
+        // As it was kept before it had a role of its own.
+        var older = item with
+        {
+            OtherCloths = new Dictionary<Core.Jobs.ClothRole, string> { [Core.Jobs.ClothRole.SecondFace] = "c9" },
+        };
+        Assert.Equal("c9", job.ClothOf(older, role));
+    }
 }

@@ -88,6 +88,9 @@ public sealed class Reading
     /// </summary>
     public Working Usable(ClothRole role = ClothRole.Face) => room(role).Usable.As("U", "usable width");
 
+    /// <summary>Whether some field could not be read by itself.</summary>
+    internal bool Unreadable { get; set; }
+
     /// <summary>The cloth of a role.</summary>
     public ClothRoom Room(ClothRole role) => room(role);
 

@@ -13,6 +13,8 @@ internal static class Marks
     // Marks nearer than this are one mark, and one this near to an edge's end is its corner.
     private static readonly Length Near = Length.Inches(0, 1, 16);
 
+    private const string ZipEnd = "zip end";
+
     /// <summary>The pattern with every mark that its seams ask for.</summary>
     public static Pattern Apply(Pattern pattern)
     {
@@ -24,10 +26,16 @@ internal static class Marks
     {
         List<Notch> marks = [.. piece.Notches];
         // A clip serves as a mark too, so clips come first.
-        foreach (var (_, notch) in asked.OrderByDescending(mark => mark.Notch.Clip))
+        foreach (
+            var (_, notch) in asked
+                .OrderByDescending(mark => mark.Notch.What.Length)
+                .ThenByDescending(mark => mark.Notch.Clip)
+        )
             if (
                 !marks.Any(other =>
-                    other.What == notch.What && other.Edge == notch.Edge && (other.At - notch.At).Abs() <= Near
+                    (other.What == notch.What || other.What == ZipEnd)
+                    && other.Edge == notch.Edge
+                    && (other.At - notch.At).Abs() <= Near
                 )
             )
                 marks.Add(notch);
@@ -53,7 +61,7 @@ internal static class Marks
                 && end > Near
                 && pattern.Piece(run.Piece).Stitch.LengthOf(run.Edge) - end > Near
             )
-                yield return (run.Piece, new Notch(run.Edge, end));
+                yield return (run.Piece, new Notch(run.Edge, end) { What = seam.Kind == SeamKind.Zip ? ZipEnd : "" });
         // A seam that starts in the middle of a curve starts nowhere that can be seen.
         foreach (var side in new[] { seam.OneSide, seam.OtherSide })
             if (side[0] is { From: null } first && pattern.Piece(first.Piece).Stitch.IsSmoothAt(first.Edge))

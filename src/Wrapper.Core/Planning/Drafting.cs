@@ -43,6 +43,23 @@ public sealed class Drafting
     /// </summary>
     public Draft Draft(Item item, JobUnit unit, Func<ClothRole, ClothRoom>? room = null)
     {
+        var draft = Drawn(item, unit, room);
+        // What cannot be read has examples of its own; what does not go together is tried.
+        return draft.Reading is not { Unreadable: false } || draft.Problems.Count == 0
+            ? draft
+            : draft with
+            {
+                Problems =
+                [
+                    .. draft.Problems.Select(problem =>
+                        Examples.Tried(problem, item, unit, other => Drawn(other, unit, room).Problems)
+                    ),
+                ],
+            };
+    }
+
+    private Draft Drawn(Item item, JobUnit unit, Func<ClothRole, ClothRoom>? room)
+    {
         if (Find(item.MakeUp) is not { } makeUp)
             return new Draft(
                 null,
@@ -51,7 +68,9 @@ public sealed class Drafting
                 [new Problem("makeUp", item.MakeUp, 0, "no such make-up", MakeUps[0].Key)]
             );
         var reading = new Reading(makeUp, item, unit, room);
-        if (reading.Problems.Count == 0)
+        if (reading.Problems.Count > 0)
+            reading.Unreadable = true;
+        else
             reading.Problems.AddRange(makeUp.Check(reading));
         if (reading.Problems.Count > 0)
             return new Draft(null, null, reading, reading.Problems);

@@ -95,7 +95,7 @@ public static class Shopping
         return
         [
             .. notions.Except(sides),
-            new Notion("foam", "foam", null) { Amount = $"{block} {LengthPrinter.Word(unit)}" },
+            new Notion("foam", "foam", null, Note: sides[0].Note) { Amount = $"{block} {LengthPrinter.Word(unit)}" },
         ];
     }
 

@@ -129,7 +129,7 @@ public abstract class BoxCushion : MakeUp
     private protected static IEnumerable<Notion> Basics(Reading reading)
     {
         foreach (var (name, working) in EaseSchools.Foam(reading))
-            yield return new Notion(name.Replace(' ', '-'), name, working);
+            yield return new Notion(name.Replace(' ', '-'), name, working, Note: OutlineShapes.OutlineOf(reading));
         foreach (var notion in EaseSchools.Stocking(reading))
             yield return notion;
     }

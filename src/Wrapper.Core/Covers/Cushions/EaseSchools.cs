@@ -55,6 +55,22 @@ internal static class EaseSchools
         Option.Of(WaddingWrap.Sides, "Round the front, and the sides", "Two pieces more, one for each side.")
     );
 
+    internal static readonly OptionChoice<InnerSource> Inner = Choice.Of(
+        "inner",
+        "Inner",
+        "Inner",
+        Option.Of(
+            InnerSource.Foam,
+            "New foam",
+            "Ordered as one block; none with the soft school, whose inner is no foam."
+        ),
+        Option.Of(
+            InnerSource.Kept,
+            "One that is there",
+            "A mattress, the old cushion, a feather inner: no foam is listed."
+        )
+    );
+
     private const string Group = "Ease";
 
     internal static readonly LengthChoice SnugBy = Amount(
@@ -108,6 +124,7 @@ internal static class EaseSchools
     public static readonly IReadOnlyList<Choice> Choices =
     [
         School,
+        Inner,
         WaddingRound,
         SnugBy,
         SoftBy,
@@ -174,6 +191,8 @@ internal static class EaseSchools
     /// </summary>
     public static IReadOnlyList<(string Name, Working Working)> Foam(Reading reading)
     {
+        if (reading.Chosen(School) is EaseSchool.Soft || reading.Chosen(Inner) is InnerSource.Kept)
+            return [];
         var seat = OutlineShapes.Of(reading);
         return
         [
@@ -261,4 +280,11 @@ internal enum WaddingWrap
     None,
     Front,
     Sides,
+}
+
+/// <summary>The answers to: Inner.</summary>
+internal enum InnerSource
+{
+    Foam,
+    Kept,
 }

@@ -263,9 +263,9 @@ public sealed class KnifeEdgePad : BoxCushion
         var inner = OutlineShapes.Of(reading);
         return
         [
-            new("foam-width", "foam width", inner.Width),
-            new("foam-length", "foam length", inner.Depth),
-            new("foam-thickness", "foam thickness", reading[BoxCushion.T]),
+            new("foam-width", "foam width", inner.Width, Note: OutlineShapes.OutlineOf(reading)),
+            new("foam-length", "foam length", inner.Depth, Note: OutlineShapes.OutlineOf(reading)),
+            new("foam-thickness", "foam thickness", reading[BoxCushion.T], Note: OutlineShapes.OutlineOf(reading)),
         ];
     }
 

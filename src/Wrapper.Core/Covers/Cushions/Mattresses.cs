@@ -70,6 +70,7 @@ internal static class Mattress
         choices.Select(choice =>
             choice == EaseSchools.School ? EaseSchools.School.StartingWith(EaseSchool.Loose)
             : choice == Cord.Corded ? Cord.Corded.StartingWith(Cording.None)
+            : choice == EaseSchools.Inner ? EaseSchools.Inner.StartingWith(InnerSource.Kept)
             : choice == BoxedSheet.Corners ? BoxedSheet.Corners.StartingWith(CornerSchool.StitchOff)
             : choice == BoxCushionStrip.Lengths ? BoxCushionStrip.Lengths with { Default = "3" }
             : choice

@@ -214,7 +214,21 @@ public sealed class DuvetCover : MakeUp
             Uses = [.. closing.Uses(length)],
             Finished = [("finished width", width), ("finished length", length), ("opening", closing.Opening)],
             Applied = [.. closing.Applied(Width(reading))],
-            Notions = [.. closing.Notions, .. TieNotions(reading)],
+            Notions =
+            [
+                .. sheet
+                    ?
+                    [
+                        new Notion("sheet", "ready-made sheet", null)
+                        {
+                            Amount = $"{reading.Say(reading[Y].Value)} wide, {reading.Say(beyond.Value)} long at least",
+                            Role = ClothRole.ReadyMade,
+                        },
+                    ]
+                    : Array.Empty<Notion>(),
+                .. closing.Notions,
+                .. TieNotions(reading),
+            ],
             Steps =
             [
                 Step.Cutting("Cut the panels, each with its own allowances at top and foot."),
@@ -245,6 +259,14 @@ public sealed class DuvetCover : MakeUp
                         new Remark(
                             "Measure the sheet after washing: it has shrunk by then, the cloth has not. Wash the cloth too, or enter what it shrinks."
                         ),
+                        .. reading.Room(ClothRole.ReadyMade).IsKnown
+                            ? Array.Empty<Remark>()
+                            :
+                            [
+                                new Remark(
+                                    "The back is the sheet itself, never cut from the cloth of the front: add it to the job's cloths as ready-made and name it for this cover on Buy, to see it laid; or use it as it is."
+                                ),
+                            ],
                     ]
                     : (Remark[])[],
                 .. closing.Remarks,

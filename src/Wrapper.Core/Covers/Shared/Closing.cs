@@ -42,6 +42,20 @@ internal sealed class Closing
         Note = "0: one to every 8 in (20 cm) of the opening. Shared out evenly, moved off panel joins.",
     };
 
+    internal static readonly LengthChoice Inset = Choice
+        .OfLength(
+            "buttonInset",
+            "First and last of them from the opening's ends",
+            Group,
+            Length.Zero,
+            0,
+            LengthLimits.UpTo(60, "2", "5", zero: true)
+        )
+        .AskedWhen(By, FootClosing.Holes, FootClosing.Loops, FootClosing.Snaps) with
+    {
+        Note = "0: half as far as they are apart.",
+    };
+
     internal static readonly LengthChoice FlapLength = Choice
         .OfLength("flap", "Flap", Group, Length.Inches(10), 250, LengthLimits.UpTo(40, "10", "25"))
         .AskedWhen(By, FootClosing.Flap) with
@@ -67,7 +81,7 @@ internal sealed class Closing
         places = kind is FootClosing.Holes or FootClosing.Loops or FootClosing.Snaps ? Places(width) : [];
     }
 
-    public static IReadOnlyList<Choice> Choices { get; } = [By, Button, Buttons, FlapLength];
+    public static IReadOnlyList<Choice> Choices { get; } = [By, Button, Buttons, Inset, FlapLength];
 
     public Working Opening { get; }
 
@@ -78,6 +92,8 @@ internal sealed class Closing
 
     public static IEnumerable<Problem> Check(Reading reading, Length width)
     {
+        if (2 * reading[Inset] >= width)
+            yield return reading.Refuse(Inset, "they would meet in the middle of the foot", "0");
         if (reading.Chosen(By) is FootClosing.Loops && reading[Button] >= width.Over(8))
             yield return reading.Refuse(
                 Button,
@@ -217,6 +233,12 @@ internal sealed class Closing
     }
 
     // The i-th of n at (i - 1/2) x O / n, moved off the joins of panels.
+    // The nth of so many, from the start of the opening: (n - 1/2) shares of it, or evenly between both insets.
+    private Length At(int n, int count) =>
+        reading[Inset] is { IsPositive: true } inset && count > 1
+            ? inset + ((n - 1) * (Opening.Value - (2 * inset))).Over(count - 1)
+            : ((2 * n - 1) * Opening.Value).Over(2 * count);
+
     private IReadOnlyList<Length> Places(Working width)
     {
         var step = Length.Inches(8);
@@ -227,7 +249,7 @@ internal sealed class Closing
         [
             .. Enumerable
                 .Range(1, count)
-                .Select(n => ((2 * n - 1) * Opening.Value).Over(2 * count))
+                .Select(n => At(n, count))
                 .Select(at =>
                     joins
                         .Where(join => (join - at).Abs() < Clear)

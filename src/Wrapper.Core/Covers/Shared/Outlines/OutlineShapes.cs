@@ -291,6 +291,14 @@ internal static class OutlineShapes
         return reading.Chosen(Hand) is HandSide.Left && Chosen(reading).HasHand ? LeftHanded(drawn) : drawn;
     }
 
+    /// <summary>The outline of the inner in words, where it is no plain rectangle; empty for one.</summary>
+    public static string OutlineOf(Reading reading) =>
+        Chosen(reading) is RectangleShape
+            ? reading.OrZero(CornerRadius) is { Value.IsPositive: true } r
+                ? $"corners rounded by {reading.Say(r.Value)}"
+                : ""
+            : $"{Chosen(reading).Name.ToLowerInvariant()}, cut to the outline of the inner";
+
     /// <summary>Whether every second cover is mirrored.</summary>
     public static bool InPairs(Reading reading) => Chosen(reading).HasHand && reading.Chosen(Hand) is HandSide.Pairs;
 
