@@ -160,6 +160,8 @@ public class SeatProperties
                         }
                     )
                     {
+                        if (pattern.Pieces.All(each => each.Key != piece))
+                            continue; // joined of several widths
                         var allowances = pattern.Piece(piece).Allowances;
                         var own = pattern
                             .Finished.Where(size => size.Name == "tuck-in at the arms")

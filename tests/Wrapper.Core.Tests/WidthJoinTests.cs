@@ -328,4 +328,26 @@ public class WidthJoinTests
         Assert.Equal([15m, 53m, 15m], parts.Select(part => pattern.Size(part.Key, "cut width")));
         Assert.True(SeamCheck.Of(pattern, Core.Lengths.JobUnit.Inch).Holds);
     }
+
+    // A wide seat on cloth of 53: the deck of 60 is joined of three, its joins with a seam's allowance, its own sides with
+    // ease and tuck-in; all stay rectangles.
+    [Fact]
+    public void Wide_pieces_of_a_slipcover_are_joined_and_stay_rough()
+    {
+        var pattern = Cases
+            .Draft(
+                "chair-slipcover",
+                "W=60 | S=21 1/2 | F=12 | A=9 | B=5 | U=5 | H=27 | K=5 | C=5 | usable=53",
+                Core.Lengths.JobUnit.Inch
+            )
+            .Pattern!;
+        var deck = pattern.Pieces.Where(piece => piece.Key.StartsWith("deck-", StringComparison.Ordinal)).ToList();
+        Assert.True(deck.Count > 1 && deck.All(part => part.IsRough && part.Cut.Edges.Count == 4));
+        Assert.Equal(
+            60 + (2 * (0.5m + 1.25m + 3)) + (2 * (deck.Count - 1) * 0.5m),
+            deck.Sum(part => pattern.Size(part.Key, "cut width"))
+        );
+        Assert.All(pattern.Pieces, piece => Assert.True(pattern.Size(piece.Key, piece.Sizes[0].Name) <= 53));
+        Assert.True(SeamCheck.Of(pattern, Core.Lengths.JobUnit.Inch).Holds);
+    }
 }

@@ -86,7 +86,8 @@ public sealed class Reading
     /// Usable width U of the cloth that pieces of <paramref name="role"/> are cut from (craft §10); of usual cloth
     /// while none is known.
     /// </summary>
-    public Working Usable(ClothRole role = ClothRole.Face) => room(role).Usable.As("U", "usable width");
+    public Working Usable(ClothRole role = ClothRole.Face) =>
+        room(role).Usable.As(makeUp.Measures.Any(measure => measure.Key == "U") ? "usable" : "U", "usable width");
 
     /// <summary>Whether some field could not be read by itself.</summary>
     internal bool Unreadable { get; set; }

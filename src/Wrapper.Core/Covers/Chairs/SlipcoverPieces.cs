@@ -135,6 +135,7 @@ internal sealed class SlipcoverPieces(Reading reading, ChairBody body)
         {
             Grain = grain,
             IsRough = true,
+            MayBeJoined = true,
             TurnedOver = quantity == 2,
             Note = note,
         };
@@ -155,6 +156,7 @@ internal sealed class SlipcoverPieces(Reading reading, ChairBody body)
         {
             Grain = grain,
             IsRough = true,
+            MayBeJoined = true,
             Allowances = Plain.Sides.ToDictionary(side => side, side => Side(key, side, tucked.Contains(side))),
             TurnedOver = quantity == 2,
             Note = note,
@@ -178,6 +180,7 @@ internal sealed class SlipcoverPieces(Reading reading, ChairBody body)
         {
             Grain = grain,
             IsRough = true,
+            MayBeJoined = true,
             TurnedOver = true,
             Note = "Eased or pleated to the arm's shape on the chair; its upper end is turned in.",
         };
@@ -210,6 +213,7 @@ internal sealed class SlipcoverPieces(Reading reading, ChairBody body)
             ) with
             {
                 Grain = grain,
+                MayBeJoined = true,
                 Role = ClothRole.Contrast,
             };
     }

@@ -378,6 +378,18 @@ internal static class WidthJoins
             allowances.TryAdd(edge, usual);
         foreach (var join in (string[])["left join", "right join"])
             allowances[join] = reading.EdgeAllowance(EdgeAllowances.Seam, key, join);
+        // A rough piece is cut as a rectangle: its sides have allowances, and those towards a join a seam's.
+        if (piece.IsRough)
+        {
+            allowances = piece.Allowances.ToDictionary(
+                side => side.Key,
+                side => reading.Own(key, side.Key, side.Value)
+            );
+            if (slab > 0)
+                allowances["left"] = reading.EdgeAllowance(EdgeAllowances.Seam, key, "left");
+            if (slab < places.Count)
+                allowances["right"] = reading.EdgeAllowance(EdgeAllowances.Seam, key, "right");
+        }
         var width =
             slab == 0 ? places[0]
             : slab == places.Count ? Finished(piece, "width", 2) - places[^1]
@@ -385,6 +397,7 @@ internal static class WidthJoins
         var part = new Piece(key, name, piece.Quantity, dimensions, d => Drawn(d, piece.Shape))
         {
             Allowances = allowances,
+            IsRough = piece.IsRough,
             UncutShape = piece.UncutShape is { } uncut ? d => Drawn(d, uncut) : null,
             Grain = piece.Grain,
             Role = slab > 0 && IsJoinedByStrip(piece, reading) ? ClothRole.JoinStrip : piece.Role,
