@@ -634,7 +634,7 @@ public sealed class ApiTests(Host host) : IClassFixture<Host>
         );
         Assert.Contains(
             working,
-            line => line.StartsWith("1 to 3 straight across = √(17² + 17²) = 24 1/16", StringComparison.Ordinal)
+            line => line.StartsWith("1 to 3 straight across = root of (17² + 17²) = 24 1/16", StringComparison.Ordinal)
         );
     }
 }

@@ -63,6 +63,8 @@ test('what is typed while the server is down is kept and sent when it is back', 
 
 test('everything is backed up from the list of jobs', async ({ page }) => {
   await page.goto('/')
+  // The list pushes the button down when it comes.
+  await expect(page.getByRole('region', { name: 'Jobs' }).getByRole('listitem').first()).toBeVisible()
   await page.getByRole('button', { name: 'Back up everything' }).click()
   await expect(page.getByText(/Backed up as wrapper-\d{8}-\d{6}-\d{3}\.db/)).toBeVisible()
 })

@@ -15,7 +15,7 @@ internal static class SettingOutWorking
         string Across(string from, string to)
         {
             var (one, other) = (at[from], at[to]);
-            return $"√({Say((other.Along - one.Along).Abs())}² + {Say((other.Across - one.Across).Abs())}²)";
+            return $"root of ({Say((other.Along - one.Along).Abs())}² + {Say((other.Across - one.Across).Abs())}²)";
         }
         return
         [

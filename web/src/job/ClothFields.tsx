@@ -1,7 +1,6 @@
 import { Button, Input, Segmented, Select } from 'antd'
 import { useMemo, useRef } from 'react'
 import { newId, unitWord, type Cloth, type ClothPlan } from '../api/client'
-import { Behaves } from './Behaves'
 import { EntryField } from './EntryField'
 import { Prices } from './Prices'
 import { useClothEdit } from './useClothEdit'
@@ -158,7 +157,6 @@ export function ClothFields({ cloth, planned, show, priced }: Props) {
           onChange={(way) => edit({ oneWay: way === 'one' }, '')}
         />
       )}
-      {!priced && <Behaves cloth={cloth} edit={edit} />}
       {priced && !article && !made && <Prices cloth={cloth} planned={planned} edit={edit} />}
       {planned?.used === false && (
         <Button

@@ -142,12 +142,10 @@ public sealed class BoxCushionFolded : BoxCushion
         var closing = new Step(
             zip switch
             {
-                _ when beside.Count > 0 =>
-                    "Sew the back seam from both sides up to where the zip ends, then the zip between, both sides from the same end; bar-tack each end. Leave it part open.",
+                _ when beside.Count > 0 => ZipSteps.Inside("Leave it part open."),
                 ZipSchool.Full =>
                     "Sew the zip across the back, both sides from the same end, its slider left in the middle: the corner seams oversew its ends.",
-                ZipSchool.Round =>
-                    "Sew the zip across the back and round both corners, both sides from the same end; bar-tack the ends. Leave it part open.",
+                ZipSchool.Round => ZipSteps.Round("Leave it part open."),
                 _ =>
                     "Sew the zip across the back, both sides from the same end; bar-tack each end, clear of the corners. Leave it part open.",
             },

@@ -161,10 +161,8 @@ public class BoxCushionTwoPanels : BoxCushion
         var closing = new Step(
             reading.Chosen(Zips) switch
             {
-                ZipSchool.Inside =>
-                    "Sew the back seam from both sides up to where the zip ends, then the zip between, both sides from the same end; bar-tack each end. Open it.",
-                ZipSchool.Round =>
-                    "Sew the zip across the back and round both corners, both sides from the same end; bar-tack each end. Open it.",
+                ZipSchool.Inside => ZipSteps.Inside("Open it."),
+                ZipSchool.Round => ZipSteps.Round("Open it."),
                 _ =>
                     "Sew the zip into the back edges, both sides from the same end, its slider left in the middle: the corner seams cross its ends. Open it.",
             },

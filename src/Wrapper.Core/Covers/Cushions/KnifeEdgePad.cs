@@ -217,10 +217,7 @@ public sealed class KnifeEdgePad : BoxCushion
         ];
         if (zipped)
             steps.Add(
-                new(
-                    $"{(beside.Count > 0 ? "Sew the back seam from both sides up to where the zip ends, then the zip between" : "Sew the zip across the back and round both corners")}, both sides from the same end; bar-tack each end. Open it.",
-                    ["zip", .. beside]
-                )
+                new(beside.Count > 0 ? ZipSteps.Inside("Open it.") : ZipSteps.Round("Open it."), ["zip", .. beside])
             );
         var (from, to) = zipped ? ("one end of the back", "the other") : ("the opening", "the opening");
         steps.Add(

@@ -50,6 +50,18 @@ internal static class ZipSchools
         .AskedWhen(School, ZipSchool.Inside);
 }
 
+/// <summary>How such a zip is sewn in (craft §4.7).</summary>
+internal static class ZipSteps
+{
+    /// <summary>Both halves of the back seam first, the zip between; open then, as <paramref name="left"/> says.</summary>
+    public static string Inside(string left) =>
+        $"Sew the back seam from both sides up to where the zip ends, then the zip between, both sides from the same end; bar-tack each end. {left}";
+
+    /// <summary>Across the back and on along both sides; open then, as <paramref name="left"/> says.</summary>
+    public static string Round(string left) =>
+        $"Sew the zip across the back and round both corners, both sides from the same end; bar-tack each end. {left}";
+}
+
 /// <summary>The answers to: Zip.</summary>
 internal enum ZipSchool
 {

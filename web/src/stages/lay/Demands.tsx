@@ -1,5 +1,6 @@
 import { Button, Segmented } from 'antd'
 import { newId, type Cloth, type Entry, type Flaw } from '../../api/client'
+import { Behaves } from '../../job/Behaves'
 import { ClothEntry, type ClothGroup } from '../../job/ClothEntry'
 import { useUnit } from '../../job/scene'
 import { Folded } from '../../parts/Folded'
@@ -24,6 +25,7 @@ export function Demands({ cloth, planned, edit }: ClothGroup) {
   const printed = [cloth.repeatAlong, cloth.repeatAcross].some((entry) => (entry?.typed ?? '') !== '')
   const asked =
     cloth.flaws.length > 0 ||
+    cloth.behaves.length > 0 ||
     cloth.gap !== null ||
     cloth.repeatAlong !== null ||
     cloth.repeatAcross !== null ||
@@ -32,8 +34,13 @@ export function Demands({ cloth, planned, edit }: ClothGroup) {
     cloth.shrinksAlong !== ''
   const wrong = planned?.problems.find((each) => each.field === `cloths.${cloth.id}.spread`)
   return (
-    <Folded className={s.demands} summary="Repeat, gap, flaws, shrinkage, folding and tearing" asked={asked}>
+    <Folded
+      className={s.demands}
+      summary="Repeat, gap, flaws, how it behaves, shrinkage, folding and tearing"
+      asked={asked}
+    >
       <div className="cloth-fields">
+        <Behaves cloth={cloth} edit={edit} />
         {(['gap', 'repeatAlong', 'repeatAcross'] as const).map((key) => (
           <ClothEntry
             key={key}
