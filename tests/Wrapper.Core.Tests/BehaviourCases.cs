@@ -132,4 +132,71 @@ public class BehaviourCases
             },
             iter: 150
         );
+
+    // A make-up that tells no steps of its own still has its cloth washed, then cut, then finished.
+    [Fact]
+    public void Where_no_steps_are_told_the_cloth_brings_its_own()
+    {
+        var drafting = new Planning.Drafting([new Square()]);
+        var draft = drafting.Draft(
+            drafting.MakeUps[0].UsualItem("a", "a", JobUnit.Inch),
+            JobUnit.Inch,
+            _ => new ClothRoom(Working.Of("U", "usable width", Length.Inches(53)))
+            {
+                Name = "Moss linen",
+                Behaves = [ClothTrait.Washable, ClothTrait.Frays, ClothTrait.Thick],
+            }
+        );
+        var steps = draft.Pattern!.Steps;
+        Assert.Equal(["Wash", "Cut", "Finish"], steps.Select(step => step.Text.Split(',', ' ')[0]));
+        Assert.Contains(
+            steps[1].Cautions,
+            caution => caution.Text.Contains("two layers at most", StringComparison.Ordinal)
+        );
+    }
+
+    private sealed class Square : MakeUp
+    {
+        private static readonly Measure A = new(
+            "A",
+            "side",
+            "Along one side.",
+            LengthLimits.Item,
+            Usual: Length.Inches(9)
+        );
+
+        public override string Key => "square";
+
+        public override string Name => "Square";
+
+        public override string Family => "Square";
+
+        public override string Suits => "For a test.";
+
+        public override IReadOnlyList<Measure> Measures { get; } = [A];
+
+        public override IReadOnlyList<Choice> Choices { get; } = [];
+
+        public override IReadOnlyList<AllowanceDeclaration> Allowances { get; } = [];
+
+        public override Sketch Sketch(Reading reading) => new([], []);
+
+        public override IEnumerable<Problem> Check(Reading reading) => [];
+
+        public override Pattern Draft(Reading reading) =>
+            new()
+            {
+                Pieces =
+                [
+                    new Piece(
+                        "square",
+                        "square",
+                        1,
+                        new Dictionary<string, Working> { ["a"] = reading[A] },
+                        d => Core.Geometry.Outline.Rectangle(d["a"], d["a"])
+                    ),
+                ],
+                Seams = [],
+            };
+    }
 }

@@ -122,6 +122,11 @@ public class SettingOutCases
             mark => mark.What == "cord start"
         );
         Assert.Equal(("back", 15.5), (start.Side, Inches(start.Along)));
+        // With round corners too the cord starts in the back, never in an arc.
+        Assert.Contains(
+            Of("knife-edge-pad", "W=20 | L=18 | T=2 | r=3 | edgeCord=both", "panel").Marks,
+            mark => (mark.What, mark.Side) == ("cord start", "back")
+        );
         Assert.DoesNotContain(
             Of("box-cushion-strip", "W=30 | L=20 | T=4 | cord=none", "panel").Marks,
             mark => mark.What == "cord start"

@@ -123,4 +123,17 @@ public class ShoppingCases
         };
         Assert.Equal(tight, Buying.Of(Length.Inches(0, halfInches, 2), new ClothReading(cloth, JobUnit.Inch)).IsTight);
     }
+
+    // A cap 48 x 20 x 3/4 with an obstacle: its hem 136 + 2 x 2 1/2 up and down = 141, x 3/4 + 1 = 106 3/4 of elastic, and a
+    // strap of 11 3/4: 118 1/2 in of one width, by quarters of a yard 126.
+    [Fact]
+    public void What_is_sold_as_one_thing_is_added_up_whatever_it_is_for()
+    {
+        var list = List(
+            JobUnit.Inch,
+            "1/8 yd",
+            Items.Read("elastic-cap", JobUnit.Inch, "W=48 | L=20 | T=3/4 | obstacles=1 | side1=front | x1=12 | y1=6")
+        );
+        Assert.Equal("3 1/2 yd", Assert.Single(list, line => line.Name == "elastic, 1/4 in wide").Amount);
+    }
 }

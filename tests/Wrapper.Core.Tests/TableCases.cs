@@ -294,4 +294,21 @@ public class TableCases
                 .Remarks.Count(remark => remark.Always);
         Assert.Equal((1, 0), (Always(""), Always(" | for=bed")));
     }
+
+    [Theory]
+    [InlineData("serged", "Serge the edge over the cord, from the square end round to")]
+    [InlineData("casing", "left at the square end; draw the cord through")]
+    public void A_cord_in_a_board_starts_at_the_square_end(string edge, string says) =>
+        Assert.Contains(
+            Items
+                .Pattern(
+                    Items.Read(
+                        "traced-board",
+                        Core.Lengths.JobUnit.Inch,
+                        $"W=15 | B=15 | L=48 | T=1 | stations=0 | sides=straight | edge={edge}"
+                    )
+                )
+                .Steps,
+            step => step.Text.Contains(says, StringComparison.Ordinal)
+        );
 }

@@ -17,14 +17,14 @@ public sealed record ItemPlan(Item Item, int Number, Draft Draft, IReadOnlyDicti
     /// <summary>The label of a piece: item number and letter, <c>2c</c>.</summary>
     public string Label(string piece) => $"{Number}{Letters[piece]}";
 
-    /// <summary>Every item of <paramref name="job"/> drafted, in order.</summary>
+    /// <summary>Every item of <paramref name="job"/>, its made cloths resolved, drafted in order.</summary>
     internal static List<ItemPlan> AllOf(JobDocument job, Drafting drafting, CancellationToken cancel) =>
         [
             .. job.Items.Select(
                 (item, at) =>
                 {
                     cancel.ThrowIfCancellationRequested();
-                    return Of(item, at + 1, drafting, job);
+                    return OnCloths(item, at + 1, drafting, job);
                 }
             ),
         ];
@@ -33,10 +33,12 @@ public sealed record ItemPlan(Item Item, int Number, Draft Draft, IReadOnlyDicti
     /// Drafts one item as number <paramref name="number"/> of <paramref name="job"/>, to the cloths that it is cut
     /// from.
     /// </summary>
-    public static ItemPlan Of(Item item, int number, Drafting drafting, JobDocument job)
+    public static ItemPlan Of(Item item, int number, Drafting drafting, JobDocument job) =>
+        OnCloths(item, number, drafting, MadeCloths.Resolved(job, drafting));
+
+    private static ItemPlan OnCloths(Item item, int number, Drafting drafting, JobDocument job)
     {
-        var sized = MadeCloths.Resolved(job, drafting);
-        var draft = drafting.Draft(item, job.Unit, role => Room(item, role, sized));
+        var draft = drafting.Draft(item, job.Unit, role => Room(item, role, job));
         var letters = (draft.Pattern?.Pieces ?? [])
             .Select((piece, at) => (piece.Key, Letter: Letter(at)))
             .ToDictionary(pair => pair.Key, pair => pair.Letter);

@@ -40,7 +40,13 @@ public static class Shopping
         [
             .. plan.Cloths.SelectMany(cloth => Cloths(cloth, plan, job)),
             .. from each in asked
-            group each by (each.Notion.Key, each.Name, each.Note, each.Stretch) into like
+            // What is sold as one thing is added up, whatever it is for.
+            group each by (
+                Key: each.Notion.SoldAs.Length > 0 ? "" : each.Notion.Key,
+                each.Name,
+                each.Note,
+                each.Stretch
+            ) into like
             select new ShoppingLine(
                 like.Key.Name,
                 like.Key.Note,

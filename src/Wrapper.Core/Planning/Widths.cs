@@ -96,6 +96,7 @@ public static class Widths
             Cloths = [.. job.Cloths.Select(each => each == own ? cloth : each)],
             Items = [.. job.Items.Select(item => Lying(item, own, lying, job))],
         };
+        changed = MadeCloths.Resolved(changed, drafting);
         var items = ItemPlan.AllOf(changed, drafting, cancel);
         var plan = ClothPlan.Of(cloth, items, changed, lay: true, kept, cancel);
         var joins = items

@@ -26,6 +26,8 @@ internal static class Behaviour
         List<Step> steps = [.. pattern.Steps];
         // Widths that are joined first are cut before the rest.
         var cut = steps.FindIndex(step => step.Does.HasFlag(Doing.Cutting));
+        if (cut < 0)
+            steps.Insert(cut = 0, Step.Cutting("Cut all pieces."));
         steps[cut] = steps[cut] with { Cautions = [.. steps[cut].Cautions, .. AtCutting(Those)] };
         var fraying = Those(ClothTrait.Frays, ClothTrait.Sheds);
         var edges = fraying.Count > 0 ? RawEdges(pattern, reading) : [];

@@ -178,13 +178,14 @@ internal static class Cord
         var marks = new List<(string Piece, Notch Notch)>();
         foreach (var line in corded.GroupBy(seam => seam.CordLine))
         {
-            var seam = line.LastOrDefault(each => each.Name.Contains("back", StringComparison.Ordinal)) ?? line.Last();
+            // At the back, where there is one.
+            var seam = line.LastOrDefault(each => each.OneSide.Concat(each.OtherSide).Any(IsBack)) ?? line.Last();
             var side = new[] { seam.OtherSide, seam.OneSide }.FirstOrDefault(runs =>
                 runs.Select(run => (run.Piece, run.Instance)).Distinct().Count() == 1
             );
             if (side is null || pattern.Piece(side[0].Piece).IsRough)
                 continue;
-            var run = side[line.Count() == 1 ? 0 : side.Count / 2];
+            var run = line.Count() == 1 ? side[0] : side.FirstOrDefault(IsBack) ?? side[side.Count / 2];
             var from = run.From ?? Length.Zero;
             var at = line.Count() == 1 ? from : from + pattern.LengthOf(run).Over(2);
             marks.Add((run.Piece, new Notch(run.Edge, at) { What = "cord start" }));
@@ -202,6 +203,8 @@ internal static class Cord
             ),
         ];
     }
+
+    private static bool IsBack(Run run) => run.Edge == "back";
 
     // Read off the corded edges: whichever curve is too tight for straight strips.
     private static IEnumerable<Remark> TightCurves(Pattern pattern, IEnumerable<Seam> corded)

@@ -225,7 +225,7 @@ public sealed class TracedBoard : MakeUp
         ).As("o", "outline moved out by");
         var outline = board.Grown(over);
         var cased = reading.Chosen(Edge) is CordEdge.Casing;
-        var start = IsTraced(reading) ? "at the straightest end" : "at the square end";
+        var start = IsTraced(reading) ? "the straightest end" : "the square end";
         Working Hem(string edge) =>
             cased
                 ? CordCasing.Allowance(reading, "cover", edge)
@@ -234,7 +234,7 @@ public sealed class TracedBoard : MakeUp
         {
             Allowances = outline.Outline.Edges.ToDictionary(edge => edge.Name, edge => Hem(edge.Name)),
             Grain = reading.Chosen(GrainChoices.Panels),
-            Note = $"The cord starts and ends {start}, 1 in (2.5 cm) apart.",
+            Note = $"The cord starts and ends at {start}, 1 in (2.5 cm) apart.",
         }.Measured(outline.Width, outline.Depth);
         var round = Working.Of("P", "round the edge as drawn", outline.Outline.Perimeter());
         return new Pattern
@@ -273,7 +273,7 @@ public sealed class TracedBoard : MakeUp
                 Step.Cutting("Cut the cover."),
                 new(
                     cased
-                        ? $"Turn the casing under and sew it, a gap of {reading.Say(StartGap)} left {start}; draw the cord through."
+                        ? $"Turn the casing under and sew it, a gap of {reading.Say(StartGap)} left at {start}; draw the cord through."
                         : $"Serge the edge over the cord, from {start} round to {reading.Say(StartGap)} before the start; leave a tail of half a foot at both ends.",
                     []
                 ),

@@ -73,7 +73,7 @@ function Asked({ cloth, planned }: { cloth: Cloth; planned: ClothPlan | undefine
     <div className={s.asked}>
       <Demands cloth={cloth} planned={planned} edit={edit} />
       {planned && planned.matches.length > 0 && <Matches matches={planned.matches} />}
-      {!cloth.articleLength && <Stock cloth={cloth} planned={planned} edit={edit} />}
+      {!cloth.articleLength && !cloth.madeBy && <Stock cloth={cloth} planned={planned} edit={edit} />}
       <AtTable cloth={cloth} planned={planned} edit={edit} />
     </div>
   )
@@ -203,7 +203,7 @@ const LaidCloth = memo(function LaidCloth({
         </p>
       )}
       <LongerSearch cloth={cloth} planned={planned} />
-      {!cloth.articleLength && <WidthsCompared cloth={cloth} />}
+      {!cloth.articleLength && !cloth.madeBy && <WidthsCompared cloth={cloth} />}
       <CuttingList lay={lay} items={items} cloth={cloth.id} name={cloth.name} wrongSideUp={side === 'wrong'} />
     </>
   )
