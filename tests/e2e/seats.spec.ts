@@ -249,6 +249,11 @@ test('a sofa is begun as a set: shared measurements once, wrong ones told and ke
     'end cushion, ear front to back, if any': '6',
   }
   for (const [name, typed] of Object.entries(sizes)) await page.getByLabel(name, { exact: true }).fill(typed)
+  // Another set has letters in common, and none of what was typed here.
+  await page.getByRole('radio', { name: 'Table with its chairs' }).check()
+  await expect(page.getByLabel('table, width')).toHaveValue('')
+  await page.getByRole('radio', { name: 'Sofa with its cushions' }).check()
+  await expect(page.getByLabel('between the arms')).toHaveValue('70')
   await page.getByRole('button', { name: 'Begin them all' }).click()
   await expect(page.getByRole('alert')).toContainText('For example 5')
   await page.getByLabel('seat cushion, thickness').fill('5')

@@ -33,14 +33,17 @@ export function AddItem({ close }: { close: () => void }) {
   const [name, setName] = useState('')
   const [problem, setProblem] = useState('')
   const set = sets.data?.find((each) => each.key === setOf(family))
-  const [typed, setTyped] = useState<Record<string, string>>({})
+  // Of each set by itself: sets have letters in common.
+  const [typed, setTyped] = useState<Record<string, Record<string, string>>>({})
   const [wrong, setWrong] = useState<Problem[]>([])
   const add = async () => {
     const makeUp = makeUps.find((each) => each.family === family)
     const { unit } = jobDocument
     const begin = async (): Promise<Item[]> => {
       if (set) {
-        const entries = Object.fromEntries(Object.entries(typed).map(([key, text]) => [key, { typed: text, unit }]))
+        const entries = Object.fromEntries(
+          Object.entries(typed[set.key] ?? {}).map(([key, text]) => [key, { typed: text, unit }]),
+        )
         const body = { set: set.key, id: newId(), name: name.trim() || (set.name.split(' ')[0] ?? ''), unit, entries }
         return answer(api.POST('/api/sets', { body }))
       }
@@ -90,7 +93,14 @@ export function AddItem({ close }: { close: () => void }) {
       >
         <fieldset>
           <legend className="unseen">Kind</legend>
-          <Radio.Group name="family" value={family} onChange={(event) => setFamily(event.target.value as string)}>
+          <Radio.Group
+            name="family"
+            value={family}
+            onChange={(event) => {
+              setFamily(event.target.value as string)
+              setWrong([])
+            }}
+          >
             {families.map((each) => (
               <Radio key={each.family} value={each.family}>
                 {each.family}
@@ -116,9 +126,9 @@ export function AddItem({ close }: { close: () => void }) {
           <SetFields
             set={set}
             unit={jobDocument.unit}
-            typed={typed}
+            typed={typed[set.key] ?? {}}
             type={(key, text) => {
-              setTyped((old) => ({ ...old, [key]: text }))
+              setTyped((old) => ({ ...old, [set.key]: { ...old[set.key], [key]: text } }))
               setWrong((old) => old.filter((each) => each.field !== key))
             }}
             problems={wrong}

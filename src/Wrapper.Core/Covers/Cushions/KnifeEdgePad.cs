@@ -21,9 +21,13 @@ public sealed class KnifeEdgePad : BoxCushion
         Option.Of(
             PadFilling.Foam,
             "A foam slab",
-            "The outline grows by half the thickness all round; the whole back is left open to put it in."
+            "The outline grows by half the thickness all round; closed by hand, the whole back is left open to put it in."
         ),
-        Option.Of(PadFilling.Loose, "Loose filling", "The outline stays as measured; a hand's width is left open.")
+        Option.Of(
+            PadFilling.Loose,
+            "Loose filling",
+            "The outline stays as measured; closed by hand, a hand's width is left open."
+        )
     );
 
     internal static readonly OptionChoice<PadClosing> Closing = Choice.Of(
