@@ -55,8 +55,39 @@ public class BehaviourCases
         var (across, along) = (plain.Size(piece.Key, "cut width"), plain.Size(piece.Key, "cut length"));
         Assert.Equal(1.1m * 4 * 2 * (across + along), Thread(finished) - Thread(plain), 3);
         var at = finished.Steps.ToList().IndexOf(Cutting(finished));
-        Assert.StartsWith("Finish the raw edges of Moss linen", finished.Steps[at + 1].Text, StringComparison.Ordinal);
+        Assert.Matches("^Finish the raw edges .*: zigzag Moss linen.$", finished.Steps[at + 1].Text);
         Assert.True(Making.Minutes.Of(finished) > Making.Minutes.Of(plain));
+    }
+
+    // Serging takes twelve times the way round both cut lines, in the colour of the cloth, off cones of its own: the
+    // thread of the seams stays as it was.
+    [Fact]
+    public void Serged_edges_take_thread_of_their_own()
+    {
+        var pattern = Items
+            .Drafting.Draft(
+                Items.Read("box-cushion-folded", JobUnit.Inch, "W=22 | L=20 | T=4 | corners=cut"),
+                JobUnit.Inch,
+                _ => new ClothRoom(Working.Of("U", "usable width", Length.Inches(53)))
+                {
+                    Name = "Moss linen",
+                    Behaves = [ClothTrait.Frays],
+                    EdgeFinish = EdgeFinish.Serging,
+                }
+            )
+            .Pattern!;
+        decimal Thread(Pattern of, string key) =>
+            Items.Inches(of.Notions.Single(notion => notion.Key == key).Length!.Value);
+        var round = pattern.Pieces.Sum(piece => piece.Quantity * Items.Inches(piece.Cut.Perimeter()));
+        Assert.Equal(13.2m * round, Thread(pattern, Making.Thread.SergingKey), 2);
+        Assert.Equal(
+            Thread(Of("box-cushion-folded", "W=22 | L=20 | T=4 | corners=cut", false), "thread"),
+            Thread(pattern, "thread")
+        );
+        Assert.Contains(
+            pattern.Steps,
+            step => step.Text.EndsWith("serge Moss linen with three threads.", StringComparison.Ordinal)
+        );
     }
 
     [Theory]
@@ -78,8 +109,11 @@ public class BehaviourCases
     [Fact]
     public void Outdoor_cloth_asks_for_outdoor_thread_and_a_coating_is_told()
     {
-        Assert.Equal("outdoor", Of(ClothTrait.Outdoor).Notions.Single(notion => notion.Key == "thread").Note);
-        Assert.Equal("", Of().Notions.Single(notion => notion.Key == "thread").Note);
+        Assert.Equal(
+            "to match Moss linen, outdoor",
+            Of(ClothTrait.Outdoor).Notions.Single(notion => notion.Key == "thread").Note
+        );
+        Assert.Equal("to match Moss linen", Of().Notions.Single(notion => notion.Key == "thread").Note);
         Assert.Contains(
             Of(ClothTrait.FlameResistantCoating).Remarks,
             remark =>

@@ -598,10 +598,7 @@ public sealed class ApiTests(Host host) : IClassFixture<Host>
             (string)steps[0]!["text"]!,
             StringComparison.Ordinal
         );
-        Assert.Contains(
-            steps,
-            step => ((string)step!["text"]!).StartsWith("Finish the raw edges of cloth", StringComparison.Ordinal)
-        );
+        Assert.Contains(steps, step => ((string)step!["text"]!).EndsWith(": zigzag cloth.", StringComparison.Ordinal));
         Assert.Contains(
             steps,
             step =>
@@ -636,5 +633,17 @@ public sealed class ApiTests(Host host) : IClassFixture<Host>
             working,
             line => line.StartsWith("1 to 3 straight across = root of (17² + 17²) = 24 1/16", StringComparison.Ordinal)
         );
+        // A mark along a straight edge: the zip goes 3 in round each corner, and half an inch of allowance.
+        var strip = draft["pattern"]!["pieces"]!
+            .AsArray()
+            .First(piece => (string)piece!["name"]! == "zip strip, half")!;
+        Assert.Equal(
+            new[] { "3", "4" }.Select(corner =>
+                $"clip on outer = 3 along the stitch line + 1/2 that the cut line's corner lies further out = 3 1/2 from {corner}"
+            ),
+            strip["settingOut"]!["working"]!.AsArray().Select(line => (string)line!)
+        );
+        var works = draft["pattern"]!["works"]!.AsArray();
+        Assert.Equal("1 time", (string)works.Single(work => (string)work!["name"]! == "filling")!["over"]!);
     }
 }

@@ -17,6 +17,9 @@ public sealed record ClothRoom(Working Usable)
     /// <summary>How it behaves.</summary>
     public IReadOnlyList<ClothTrait> Behaves { get; init; } = [];
 
+    /// <summary>How its raw edges are finished where they ravel.</summary>
+    public EdgeFinish EdgeFinish { get; init; }
+
     /// <summary>Whether what washing takes of it is reckoned with.</summary>
     public bool Shrinks { get; init; }
 

@@ -66,6 +66,9 @@ public sealed record JobCloth(
     /// <summary>How it behaves, in no order.</summary>
     public IReadOnlyList<ClothTrait> Behaves { get; init; } = [];
 
+    /// <summary>How its raw edges are finished where they ravel.</summary>
+    public EdgeFinish EdgeFinish { get; init; }
+
     /// <summary>Whether everything lies one way up, for a print or a pile.</summary>
     [JsonIgnore]
     public bool LiesOneWay => OneWay || Behaves.Contains(ClothTrait.Pile);

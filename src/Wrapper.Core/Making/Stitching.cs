@@ -26,12 +26,18 @@ public enum StitchKind
     Applied,
 
     /// <summary>A raw edge that is zigzagged so that it does not ravel.</summary>
-    EdgeFinish,
+    Zigzag,
+
+    /// <summary>A raw edge that is serged with three threads.</summary>
+    Serging,
 }
 
 /// <summary>One line that is stitched, and how often the machine runs along it.</summary>
 public sealed record StitchedLine(string Name, StitchKind Kind, Working Length, int Times)
 {
+    /// <summary>The cloth whose colour its thread has; empty while there is none.</summary>
+    public string Colour { get; init; } = "";
+
     /// <summary>The way that the machine runs.</summary>
     public Working Run => Times == 1 ? Length : Times * Length;
 }
@@ -49,20 +55,27 @@ public static class Stitching
                 .Uses.Where(use => use.Kind is EdgeUse.Hem or EdgeUse.Casing or EdgeUse.Elastic)
                 .GroupBy(use => use.Kind)
                 .Select(uses => OfEdges(pattern, uses)),
-            .. pattern.Applied.Select(applied => new StitchedLine(
-                applied.Name,
-                applied.Kind == AppliedKind.EdgeFinish ? StitchKind.EdgeFinish : StitchKind.Applied,
-                applied.Length,
-                applied.Kind == AppliedKind.Tape ? 2 : 1
-            )),
+            .. pattern.Applied.Select(OfApplied),
         ];
 
     /// <summary>The way that the machine runs along all of them.</summary>
     public static Working Run(Pattern pattern) => Sum.Of(Of(pattern).Select(line => line.Run));
 
-    /// <summary>The same along lines of lockstitch, or along raw edges that are zigzagged.</summary>
-    public static Working Run(Pattern pattern, bool zigzagged) =>
-        Sum.Of(Of(pattern).Where(line => (line.Kind == StitchKind.EdgeFinish) == zigzagged).Select(line => line.Run));
+    private static StitchedLine OfApplied(Applied applied) =>
+        new(
+            applied.Name,
+            applied.Kind switch
+            {
+                AppliedKind.Zigzag => StitchKind.Zigzag,
+                AppliedKind.Serging => StitchKind.Serging,
+                _ => StitchKind.Applied,
+            },
+            applied.Length,
+            applied.Kind == AppliedKind.Tape ? 2 : 1
+        )
+        {
+            Colour = applied.Colour,
+        };
 
     private static StitchedLine OfSeam(Seam seam) =>
         seam.Kind switch

@@ -11,8 +11,11 @@ public enum AppliedKind
     /// <summary>Hook-and-loop or tape, sewn down along both its edges.</summary>
     Tape,
 
-    /// <summary>Raw edges zigzagged, serged or bound.</summary>
-    EdgeFinish,
+    /// <summary>Raw edges zigzagged so that they do not ravel.</summary>
+    Zigzag,
+
+    /// <summary>The same, serged with three threads.</summary>
+    Serging,
 }
 
 /// <summary>Something sewn on along the finished cover: how long the line is.</summary>
@@ -20,4 +23,7 @@ public sealed record Applied(string Name, AppliedKind Kind, Working Length)
 {
     /// <summary>What to know when it is bought or sewn; empty for most.</summary>
     public string Note { get; init; } = "";
+
+    /// <summary>The cloth whose colour its thread has; empty for that of the seams.</summary>
+    public string Colour { get; init; } = "";
 }

@@ -47,6 +47,9 @@ public sealed record Pattern
     /// <summary>What kind of thread its cloths ask for; empty for the usual.</summary>
     public string ThreadNote { get; init; } = "";
 
+    /// <summary>The cloth whose colour the thread of its seams has; empty while it has none.</summary>
+    public string Colour { get; init; } = "";
+
     /// <summary>Whether every second cover is the mirror image of the first: left and right.</summary>
     public bool InPairs { get; init; }
 

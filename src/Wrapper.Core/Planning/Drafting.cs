@@ -103,7 +103,7 @@ public sealed class Drafting
                         OffTheRoll = true,
                     }),
                 .. pattern.Notions,
-                Making.Thread.Of(pattern),
+                .. Making.Thread.Of(pattern),
             ],
         };
 

@@ -111,6 +111,7 @@ public sealed record ItemPlan(Item Item, int Number, Draft Draft, IReadOnlyDicti
             {
                 Name = cloth.Name,
                 Behaves = cloth.Behaves,
+                EdgeFinish = cloth.EdgeFinish,
                 Shrinks = cloth.ShrinksAcross.Trim().Length > 0 || cloth.ShrinksAlong.Trim().Length > 0,
                 OneWay = cloth.LiesOneWay,
                 Article = reading.Article?.Value,

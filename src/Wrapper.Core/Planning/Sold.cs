@@ -9,6 +9,9 @@ internal static class Sold
     /// <summary>What a usual reel of thread holds.</summary>
     public static readonly Length Reel = Length.Millimetres(100_000);
 
+    /// <summary>What a usual cone of serging thread holds.</summary>
+    public static readonly Length Cone = Length.Millimetres(1_000_000);
+
     // Lengths in which made-up zips are usual, in inches and in centimetres; longer ones come as chain.
     private static readonly int[] InchZips =
     [
@@ -89,11 +92,14 @@ internal static class Sold
                 Length.Zero,
                 (sum, each) => sum + (each.Count * (each.Notion.Length?.Value ?? Length.Zero))
             );
-            if (first.Key == "thread")
+            if (first.Key == Making.Thread.Key)
             {
-                var reels = (total.Ticks + Reel.Ticks - 1) / Reel.Ticks;
+                var reels = Whole(total, Reel);
                 return $"{reels} {(reels == 1 ? "reel" : "reels")} of 100 m";
             }
+            // Each of the three threads runs off a cone of its own.
+            if (first.Key == Making.Thread.SergingKey)
+                return $"{3 * Whole(total, 3 * Cone)} cones of 1000 m";
             var amount = LengthPrinter.ShopLength(
                 total.UpTo(unit.IsInches() ? Length.Inches(9) : Length.Millimetres(100)),
                 unit
@@ -116,6 +122,8 @@ internal static class Sold
             .Where(size => size >= teeth)
             .Select(size => (Length?)size)
             .FirstOrDefault();
+
+    private static long Whole(Length total, Length each) => (total.Ticks + each.Ticks - 1) / each.Ticks;
 
     private static string MadeUp(IReadOnlyList<(Notion Notion, long Count)> zips, JobUnit unit) =>
         string.Join(

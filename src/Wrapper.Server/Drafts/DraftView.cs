@@ -152,7 +152,8 @@ public sealed record PatternView(
     IReadOnlyList<StepView> Steps,
     IReadOnlyList<Remark> Remarks,
     bool InPairs,
-    int Minutes
+    int Minutes,
+    IReadOnlyList<WorkView> Works
 )
 {
     internal static PatternView Of(ItemPlan plan, Pattern pattern, SeamReport seams, JobUnit unit) =>
@@ -202,7 +203,26 @@ public sealed record PatternView(
             ],
             pattern.Remarks,
             pattern.InPairs,
-            Core.Making.Minutes.Of(pattern)
+            Core.Making.Minutes.Of(pattern),
+            [.. Core.Making.Minutes.Works(pattern).Select(work => WorkView.Of(work, unit))]
+        );
+}
+
+/// <summary>One kind of work on a cover: the time it takes, and what that was reckoned over.</summary>
+public sealed record WorkView(string Name, string Time, string Over)
+{
+    internal static WorkView Of(Core.Making.Work work, JobUnit unit) =>
+        new(
+            work.Name,
+            Core.Making.Minutes.Text((long)decimal.Round(work.Minutes, MidpointRounding.AwayFromZero)),
+            string.Join(
+                ", ",
+                new[]
+                {
+                    work.Along.IsPositive ? LengthPrinter.ClothLength(work.Along, unit) : "",
+                    work.Times > 0 ? $"{work.Times} {work.TimesOf}{(work.Times == 1 ? "" : "s")}" : "",
+                }.Where(part => part.Length > 0)
+            )
         );
 }
 

@@ -32,7 +32,39 @@ internal static class SettingOutWorking
             .. set.Diagonals.Select(line =>
                 $"{line.From} to {line.To} straight across = {Across(line.From, line.To)} = {Say(line.Length)}"
             ),
+            .. piece
+                .Notches.Where(notch => piece.Line.Has(notch.Edge))
+                .Zip(set.Marks)
+                // What stands at a corner needs no sum.
+                .Where(pair => pair.Second.Along.IsPositive)
+                .Select(pair => Mark(piece, pair.First, pair.Second, Say))
+                .Distinct(),
+            .. piece.Lines.Zip(
+                set.Lines,
+                (drawn, line) =>
+                    $"{line.Kind} = {Inside(piece, drawn.From, Say)} to {Inside(piece, drawn.To, Say)}, from the first stitch corner, which lies {Say(piece.Stitch.Edges[0].Start.X - left)} along, {Say(piece.Stitch.Edges[0].Start.Y - bottom)} across"
+            ),
         ];
+    }
+
+    // On a straight edge what the cut line's corner lies further out than that of the stitch line comes on top.
+    private static string Mark(Piece piece, Notch notch, SetMark mark, Func<Length, string> say)
+    {
+        var at = piece.Line.Edges.Select(edge => edge.Name).ToList().IndexOf(notch.Edge);
+        var fromStart = mark.From == SettingOut.Corner(at);
+        var stitched = fromStart ? notch.At : piece.Stitch.LengthOf(notch.Edge) - notch.At;
+        var further = mark.Along - stitched;
+        var way = $"{mark.What} on {mark.Side} = {say(stitched)} along the stitch line";
+        return piece.Stitch.Edges.First(edge => edge.Name == notch.Edge).Radius is not null
+                ? $"{way}, then square across to the cut line = {say(mark.Along)} from {mark.From}"
+            : further == Length.Zero ? $"{way} = {say(mark.Along)} from {mark.From}"
+            : $"{way} {(further.IsPositive ? "+" : "-")} {say(further.Abs())} that the cut line's corner lies {(further.IsPositive ? "further out" : "further in")} = {say(mark.Along)} from {mark.From}";
+    }
+
+    private static string Inside(Piece piece, Point point, Func<Length, string> say)
+    {
+        var first = piece.Stitch.Edges[0].Start;
+        return $"{say(point.X - first.X)}, {say(point.Y - first.Y)}";
     }
 
     private static string Corner(Piece piece, Edge edge, Length left, Length bottom, Func<Length, string> say)

@@ -109,7 +109,7 @@ public sealed record TotalsView(
             bought.All(buying => buying.Cost is not null)
                 ? BuyingView.Money(bought.Sum(buying => buying.Cost!.Value), job)
                 : null,
-            minutes == 0 ? null : $"{minutes / 60} h {minutes % 60:00} min",
+            minutes == 0 ? null : Core.Making.Minutes.Text(minutes),
             before is { } ticks && ticks != total.Ticks
                 ? LengthPrinter.ClothDifference(total - new Length(ticks), job.Unit)
                 : null,

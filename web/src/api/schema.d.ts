@@ -643,6 +643,11 @@ export interface components {
                 };
             };
         };
+        /**
+         * @description How raw edges are finished so that they do not ravel (craft §10).
+         * @enum {unknown}
+         */
+        EdgeFinish: "zigzag" | "serging";
         /** @description An edge of a piece, the key of its own allowance in the item, and the allowance that it has. */
         EdgeView: {
             name: string;
@@ -777,6 +782,8 @@ export interface components {
             madeBy: null | string;
             /** @description How it behaves, in no order. */
             behaves: components["schemas"]["ClothTrait"][];
+            /** @description How its raw edges are finished where they ravel. */
+            edgeFinish: components["schemas"]["EdgeFinish"];
             /** @description How it is spread and parted. */
             spread: components["schemas"]["Spread"];
             /** @description Remnants and part rolls of it that are there, used first. */
@@ -1083,6 +1090,7 @@ export interface components {
             inPairs: boolean;
             /** Format: int32 */
             minutes: number;
+            works: components["schemas"]["WorkView"][];
         };
         /** @description A photo of an item of a job, without its picture; Away when it was taken away. */
         Photo: {
@@ -1525,6 +1533,12 @@ export interface components {
         WidthsRequest: {
             job: components["schemas"]["JobDocument"];
             cloth: string;
+        };
+        /** @description One kind of work on a cover: the time it takes, and what that was reckoned over. */
+        WorkView: {
+            name: string;
+            time: string;
+            over: string;
         };
     };
     responses: never;

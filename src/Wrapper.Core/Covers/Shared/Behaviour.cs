@@ -15,6 +15,7 @@ internal static class Behaviour
     /// </summary>
     public static Pattern Apply(Pattern pattern, Reading reading)
     {
+        pattern = pattern with { Colour = reading.Room(ClothRole.Face).Name };
         List<ClothRoom> cloths =
         [
             .. pattern.Roles.Select(reading.Room).Where(room => room.Behaves.Count > 0).DistinctBy(room => room.Name),
@@ -34,10 +35,7 @@ internal static class Behaviour
         if (edges.Count > 0)
             steps.Insert(
                 cut + 1,
-                new(
-                    $"Finish the raw edges of {Names(fraying)} as soon as they are cut, before anything is sewn: zigzag, serge or bind.",
-                    []
-                )
+                new($"Finish the raw edges as soon as they are cut, before anything is sewn: {Finishes(fraying)}.", [])
             );
         if (Those(ClothTrait.Washable) is { Count: > 0 } washable)
             steps.Insert(0, Wash(washable));
@@ -101,34 +99,39 @@ internal static class Behaviour
             );
     }
 
-    // Each piece of such cloth all round its cut line.
-    private static List<Applied> RawEdges(Pattern pattern, Reading reading)
-    {
-        var length = pattern
-            .Pieces.Where(piece =>
-                !piece.Role.IsFilling()
-                && reading.Room(piece.Role).Behaves.Any(trait => trait is ClothTrait.Frays or ClothTrait.Sheds)
+    private static string Finishes(IEnumerable<ClothRoom> cloths) =>
+        string.Join(
+            "; ",
+            cloths
+                .GroupBy(cloth => cloth.EdgeFinish)
+                .Select(same =>
+                    (same.Key == EdgeFinish.Serging ? "serge " : "zigzag ")
+                    + Names([.. same])
+                    + (same.Key == EdgeFinish.Serging ? " with three threads" : "")
+                )
+        );
+
+    // Each piece of such cloth all round its cut line, in the colour of the cloth.
+    private static List<Applied> RawEdges(Pattern pattern, Reading reading) =>
+        [
+            .. from piece in pattern.Pieces
+            where !piece.Role.IsFilling()
+            let room = reading.Room(piece.Role)
+            where room.Behaves.Any(trait => trait is ClothTrait.Frays or ClothTrait.Sheds)
+            group piece by (room.Name, room.EdgeFinish) into same
+            select new Applied(
+                $"raw edges of {same.Key.Name}",
+                same.Key.EdgeFinish == EdgeFinish.Serging ? AppliedKind.Serging : AppliedKind.Zigzag,
+                Working.Of(
+                    "edges",
+                    $"raw edges of {same.Key.Name}, as drawn",
+                    same.Aggregate(Length.Zero, (sum, piece) => sum + (piece.Quantity * piece.Cut.Perimeter()))
+                )
             )
-            .Aggregate(
-                Length.Zero,
-                (sum, piece) =>
-                    sum
-                    + (
-                        piece.Quantity
-                        * piece.Cut.Edges.Aggregate(Length.Zero, (way, edge) => way + piece.Cut.LengthOf(edge.Name))
-                    )
-            );
-        return length.IsPositive
-            ?
-            [
-                new(
-                    "raw edges finished",
-                    AppliedKind.EdgeFinish,
-                    Working.Of("edges", "raw edges of cloth that frays or sheds, as drawn", length)
-                ),
-            ]
-            : [];
-    }
+            {
+                Colour = same.Key.Name,
+            },
+        ];
 
     private static string Names(IReadOnlyList<ClothRoom> cloths) =>
         string.Join(" and ", cloths.Select(cloth => cloth.Name));

@@ -16,6 +16,7 @@ export default function MakeUp() {
   const makeUp = useScene(({ makeUps, item }) => makeUps.find((each) => each.key === item?.makeUp))
   const remarks = useScene((scene) => draftInHand(scene)?.pattern?.remarks)
   const steps = useScene((scene) => draftInHand(scene)?.pattern?.steps)
+  const works = useScene((scene) => draftInHand(scene)?.pattern?.works)
   const asked = useAsked()
   if (!makeUp) return null
   const shown = makeUp.choices.filter((choice) => !choice.onMeasure && asked('choices', choice.key))
@@ -68,6 +69,20 @@ export default function MakeUp() {
               </li>
             ))}
           </ol>
+          {works && (
+            <table className={s.works}>
+              <caption>Time</caption>
+              <tbody>
+                {works.map((work) => (
+                  <tr key={work.name}>
+                    <th scope="row">{work.name}</th>
+                    <td>{work.time}</td>
+                    <td className="note">{work.over}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          )}
         </section>
       )}
     </>
