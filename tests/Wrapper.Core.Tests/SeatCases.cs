@@ -287,6 +287,12 @@ public class SeatCases
         "behind the back edge"
     )]
     [InlineData(
+        "box-cushion-two-panels",
+        "shape=tapered | stations=1 | W=18 | B=14 | L=16 1/2 | f1=8 | w1=16 1/4 | T=3",
+        "choices.shape",
+        "between right 1 and right 2 is too flat to be boxed"
+    )]
+    [InlineData(
         "knife-edge-pad",
         "shape=tapered | stations=2 | sides=smooth | W=18 | B=2 | L=16 | f1=1 | w1=40 | f2=2 | w2=2 | T=1",
         "measures.B",

@@ -107,6 +107,21 @@ public class StepProperties
             }
         );
 
+    // Where a later seam crosses a zip's ends it oversews them: a bar-tack there is cut off, or breaks the needle.
+    [Fact]
+    public void No_zip_is_bar_tacked_where_a_later_seam_crosses_its_end() =>
+        Each(
+            (item, pattern) =>
+            {
+                var crossed = Crossings.Of(pattern).Select(pair => pair.Ends).Where(ends => ends.Zip is not null);
+                foreach (var step in pattern.Steps.Where(step => crossed.Any(zip => step.Seams.Contains(zip.Name))))
+                    Assert.False(
+                        step.Text.Contains("bar-tack each end", StringComparison.Ordinal),
+                        $"{item}: {step.Text}"
+                    );
+            }
+        );
+
     // The boxing's join and both its ends are crossed by the panels' seams.
     [Fact]
     public void Crossings_are_read_off_the_seams()

@@ -101,6 +101,7 @@ public sealed record ComparisonView(
     LengthView? Zip,
     int? Pieces,
     int? Minutes,
+    string? Time,
     string? Filling,
     IReadOnlyList<PieceShape> Shapes
 )
@@ -127,6 +128,7 @@ public sealed record ComparisonView(
             zip is null ? null : LengthView.Cut(zip.Value, unit),
             pattern?.Pieces.Sum(piece => piece.Quantity),
             pattern is null ? null : Core.Making.Minutes.Of(pattern),
+            pattern is null ? null : Core.Making.Minutes.Text(Core.Making.Minutes.Of(pattern)),
             pattern is null ? null : Core.Making.Filling.Of(pattern),
             [
                 .. (pattern?.Pieces ?? []).Select(piece => new PieceShape(

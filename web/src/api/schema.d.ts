@@ -595,6 +595,7 @@ export interface components {
             pieces: null | number;
             /** Format: int32 */
             minutes: null | number;
+            time: null | string;
             filling: null | string;
             shapes: components["schemas"]["PieceShape"][];
         };

@@ -25,7 +25,7 @@ internal static class BoxedSteps
             steps.Add(Step.Pressing("Join the boxing lengths; press the joins open.", joins));
         steps.Add(
             new(
-                "Sew the zip between the two halves of the zip strip, both sides from the same end; bar-tack each end.",
+                "Sew the zip between the two halves of the zip strip, both sides from the same end, its slider left in the middle; baste its ends shut within the allowance, where the seams to the boxing cross them.",
                 ["zip"]
             )
         );

@@ -146,7 +146,7 @@ const School = memo(function School({ school }: { school: Comparison }) {
           {row('Stitching', school.seamLength?.text)}
           {row('Zip', school.zip?.text)}
           {row('Pieces', school.pieces)}
-          {row('Minutes', school.minutes)}
+          {row('Time', school.time)}
           {row('Filling', school.filling)}
         </tbody>
       </table>

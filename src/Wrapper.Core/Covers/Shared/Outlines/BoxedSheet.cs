@@ -108,6 +108,8 @@ internal sealed class BoxedSheet
         {
             { IsStraight: false } => "a boxed corner needs straight sides: this outline has a curve",
             { IsConvex: false } => "a sheet cannot be turned down into an inside corner",
+            _ when seat.FlatCorner() is { } flat =>
+                $"the corner between {flat.From} and {flat.To} is too flat to be boxed: there is no room for the allowances of its seam",
             _ => null,
         };
 

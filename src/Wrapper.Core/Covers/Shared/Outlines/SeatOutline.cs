@@ -167,6 +167,19 @@ internal sealed record SeatOutline
                     && (Offset.IsSmooth(curve, next) || curve.Direction(1).Cross(next.Direction(0)) > 0);
             });
 
+    /// <summary>
+    /// Two neighbouring sides between which the outline turns by less than 30°; null where every corner is sharper.
+    /// </summary>
+    public (string From, string To)? FlatCorner() =>
+        Enumerable
+            .Range(0, Outline.Edges.Count)
+            .Select(at => (At: at, Next: (at + 1) % Outline.Edges.Count))
+            .Where(pair =>
+                Outline.Curve(pair.At).Direction(1).Dot(Outline.Curve(pair.Next).Direction(0)) > Math.Sqrt(0.75)
+            )
+            .Select(pair => ((string, string)?)(Outline.Edges[pair.At].Name, Outline.Edges[pair.Next].Name))
+            .FirstOrDefault();
+
     // A large radius leaves no straight edge.
     private IEnumerable<Working> Edge(string name) =>
         Lengths.TryGetValue(name, out var length) && Outline.Has(name) ? [length] : [];
