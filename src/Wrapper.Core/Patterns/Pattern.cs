@@ -64,10 +64,9 @@ public sealed record Pattern
     public Piece Piece(string key) => Pieces.First(piece => piece.Key == key);
 
     /// <summary>
-    /// Whether a run lies on an instance that is the mirror image of its piece: of pieces that are turned over, every
-    /// second one.
+    /// Whether a run lies on an instance that is the mirror image of its piece.
     /// </summary>
-    internal bool IsTurnedOver(Run run) => Piece(run.Piece).TurnedOver && run.Instance % 2 == 0;
+    internal bool IsTurnedOver(Run run) => Piece(run.Piece).IsTurnedOver(run.Instance);
 
     /// <summary>Whether a tuck begins or ends at <paramref name="at"/> on the edge of <paramref name="run"/>.</summary>
     internal bool IsTucked(Run run, Length at) =>

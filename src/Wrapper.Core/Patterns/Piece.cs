@@ -87,6 +87,15 @@ public sealed record Piece
     /// <summary>Whether every second one is turned over (left and right).</summary>
     public bool TurnedOver { get; init; }
 
+    /// <summary>
+    /// Whether it is drawn as seen from its wrong side, lying as the piece that it faces does: the first of them is then
+    /// cut turned over.
+    /// </summary>
+    public bool Faces { get; init; }
+
+    /// <summary>Whether this one of them, from 1 on, is the mirror image of what is drawn.</summary>
+    public bool IsTurnedOver(int instance) => Faces != (TurnedOver && instance % 2 == 0);
+
     /// <summary>What to know before cutting; empty for most.</summary>
     public string Note { get; init; } = "";
 

@@ -18,8 +18,8 @@ internal sealed record Joint(EdgePoint Ends, EdgePoint Starts, EdgePoint Meets);
 /// they are sewn; whether each is walked with its
 /// outline or against it is read off the pattern: where a side has neighbouring edges of one piece their order tells
 /// it, and the other side goes the other way, as
-/// two faces of a cover always do that lie right sides together. A piece that is turned over is walked the other way
-/// again.
+/// two faces of a cover always do that lie right sides together. Where no side tells, the one side is listed with its
+/// outlines, seen from the right side of the cloth. A piece that is turned over is walked the other way again.
 /// </summary>
 internal sealed class SeamLine
 {
@@ -32,10 +32,13 @@ internal sealed class SeamLine
     {
         this.pattern = pattern;
         var (left, right) = (Told(seam.OneSide), Told(seam.OtherSide));
-        var onward = left ?? !right ?? true;
-        OneSide = new Side(pattern, seam.OneSide, onward);
-        OtherSide = new Side(pattern, seam.OtherSide, right ?? !onward);
+        IsOnward = left ?? !right ?? true;
+        OneSide = new Side(pattern, seam.OneSide, IsOnward);
+        OtherSide = new Side(pattern, seam.OtherSide, right ?? !IsOnward);
     }
+
+    /// <summary>Whether the one side is walked with its outlines, seen from the right side of the cloth.</summary>
+    public bool IsOnward { get; }
 
     public Side OneSide { get; }
 

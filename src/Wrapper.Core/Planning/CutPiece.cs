@@ -17,7 +17,7 @@ internal sealed record CutPiece(LayPiece Lay, ItemPlan Item, Piece Piece, int In
         from piece in item.Draft.Pattern?.Pieces ?? []
         let mirrored = piece.Cut.Mirrored()
         from instance in Enumerable.Range(1, piece.Quantity * item.Quantity)
-        let turned = (piece.TurnedOver && instance % 2 == 0)
+        let turned = piece.IsTurnedOver(instance)
             != (item.Draft.Pattern!.InPairs && (instance - 1) / piece.Quantity % 2 == 1)
         select new CutPiece(
             new LayPiece(

@@ -227,7 +227,7 @@ public sealed class ChairBackSlipOver : MakeUp
         var gap = (foot / 2).As("gap", "turning gap, a quarter of the lower edge");
         if (lined)
         {
-            seams.Add(Plain.Join("lower edge, front", ("face", 1, face.Lower), ("lining", 1, face.Lower), foot));
+            seams.Add(Plain.Join("lower edge, front", ("face", 1, face.Lower), ("lining", 2, face.Lower), foot));
             var beside = (foot - gap) / 2;
             foreach (
                 var (name, from, to, drafted, kind) in new[]
@@ -248,7 +248,7 @@ public sealed class ChairBackSlipOver : MakeUp
                         name,
                         kind,
                         [new Run("face", 2, face.Lower, from, to)],
-                        [new Run("lining", 2, face.Lower, from, to)],
+                        [new Run("lining", 1, face.Lower, from, to)],
                         drafted
                     )
                 );

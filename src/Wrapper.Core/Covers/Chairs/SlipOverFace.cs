@@ -124,8 +124,8 @@ internal sealed class SlipOverFace
             yield return new(
                 $"{hand} corner{of}",
                 SeamKind.Join,
-                [new Run(piece.Key, 1, from), new Run(piece.Key, 2, from)],
-                [new Run(piece.Key, 1, to), new Run(piece.Key, 2, to)],
+                [new Run(piece.Key, 2, from), new Run(piece.Key, 1, from)],
+                [new Run(piece.Key, 2, to), new Run(piece.Key, 1, to)],
                 2 * half
             );
     }

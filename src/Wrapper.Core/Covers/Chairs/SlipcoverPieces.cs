@@ -56,9 +56,15 @@ internal sealed class SlipcoverPieces(Reading reading, ChairBody body)
             body.ArmFrontHeight + body.Above,
             [],
             ""
-        );
+        ) with
+        {
+            Faces = true,
+        };
         yield return PlainPiece("inside-arm", "inside arm", 2, body.Seat, body.Inner + body.Over, ["lower"], Crevice);
-        yield return PlainPiece("outside-arm", "outside arm", 2, body.Seat + body.Thick, body.Outer, [], "");
+        yield return PlainPiece("outside-arm", "outside arm", 2, body.Seat + body.Thick, body.Outer, [], "") with
+        {
+            Faces = true,
+        };
         if (reading.Chosen(ChairSlipcover.ArmFront) is ArmFrontSchool.Panel)
             yield return Shaped(
                 "arm-front",
@@ -90,7 +96,10 @@ internal sealed class SlipcoverPieces(Reading reading, ChairBody body)
             body.Above,
             [],
             ""
-        );
+        ) with
+        {
+            Faces = true,
+        };
         yield return PlainPiece(
             "deck",
             "deck",
@@ -182,6 +191,7 @@ internal sealed class SlipcoverPieces(Reading reading, ChairBody body)
             IsRough = true,
             MayBeJoined = true,
             TurnedOver = true,
+            Faces = true,
             Note = "Eased or pleated to the arm's shape on the chair; its upper end is turned in.",
         };
     }

@@ -6,7 +6,8 @@ using Wrapper.Core.Patterns;
 namespace Wrapper.Core.Covers.Chairs;
 
 /// <summary>
-/// The seams of a slipcover. Instance 1 of a pair is on the right as one sits, 2 on the left. Of an inside arm the left
+/// The seams of a slipcover. Instance 1 of a pair is on the right as one faces the chair, 2 on the left; what is seen
+/// from the side or from behind is drawn as if one looked through from the front. Of an inside arm the left
 /// edge meets the back
 /// and the right edge the arm front; of a corner or wing the left edge lies to the rear.
 /// </summary>
@@ -151,11 +152,13 @@ internal sealed class SlipcoverSeams(Reading reading, ChairBody body)
     // foot.
     private IEnumerable<Seam> Strip(string side, int at)
     {
+        // Listed with the strip's outlines: on the right its outer edge runs up from the foot, on the left down to it.
+        IReadOnlyList<Run> FromFoot(Run low, Run high) => side == "right" ? [low, high] : [high, low];
         yield return new(
             $"arm front to outside arm, {side}",
             SeamKind.Join,
             [new Run("arm-front", at, "upper")],
-            [new Run("outside-arm", at, "right"), new Run("inside-arm", at, "right", body.Inner.Value)],
+            FromFoot(new Run("outside-arm", at, "right"), new Run("inside-arm", at, "right", body.Inner.Value)),
             body.Outer + body.Over
         )
         {
@@ -166,7 +169,10 @@ internal sealed class SlipcoverSeams(Reading reading, ChairBody body)
             $"arm front to inside arm, {side}",
             SeamKind.Ease,
             [new Run("arm-front", at, "lower")],
-            [new Run("front-band", 1, side), new Run("inside-arm", at, "right", null, body.Inner.Value)],
+            [
+                .. FromFoot(new Run("front-band", 1, side), new Run("inside-arm", at, "right", null, body.Inner.Value))
+                    .Reverse(),
+            ],
             inside
         )
         {

@@ -184,14 +184,14 @@ public class BoxCushionStrip : BoxCushion
                 "boxing to zip strip, first end",
                 SeamKind.Join,
                 [boxing.FirstEnd],
-                [new Run("zip-strip", 1, "left end"), new Run("zip-strip", 2, "right end")],
+                [new Run("zip-strip", 1, "right end"), new Run("zip-strip", 2, "left end")],
                 plan.Depth
             ),
             new(
                 "boxing to zip strip, second end",
                 SeamKind.Join,
                 [boxing.LastEnd],
-                [new Run("zip-strip", 1, "right end"), new Run("zip-strip", 2, "left end")],
+                [new Run("zip-strip", 2, "right end"), new Run("zip-strip", 1, "left end")],
                 plan.Depth
             ),
             .. boxing.Joins,

@@ -117,31 +117,41 @@ internal sealed class FoldedSheet
                 [SideRun("upper", side)],
                 School is ZipSchool.Round ? Length - Turn : Length
             );
+            // From the lower apex to the upper one: on the right the ends run with the outline, on the left the back does.
+            IReadOnlyList<Run> back = [.. Apexes($"back {side} lower", $"back {side} upper")],
+                ends = [.. Apexes($"{side} end lower", $"{side} end upper")],
+                fold = [.. Apexes($"{side} front lower", $"{side} front upper")],
+                front = [.. Front($"front {side}", upward: side == "right")];
             yield return new(
                 $"back {side} corner",
                 SeamKind.Join,
-                [.. Corner($"back {side} lower"), .. Corner($"back {side} upper")],
-                [.. Corner($"{side} end lower"), .. Corner($"{side} end upper")],
+                side == "right" ? ends : back,
+                side == "right" ? back : ends,
                 CornerSeam
             );
             yield return new(
                 $"front {side} corner",
                 SeamKind.Join,
-                [.. Rounded($"front {side}", both: true)],
-                [.. Corner($"{side} front lower"), .. Corner($"{side} front upper")],
+                side == "right" ? front : fold,
+                side == "right" ? fold : front,
                 CornerSeam
             );
         }
     }
 
-    private IEnumerable<Run> Corner(string edge) => Rounded(edge, both: false);
+    // Two edges from apex to apex, with the arcs that a rounded inner puts at those.
+    private IEnumerable<Run> Apexes(string lower, string upper) =>
+        Radius.Value.IsPositive
+            ? [On($"{lower} arc"), On(lower), On(upper), On($"{upper} arc")]
+            : [On(lower), On(upper)];
 
-    // A corner edge, with the arcs that a rounded inner adds to it.
-    private IEnumerable<Run> Rounded(string edge, bool both)
+    // The edge across the fold, with its arcs; on the left the outline comes down it.
+    private IEnumerable<Run> Front(string edge, bool upward)
     {
-        if (!Radius.Value.IsPositive)
-            return [On(edge)];
-        return both ? [On($"{edge} arc"), On(edge), On($"{edge} second arc")] : [On(edge), On($"{edge} arc")];
+        IEnumerable<Run> drawn = Radius.Value.IsPositive
+            ? [On($"{edge} arc"), On(edge), On($"{edge} second arc")]
+            : [On(edge)];
+        return upward ? drawn : drawn.Reverse();
     }
 
     private static Run On(string edge, Length? from = null, Length? to = null) => new("cover", 1, edge, from, to);

@@ -196,6 +196,7 @@ public sealed class DuvetCover : MakeUp
             },
             Face("back", beyond) with
             {
+                Faces = true,
                 Role = sheet ? ClothRole.ReadyMade : ClothRole.SecondFace,
                 Notches = [.. closing.MarksBehind],
                 Note = sheet ? "The sheet: its finished side edges stay; what is over is cut off at the foot." : "",

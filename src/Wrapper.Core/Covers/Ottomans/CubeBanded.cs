@@ -126,6 +126,7 @@ public sealed class CubeBanded : Ottoman
         ) with
         {
             Grain = reading.Chosen(GrainChoices.Panels),
+            TurnedOver = true,
             Note =
                 $"Dart each corner where it measures {reading.Say(t.Value + reading[EdgeAllowances.Seam].Value)} from both raw edges, then trim.",
         };
@@ -248,11 +249,19 @@ public sealed class CubeBanded : Ottoman
                 Run HalfAfter() =>
                     edge == "upper" ? new("band", after, edge, b.Value) : new("band", after, edge, null, b.Value);
                 var whole = seat.Lengths[sides[at]];
-                if (name == "top" || sides[at] != "front")
-                {
-                    yield return new(
+                // From left to right, seen from outside: that is with the edges of the top, and with those of the sides
+                // along the bottom, which is turned over.
+                Seam Edge(IReadOnlyList<Run> sheets, IReadOnlyList<Run> below, Working drafted) =>
+                    new(
                         $"{sides[at]} edge of the {name}",
                         SeamKind.Join,
+                        name == "top" ? sheets : below,
+                        name == "top" ? below : sheets,
+                        drafted
+                    );
+                if (name == "top" || sides[at] != "front")
+                {
+                    yield return Edge(
                         [new Run("top", sheet, sides[at])],
                         [HalfBefore(), new Run(piece, instance, edge), HalfAfter()],
                         whole
@@ -261,9 +270,7 @@ public sealed class CubeBanded : Ottoman
                 }
                 var beside = ((whole - gap) / 2).As("beside", "beside the gap");
                 var start = beside.Value - b.Value;
-                yield return new(
-                    "front edge of the bottom",
-                    SeamKind.Join,
+                yield return Edge(
                     [
                         new Run("top", sheet, "front", null, beside.Value),
                         new Run("top", sheet, "front", beside.Value + gap.Value),

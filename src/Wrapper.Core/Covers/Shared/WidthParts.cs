@@ -40,13 +40,13 @@ internal static class WidthParts
             )
             .ToList();
 
-        // A run of the whole piece is the runs of its parts, in the same order.
-        IEnumerable<Run> Parted(Run run)
+        // A run of the whole piece is the runs of its parts, in the order in which it is walked.
+        IEnumerable<Run> Parted(Run run, bool with)
         {
             if (run.Piece != piece.Key)
                 return [run];
             var (first, last) = (run.From ?? Length.Zero, run.To ?? piece.Stitch.LengthOf(run.Edge));
-            return slabs
+            var parts = slabs
                 .Runs.Where(stretch => stretch.Edge == run.Edge && first < stretch.To && stretch.From < last)
                 .Select(stretch =>
                 {
@@ -62,6 +62,21 @@ internal static class WidthParts
                         Drafted = end - start,
                     };
                 });
+            return with ? parts : parts.Reverse();
+        }
+
+        // The parts no longer tell which way a side is walked: it is listed with its outlines.
+        Seam Led(Seam seam)
+        {
+            if (seam.OneSide.Concat(seam.OtherSide).All(run => run.Piece != piece.Key))
+                return seam;
+            var line = new SeamLine(pattern, seam);
+            IReadOnlyList<Run> Side(SeamLine.Side side)
+            {
+                var runs = side.Runs.SelectMany(walked => Parted(walked.Run, walked.With));
+                return [.. line.IsOnward ? runs : runs.Reverse()];
+            }
+            return seam with { OneSide = Side(line.OneSide), OtherSide = Side(line.OtherSide) };
         }
 
         var joins =
@@ -85,18 +100,11 @@ internal static class WidthParts
             Counted = isStrip
                 ? pattern.Counted
                 : [.. pattern.Counted, Counted(piece, parts, reading.Usable(piece.Role).Value)],
-            Seams =
+            Seams = [.. joinSeams, .. pattern.Seams.Select(Led)],
+            Uses =
             [
-                .. joinSeams,
-                .. pattern.Seams.Select(seam =>
-                    seam with
-                    {
-                        OneSide = [.. seam.OneSide.SelectMany(Parted)],
-                        OtherSide = [.. seam.OtherSide.SelectMany(Parted)],
-                    }
-                ),
+                .. pattern.Uses.SelectMany(use => Parted(use.Run, with: true).Select(run => use with { Run = run })),
             ],
-            Uses = [.. pattern.Uses.SelectMany(use => Parted(use.Run).Select(run => use with { Run = run }))],
             Steps =
             [
                 // Joined first: corners, curves and middles are cut and marked on the whole piece.
@@ -190,6 +198,7 @@ internal static class WidthParts
             Grain = piece.Grain,
             Role = slab > 0 && IsJoinedByStrip(piece, reading) ? ClothRole.JoinStrip : piece.Role,
             TurnedOver = piece.TurnedOver,
+            Faces = piece.Faces,
             Note = piece.Note,
             Notches =
             [

@@ -107,6 +107,7 @@ public sealed class CentrePanel : MakeUp
         var (from, to) = (new Point(middle - half, middle), new Point(middle + half, middle));
         facing = facing with
         {
+            Faces = true,
             Role = ClothRole.SecondFace,
             Grain = Grain.Either,
             Lines = [new InnerLine("mark", from, to)],

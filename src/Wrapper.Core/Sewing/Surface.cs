@@ -1,0 +1,294 @@
+using Wrapper.Core.Geometry;
+using Wrapper.Core.Jobs;
+using Wrapper.Core.Patterns;
+
+namespace Wrapper.Core.Sewing;
+
+/// <summary>
+/// A stretch of the rim of one sheet between two of its stops, walked with the outline; <paramref name="Seam"/> is
+/// what it is sewn in, null along an edge that is in no seam.
+/// </summary>
+internal sealed record RimPart(int Sheet, int From, int To, string Edge, double Start, double End, Seam? Seam);
+
+/// <summary>Two parts of rims that are one line once sewn, walked against each other.</summary>
+internal sealed record Sewn(int One, int Other, Seam Seam);
+
+/// <summary>
+/// One piece instance laid flat: its stops along the stitch line, anticlockwise, and what lies between them.
+/// <paramref name="TurnedOver"/> where it is the mirror image of its piece, so that its outline is walked clockwise
+/// seen from the right side of the cloth.
+/// </summary>
+internal sealed record Sheet(Piece Piece, int Instance, bool TurnedOver)
+{
+    /// <summary>Stops along the stitch line, in order: the point, and how far from the start of the first edge.</summary>
+    public IReadOnlyList<(Vec At, double Along)> Stops { get; init; } = [];
+
+    /// <summary>The first of its parts among those of the surface; one begins at each stop.</summary>
+    public int FirstPart { get; init; }
+}
+
+/// <summary>
+/// What the seams of a pattern make of its pieces: every rim broken wherever either side of a seam has a stop, and the
+/// parts that are sewn to each other. What only lies under the cover, or is caught in a seam without being sewn along
+/// it, is left out.
+/// </summary>
+internal sealed class Surface
+{
+    // Stops nearer to each other than this are one.
+    private const double Near = 1.6;
+
+    private static readonly SeamKind[] Glued =
+    [
+        SeamKind.Join,
+        SeamKind.Zip,
+        SeamKind.Dart,
+        SeamKind.Gather,
+        SeamKind.Ease,
+        SeamKind.Pleat,
+    ];
+
+    private Surface(IReadOnlyList<Sheet> sheets, IReadOnlyList<RimPart> parts, IReadOnlyList<Sewn> sewn)
+    {
+        (Sheets, Parts, Seams) = (sheets, parts, sewn);
+        (Corners, CornerCount) = Join();
+        Pieces = Together();
+    }
+
+    public IReadOnlyList<Sheet> Sheets { get; }
+
+    public IReadOnlyList<RimPart> Parts { get; }
+
+    public IReadOnlyList<Sewn> Seams { get; }
+
+    /// <summary>For each part, the corner of the sewn cover at which it begins.</summary>
+    public IReadOnlyList<int> Corners { get; }
+
+    public int CornerCount { get; }
+
+    /// <summary>For each sheet, the number of the connected cover that it belongs to.</summary>
+    public IReadOnlyList<int> Pieces { get; }
+
+    /// <summary>
+    /// The Euler number of each connected cover: corners less lines and sheets. 2 where it is closed, 1 with one
+    /// opening, less than 2 less its openings where the seams twist it.
+    /// </summary>
+    public IReadOnlyList<int> EulerNumbers()
+    {
+        var sewnParts = Seams.ToDictionary(sewn => sewn.Other, sewn => sewn.One);
+        return
+        [
+            .. Enumerable
+                .Range(0, Pieces.Max() + 1)
+                .Select(cover =>
+                {
+                    var parts = Enumerable.Range(0, Parts.Count).Where(at => Pieces[Parts[at].Sheet] == cover).ToList();
+                    return parts.Select(at => Corners[at]).Distinct().Count()
+                        - parts.Count(at => !sewnParts.ContainsKey(at))
+                        + Pieces.Count(of => of == cover);
+                }),
+        ];
+    }
+
+    /// <summary>How many openings each connected cover has: rings of parts that are sewn to nothing.</summary>
+    public IReadOnlyList<int> Openings()
+    {
+        var sewn = Seams.SelectMany(each => new[] { each.One, each.Other }).ToHashSet();
+        var open = Enumerable.Range(0, Parts.Count).Where(at => !sewn.Contains(at)).ToList();
+        var counts = new int[Pieces.Max() + 1];
+        var links = new Union(CornerCount);
+        foreach (var at in open)
+            links.Join(Corners[at], Corners[Next(at)]);
+        foreach (var ring in open.GroupBy(at => links.Of(Corners[at])))
+            counts[Pieces[Parts[ring.First()].Sheet]]++;
+        return counts;
+    }
+
+    /// <summary>The part that begins where this one ends.</summary>
+    public int Next(int part)
+    {
+        var sheet = Sheets[Parts[part].Sheet];
+        return sheet.FirstPart + ((part - sheet.FirstPart + 1) % sheet.Stops.Count);
+    }
+
+    /// <summary>The surface that the seams of <paramref name="pattern"/> make.</summary>
+    public static Surface Of(Pattern pattern)
+    {
+        var caught = pattern
+            .Uses.Where(use => use.Kind == EdgeUse.Caught)
+            .Select(use => (use.Run.Piece, use.Run.Instance))
+            .ToHashSet();
+        var inSeams = pattern
+            .Seams.Where(seam => Glued.Contains(seam.Kind))
+            .SelectMany(seam => seam.OneSide.Concat(seam.OtherSide))
+            .Select(run => (run.Piece, run.Instance))
+            .ToHashSet();
+        List<SheetRim> rims =
+        [
+            .. from piece in pattern.Pieces
+            from instance in Enumerable.Range(1, piece.Quantity)
+            let key = (piece.Key, instance)
+            where inSeams.Contains(key) || (!caught.Contains(key) && !piece.Role.IsFilling())
+            select new SheetRim(pattern, piece, instance),
+        ];
+        var byKey = rims.Select((rim, at) => (rim, at)).ToDictionary(pair => (pair.rim.Piece.Key, pair.rim.Instance));
+        List<(Seam Seam, List<(int Rim, double At)> One, List<(int Rim, double At)> Other)> walked = [];
+        foreach (var seam in pattern.Seams.Where(seam => Glued.Contains(seam.Kind)))
+        {
+            var line = new SeamLine(pattern, seam);
+            var (one, other) = (new Walk(line.OneSide, byKey), new Walk(line.OtherSide, byKey));
+            List<double> shares = Merge([.. one.Shares, .. other.Shares], Near / Math.Max(one.Total, 1));
+            walked.Add((seam, one.Points(shares), other.Points(shares)));
+        }
+        foreach (var (_, one, other) in walked)
+        foreach (var (rim, at) in one.Concat(other))
+            rims[rim].Add(at);
+        List<Sheet> sheets = [];
+        List<RimPart> parts = [];
+        foreach (var rim in rims)
+        {
+            var stops = rim.Stops();
+            sheets.Add(
+                new Sheet(rim.Piece, rim.Instance, rim.TurnedOver)
+                {
+                    Stops = [.. stops.Select(stop => (rim.Point(stop), stop))],
+                    FirstPart = parts.Count,
+                }
+            );
+            for (var at = 0; at < stops.Count; at++)
+            {
+                var (from, to) = (stops[at], stops[(at + 1) % stops.Count]);
+                parts.Add(
+                    new RimPart(
+                        sheets.Count - 1,
+                        at,
+                        (at + 1) % stops.Count,
+                        rim.EdgeAt(from),
+                        from,
+                        to > from ? to : to + rim.Round,
+                        null
+                    )
+                );
+            }
+        }
+        List<Sewn> sewn = [];
+        foreach (var (seam, one, other) in walked)
+            for (var at = 0; at + 1 < one.Count; at += 2)
+            {
+                var (left, right) = (Part(one[at], one[at + 1]), Part(other[at], other[at + 1]));
+                if (left is not { } a || right is not { } b)
+                    continue;
+                parts[a] = parts[a] with { Seam = seam };
+                parts[b] = parts[b] with { Seam = seam };
+                sewn.Add(new Sewn(a, b, seam));
+            }
+        return new Surface(sheets, parts, sewn);
+
+        int? Part((int Rim, double At) from, (int Rim, double At) to)
+        {
+            var (rim, sheet) = (rims[from.Rim], sheets[from.Rim]);
+            var (a, b) = (rim.StopAt(from.At), rim.StopAt(to.At));
+            var count = sheet.Stops.Count;
+            // Walked either way it is the same part.
+            return (a + 1) % count == b ? sheet.FirstPart + a
+                : (b + 1) % count == a ? sheet.FirstPart + b
+                : null;
+        }
+    }
+
+    private static List<double> Merge(List<double> shares, double near)
+    {
+        shares.Sort();
+        List<double> kept = [0];
+        foreach (var share in shares)
+            if (share - kept[^1] > near && 1 - share > near)
+                kept.Add(share);
+        kept.Add(1);
+        return kept;
+    }
+
+    private (IReadOnlyList<int> Corners, int Count) Join()
+    {
+        var union = new Union(Parts.Count);
+        foreach (var (one, other, _) in Seams)
+        {
+            // Walked against each other, right sides out; a sheet that is turned over is walked the other way.
+            var same = Sheets[Parts[one].Sheet].TurnedOver != Sheets[Parts[other].Sheet].TurnedOver;
+            union.Join(one, same ? other : Next(other));
+            union.Join(Next(one), same ? Next(other) : other);
+        }
+        return union.Numbered();
+    }
+
+    private IReadOnlyList<int> Together()
+    {
+        var union = new Union(Sheets.Count);
+        foreach (var (one, other, _) in Seams)
+            union.Join(Parts[one].Sheet, Parts[other].Sheet);
+        return union.Numbered().Of;
+    }
+
+    // One side of a seam: where each of its runs lies on its rim.
+    private sealed class Walk
+    {
+        private readonly List<(int Rim, double From, double To, double Start, double End)> runs = [];
+
+        public Walk(SeamLine.Side side, Dictionary<(string, int), (SheetRim Rim, int At)> byKey)
+        {
+            foreach (var (run, start, end, with) in side.Runs)
+            {
+                var (rim, at) = byKey[(run.Piece, run.Instance)];
+                var (from, to) = rim.Ends(run);
+                runs.Add((at, with ? from : to, with ? to : from, start.ToMillimetres(), end.ToMillimetres()));
+            }
+            Total = runs[^1].End;
+        }
+
+        public double Total { get; }
+
+        public IEnumerable<double> Shares => runs.Select(run => run.Start / Total);
+
+        // A pair for each stretch between two shares: where it begins and where it ends.
+        public List<(int Rim, double At)> Points(List<double> shares)
+        {
+            List<(int, double)> points = [];
+            for (var n = 0; n + 1 < shares.Count; n++)
+            {
+                var middle = (shares[n] + shares[n + 1]) / 2 * Total;
+                var run = runs.First(each => middle <= each.End || each == runs[^1]);
+                points.Add((run.Rim, At(run, shares[n] * Total)));
+                points.Add((run.Rim, At(run, shares[n + 1] * Total)));
+            }
+            return points;
+        }
+
+        private static double At((int Rim, double From, double To, double Start, double End) run, double along)
+        {
+            var share = Math.Clamp((along - run.Start) / (run.End - run.Start), 0, 1);
+            return run.From + (share * (run.To - run.From));
+        }
+    }
+
+    // Sets that are joined one by one.
+    internal sealed class Union(int count)
+    {
+        private readonly int[] parent = [.. Enumerable.Range(0, count)];
+
+        public int Of(int at)
+        {
+            while (parent[at] != at)
+                at = parent[at] = parent[parent[at]];
+            return at;
+        }
+
+        public void Join(int one, int other) => parent[Of(other)] = Of(one);
+
+        public (IReadOnlyList<int> Of, int Count) Numbered()
+        {
+            var numbers = new Dictionary<int, int>();
+            int[] of = [.. Enumerable.Range(0, parent.Length).Select(at => Number(Of(at)))];
+            return (of, numbers.Count);
+
+            int Number(int root) => numbers.TryGetValue(root, out var number) ? number : numbers[root] = numbers.Count;
+        }
+    }
+}
