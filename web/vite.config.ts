@@ -5,7 +5,7 @@ const backend = 'http://127.0.0.1:5199'
 
 export default defineConfig({
   plugins: [react()],
-  build: { outDir: 'dist', emptyOutDir: true, modulePreload: { polyfill: false } },
+  build: { outDir: 'dist', emptyOutDir: true, chunkSizeWarningLimit: 1000, modulePreload: { polyfill: false } },
   // The server answers pages of its own origin only; to it these are.
   server: { proxy: { '/api': { target: backend, changeOrigin: true, headers: { origin: backend } } } },
   css: { modules: { localsConvention: 'camelCaseOnly' } },

@@ -16,6 +16,7 @@ public class ArchitectureTests
         (3, "Jobs"),
         (4, "Patterns"),
         (5, "Making"),
+        (5, "Sewing"),
         (6, "Declaring"),
         (7, "Covers.Shared"),
         (8, "Covers.Shared.Outlines"),

@@ -32,12 +32,16 @@ public sealed record ClothRoom(Working Usable)
     /// <summary>Whether there is such a cloth; else it is usual cloth, to which no strip is joined.</summary>
     public bool IsKnown { get; init; } = true;
 
+    /// <summary>Where strips are cut, if they have less room than sheets; null for here.</summary>
+    public ClothRoom? Strips { get; init; }
+
     /// <summary>
     /// How long a strip may be cut at the most, its length drawn from side to side: across the cloth where it stands
     /// upright, along it where it is railroaded or may lie either way; null where the roll sets no end to it.
     /// </summary>
     public Length? LongestStrip(Grain grain) =>
-        !IsKnown ? null
+        Strips is { } strips ? strips.LongestStrip(grain)
+        : !IsKnown ? null
         : grain == Grain.Along || (grain == Grain.Either && OneWay) ? Usable.Value
         : Article is { } article ? (grain == Grain.Either ? Length.Max(Usable.Value, article) : article)
         : null;

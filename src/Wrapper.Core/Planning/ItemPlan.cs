@@ -102,7 +102,7 @@ public sealed record ItemPlan(Item Item, int Number, Draft Draft, IReadOnlyDicti
         );
 
     // A cloth that is lost or cannot be read has a problem of its own; pieces are drafted to usual cloth meanwhile.
-    private static ClothRoom Room(Item item, ClothRole role, JobDocument job)
+    internal static ClothRoom Room(Item item, ClothRole role, JobDocument job)
     {
         var cloth =
             job.Cloths.Count == 0 ? null : job.Cloths.FirstOrDefault(cloth => cloth.Id == job.ClothOf(item, role));

@@ -97,14 +97,20 @@ internal sealed class SheetRim
         var at = along % Round;
         var n = edges.FindLastIndex(edge => edge.Start <= at + 1e-6);
         var (_, start, length) = edges[n];
-        // An edge beside a tuck has moved to where the tuck ends.
-        var (first, last) = (Settled(start), Settled((start + length) % Round));
-        if (Apart(first, start) > Near || Apart(last, start + length) > Near)
-        {
-            var (a, b) = (Drawn(first), Drawn(last));
-            return a + (Math.Clamp((at - start) / length, 0, 1) * (b - a));
-        }
-        return Drawn(at);
+        if (!IsBesideTuck(n))
+            return Drawn(at);
+        // It has moved to where the tucks end.
+        var (a, b) = (Drawn(Settled(start)), Drawn(Settled((start + length) % Round)));
+        return a + (Math.Clamp((at - start) / length, 0, 1) * (b - a));
+    }
+
+    // Whether the tucks of its neighbours take an edge with them.
+    private bool IsBesideTuck(int n)
+    {
+        var (_, start, length) = edges[n];
+        var end = start + length;
+        return !tucks.Any(tuck => tuck.From < end - Near && tuck.To > start + Near)
+            && (Apart(Settled(start), start) > Near || Apart(Settled(end % Round), end) > Near);
     }
 
     private Vec Drawn(double at)
@@ -112,6 +118,14 @@ internal sealed class SheetRim
         var n = edges.FindLastIndex(edge => edge.Start <= at + 1e-6);
         var (_, start, length) = edges[n];
         return Piece.Stitch.Curve(n).At(Math.Clamp((at - start) / length, 0, 1));
+    }
+
+    /// <summary>The curve that a stretch lies on; null where it jumps over a tuck.</summary>
+    public Curve? CurveOf(double from, double to)
+    {
+        var n = edges.FindLastIndex(edge => edge.Start <= from + 1e-6);
+        var (_, start, length) = edges[n];
+        return to > start + length + 1e-6 || IsBesideTuck(n) ? null : Piece.Stitch.Curve(n);
     }
 
     private double Apart(double a, double b)

@@ -8,7 +8,11 @@ namespace Wrapper.Core.Sewing;
 /// A stretch of the rim of one sheet between two of its stops, walked with the outline; <paramref name="Seam"/> is
 /// what it is sewn in, null along an edge that is in no seam.
 /// </summary>
-internal sealed record RimPart(int Sheet, int From, int To, string Edge, double Start, double End, Seam? Seam);
+internal sealed record RimPart(int Sheet, int From, int To, string Edge, double Start, double End, Seam? Seam)
+{
+    /// <summary>In millimetres, as walked.</summary>
+    public double Length => End - Start;
+}
 
 /// <summary>Two parts of rims that are one line once sewn, walked against each other.</summary>
 internal sealed record Sewn(int One, int Other, Seam Seam);
@@ -47,9 +51,19 @@ internal sealed class Surface
         SeamKind.Pleat,
     ];
 
-    private Surface(IReadOnlyList<Sheet> sheets, IReadOnlyList<RimPart> parts, IReadOnlyList<Sewn> sewn)
+    private readonly IReadOnlyList<SheetRim> rims;
+    private readonly Dictionary<int, int> partners = [];
+
+    private Surface(
+        IReadOnlyList<SheetRim> rims,
+        IReadOnlyList<Sheet> sheets,
+        IReadOnlyList<RimPart> parts,
+        IReadOnlyList<Sewn> sewn
+    )
     {
-        (Sheets, Parts, Seams) = (sheets, parts, sewn);
+        (this.rims, Sheets, Parts, Seams) = (rims, sheets, parts, sewn);
+        foreach (var (one, other, _) in sewn)
+            (partners[one], partners[other]) = (other, one);
         (Corners, CornerCount) = Join();
         Pieces = Together();
     }
@@ -103,6 +117,9 @@ internal sealed class Surface
         return counts;
     }
 
+    /// <summary>All of its cloth along the stitch lines, in square millimetres.</summary>
+    public double Area => Sheets.Sum(sheet => sheet.Piece.Stitch.AreaSquareMetres()) * 1_000_000;
+
     /// <summary>The part that begins where this one ends.</summary>
     public int Next(int part)
     {
@@ -110,8 +127,44 @@ internal sealed class Surface
         return sheet.FirstPart + ((part - sheet.FirstPart + 1) % sheet.Stops.Count);
     }
 
-    /// <summary>The surface that the seams of <paramref name="pattern"/> make.</summary>
-    public static Surface Of(Pattern pattern)
+    /// <summary>The part that this one is sewn to; null where it is open.</summary>
+    public int? SewnTo(int part) => partners.TryGetValue(part, out var partner) ? partner : null;
+
+    /// <summary>Whether the part's sheet is turned over.</summary>
+    public bool IsTurned(int part) => Sheets[Parts[part].Sheet].TurnedOver;
+
+    /// <summary>The curve that a part lies on; null where it is the straight line that is left beside a tuck.</summary>
+    public Curve? CurveOf(RimPart part) => rims[part.Sheet].CurveOf(part.Start, part.End);
+
+    /// <summary>The point at a share of a part, on the flat piece.</summary>
+    public Vec PointOn(int at, double share)
+    {
+        var part = Parts[at];
+        var stops = Sheets[part.Sheet].Stops;
+        return CurveOf(part) is null
+            ? stops[part.From].At + (share * (stops[part.To].At - stops[part.From].At))
+            : rims[part.Sheet].Point(part.Start + (share * (part.End - part.Start)));
+    }
+
+    /// <summary>
+    /// The same with a stop wherever a fold meets a rim. Two rounds carry a fold over a zip.
+    /// </summary>
+    public static Surface Folded(Pattern pattern)
+    {
+        var surface = Of(pattern);
+        List<(int Sheet, double Along)> stops = [];
+        for (var round = 0; round < 2; round++)
+        {
+            stops.AddRange(Folds.Stops(surface));
+            surface = Of(pattern, stops);
+        }
+        return surface;
+    }
+
+    /// <summary>
+    /// The surface that the seams of <paramref name="pattern"/> make, with more stops at these distances along rims.
+    /// </summary>
+    public static Surface Of(Pattern pattern, IReadOnlyList<(int Sheet, double Along)>? more = null)
     {
         var caught = pattern
             .Uses.Where(use => use.Kind == EdgeUse.Caught)
@@ -136,11 +189,11 @@ internal sealed class Surface
         {
             var line = new SeamLine(pattern, seam);
             var (one, other) = (new Walk(line.OneSide, byKey), new Walk(line.OtherSide, byKey));
-            List<double> shares = Merge([.. one.Shares, .. other.Shares], Near / Math.Max(one.Total, 1));
+            var added = (more ?? []).SelectMany(stop => one.At(stop).Concat(other.At(stop)));
+            List<double> shares = Merge([.. one.Shares, .. other.Shares], [.. added], Near / Math.Max(one.Total, 1));
             walked.Add((seam, one.Points(shares), other.Points(shares)));
         }
-        foreach (var (_, one, other) in walked)
-        foreach (var (rim, at) in one.Concat(other))
+        foreach (var (rim, at) in walked.SelectMany(seam => seam.One.Concat(seam.Other)).Concat(more ?? []))
             rims[rim].Add(at);
         List<Sheet> sheets = [];
         List<RimPart> parts = [];
@@ -181,7 +234,7 @@ internal sealed class Surface
                 parts[b] = parts[b] with { Seam = seam };
                 sewn.Add(new Sewn(a, b, seam));
             }
-        return new Surface(sheets, parts, sewn);
+        return new Surface(rims, sheets, parts, sewn);
 
         int? Part((int Rim, double At) from, (int Rim, double At) to)
         {
@@ -195,14 +248,14 @@ internal sealed class Surface
         }
     }
 
-    private static List<double> Merge(List<double> shares, double near)
+    // Stops of the runs stay; what is added gives way to them.
+    private static List<double> Merge(List<double> shares, List<double> added, double near)
     {
-        shares.Sort();
-        List<double> kept = [0];
-        foreach (var share in shares)
-            if (share - kept[^1] > near && 1 - share > near)
+        List<double> kept = [0, 1];
+        foreach (var share in shares.Order().Concat(added.Order()))
+            if (kept.All(other => Math.Abs(share - other) > near))
                 kept.Add(share);
-        kept.Add(1);
+        kept.Sort();
         return kept;
     }
 
@@ -244,6 +297,14 @@ internal sealed class Surface
         }
 
         public double Total { get; }
+
+        // The shares at which a stop of a rim lies on this side.
+        public IEnumerable<double> At((int Rim, double Along) stop) =>
+            from run in runs
+            where run.Rim == stop.Rim
+            let share = (stop.Along - run.From) / (run.To - run.From)
+            where share is > 0 and < 1
+            select (run.Start + (share * (run.End - run.Start))) / Total;
 
         public IEnumerable<double> Shares => runs.Select(run => run.Start / Total);
 

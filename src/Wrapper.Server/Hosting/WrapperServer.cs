@@ -86,6 +86,7 @@ public static class WrapperServer
         builder.Services.AddSingleton(services => new LayCache(
             IsDescribing() ? null : new LayShelf(services.GetRequiredService<FoundLays>())
         ));
+        builder.Services.AddSingleton<Drafts.FormCache>();
         builder.Services.AddSingleton<RunningSearch>();
         builder.Services.AddSingleton<LayQueue>();
         builder.Services.AddSingleton<DraftQueue>();

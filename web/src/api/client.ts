@@ -25,6 +25,7 @@ export type Problem = Schemas['Problem']
 export type Remnant = Schemas['JobRemnant']
 export type SetOfItems = Schemas['SetView']
 export type SavingView = Schemas['SavingView']
+export type Sewn = Schemas['SewnView']
 export type Size = Schemas['SizeView']
 export type Unit = Schemas['JobUnit']
 

@@ -141,6 +141,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sewn": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** An item sewn from its own seams, each face with the part of the cloth that the lay gives it. */
+        post: operations["sewn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/outlines": {
         parameters: {
             query?: never;
@@ -701,6 +718,11 @@ export interface components {
              */
             ticks?: null | number;
         };
+        /**
+         * @description What a line of a form is.
+         * @enum {unknown}
+         */
+        FormLineKind: "seam" | "corded" | "zip" | "edge";
         /**
          * @description How a piece may lie on the cloth.
          * @enum {unknown}
@@ -1399,6 +1421,74 @@ export interface components {
             expected: boolean;
             working: string[];
         };
+        /** @description A seam, or an open edge, as places in hundredths of a millimetre, three for each point; what it is called. */
+        SewnLineView: {
+            kind: components["schemas"]["FormLineKind"];
+            seam: string;
+            places: number[];
+        };
+        /**
+         * @description Where a piece, or a part of one that is joined of several, lies on its cloth: a point (x, y) of the piece as drawn, in
+         *     hundredths of a millimetre, lies xx x + xy y + x across it and yx x + yy y + y up the roll. Between
+         *     From and To along the piece; null for all of it.
+         */
+        SewnPrintView: {
+            piece: string;
+            /** Format: int32 */
+            instance: number;
+            label: string;
+            cloth: string;
+            /** Format: int64 */
+            from: null | number;
+            /** Format: int64 */
+            to: null | number;
+            /** Format: int32 */
+            xx: number;
+            /** Format: int32 */
+            xy: number;
+            /** Format: int32 */
+            yx: number;
+            /** Format: int32 */
+            yy: number;
+            /** Format: int64 */
+            x: number;
+            /** Format: int64 */
+            y: number;
+        };
+        /** @description A job, and the item of it that is to be shown sewn. */
+        SewnRequest: {
+            job: components["schemas"]["JobDocument"];
+            item: string;
+        };
+        /**
+         * @description One piece of a sewn cover, and the pieces that it is cut in where it is joined of several. Places are three counts for each point (across, back, up),
+         *     Flat two (on the piece as drawn), hundredths of a millimetre; Triangles three
+         *     points each, of this piece, anticlockwise seen from the right side of the cloth.
+         */
+        SewnSheetView: {
+            piece: string;
+            /** Format: int32 */
+            instance: number;
+            pieces: string[];
+            name: string;
+            label: string;
+            places: number[];
+            flat: number[];
+            triangles: number[];
+        };
+        /**
+         * @description A cover sewn from its own seams. Vouched is whether the cloth lies as its pieces are cut: less than
+         *     5 per cent of stretch over 95 parts of 100; Check tells it in words, and
+         *     Description what is to be seen.
+         */
+        SewnView: {
+            sheets: components["schemas"]["SewnSheetView"][];
+            lines: components["schemas"]["SewnLineView"][];
+            print: components["schemas"]["SewnPrintView"][];
+            vouched: boolean;
+            check: string;
+            description: string;
+        };
         /** @description One line to take to the shop: what, which, how much as it is sold, and the items that it is for. */
         ShoppingLine: {
             name: string;
@@ -1760,6 +1850,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DraftView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    sewn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SewnRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SewnView"];
                 };
             };
             /** @description Unprocessable Entity */

@@ -1,4 +1,4 @@
-import { Button } from 'antd'
+import { Button, Radio } from 'antd'
 import { useState } from 'react'
 import { unitWord, type Piece } from '../../api/client'
 import { EntryField } from '../../job/EntryField'
@@ -6,6 +6,7 @@ import { PieceDrawing } from './PieceDrawing'
 import { SeamTable } from './SeamTable'
 import { PrintedPieces } from './PrintedPieces'
 import { SettingOut } from './SettingOut'
+import { SewnCover } from '../../sewn/SewnCover'
 import { useDraft, useScene, useUnit } from '../../job/scene'
 import { useItemField } from '../../job/useItemField'
 import s from './pieces.module.css'
@@ -18,6 +19,8 @@ export default function Pieces() {
   const name = useScene((scene) => scene.item?.name) ?? ''
   const [held, setHeld] = useState('')
   const [pointed, setPointed] = useState<string>()
+  const [sewn, setSewn] = useState(false)
+  const item = useScene((scene) => scene.item?.id)
   const pattern = draft?.pattern
   if (!pattern)
     return (
@@ -69,12 +72,29 @@ export default function Pieces() {
         </ol>
         <Button onClick={() => window.print()}>Print the pieces</Button>
       </div>
-      <section className="table" aria-label={`Piece ${piece.label}`}>
-        <PieceDrawing piece={piece} pointed={size?.name} />
-        <p className={s.legend}>
-          <span /> cut line <span className={s.dashed} /> {piece.settingOut.expected ? 'line to expect' : 'stitch line'}
-        </p>
-      </section>
+      <div className={s.middle}>
+        <Radio.Group
+          optionType="button"
+          aria-label="Shown"
+          value={sewn}
+          onChange={(event) => setSewn(event.target.value as boolean)}
+          options={[
+            { value: false, label: 'Flat' },
+            { value: true, label: 'Sewn' },
+          ]}
+        />
+        {sewn && item ? (
+          <SewnCover key={item} item={item} held={held} hold={setHeld} />
+        ) : (
+          <section className="table" aria-label={`Piece ${piece.label}`}>
+            <PieceDrawing piece={piece} pointed={size?.name} />
+            <p className={s.legend}>
+              <span /> cut line <span className={s.dashed} />{' '}
+              {piece.settingOut.expected ? 'line to expect' : 'stitch line'}
+            </p>
+          </section>
+        )}
+      </div>
       <section className={s.sizes} aria-label="Sizes">
         <ul>
           {piece.sizes.map((each) => (

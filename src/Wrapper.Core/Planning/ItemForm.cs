@@ -1,0 +1,110 @@
+using Wrapper.Core.Declaring;
+using Wrapper.Core.Geometry;
+using Wrapper.Core.Jobs;
+using Wrapper.Core.Lay;
+using Wrapper.Core.Lengths;
+using Wrapper.Core.Lengths.Workings;
+using Wrapper.Core.Sewing;
+
+namespace Wrapper.Core.Planning;
+
+/// <summary>
+/// Where a piece of a form, or the part of it between two lines that a joined piece is cut in, lies on its cloth: a point
+/// (x, y) of the piece as drawn lies <c>(XX x + XY y, YX x + YY y)</c> and <paramref name="X"/> across from the first
+/// selvedge, <paramref name="Y"/> up the roll.
+/// </summary>
+public sealed record PrintedPart(
+    string FormPiece,
+    int Instance,
+    string Piece,
+    string Cloth,
+    Length? From,
+    Length? To,
+    int XX,
+    int XY,
+    int YX,
+    int YY,
+    Length X,
+    Length Y
+)
+{
+    /// <summary>Where a point of the piece as drawn lies on the cloth.</summary>
+    public Point OnCloth(Point drawn)
+    {
+        static Length Times(int sign, Length length) => sign * length;
+        return new(Times(XX, drawn.X) + Times(XY, drawn.Y) + X, Times(YX, drawn.X) + Times(YY, drawn.Y) + Y);
+    }
+}
+
+/// <summary>The cover of an item sewn on screen, and the part of the cloth that each of its faces shows.</summary>
+public static class ItemForm
+{
+    // Wider than any cover: sheets are sewn unjoined, their joins are lines.
+    private static readonly Length Wide = Length.Millimetres(100_000);
+
+    /// <summary>
+    /// The form of one cover of <paramref name="item"/>; null where it cannot be drafted, or has nothing to be sewn.
+    /// </summary>
+    public static SewnForm? Sew(Item item, JobDocument job, Drafting drafting, CancellationToken stop) =>
+        drafting.Draft(item, job.Unit, role => Room(item, role, job)) is { Pattern: { } pattern }
+            ? SewnForm.Of(pattern, stop)
+            : null;
+
+    /// <summary>What the form depends on beside the item: how long the strips may be that go round it.</summary>
+    public static string StripsOf(Item item, JobDocument job) =>
+        string.Join(
+            ' ',
+            from role in Enum.GetValues<ClothRole>()
+            from grain in Enum.GetValues<Patterns.Grain>()
+            select ItemPlan.Room(item, role, job).LongestStrip(grain)?.Ticks ?? 0
+        );
+
+    private static ClothRoom Room(Item item, ClothRole role, JobDocument job) =>
+        new(Working.Of("U", "usable width", Wide)) { Strips = ItemPlan.Room(item, role, job) };
+
+    /// <summary>Where the pieces of the first cover of <paramref name="item"/> lie; empty for what is not laid.</summary>
+    public static IReadOnlyList<PrintedPart> Print(ItemPlan item, SewnForm form, Plan plan)
+    {
+        if (item.Draft.Pattern is not { } pattern)
+            return [];
+        var placed = plan
+            .Cloths.Where(cloth => cloth.Lay is not null)
+            .SelectMany(cloth => cloth.Lay!.Best.Placements.Select(at => (cloth.Reading.Cloth.Id, At: at)))
+            .ToLookup(pair => pair.At.Id);
+        return
+        [
+            .. from sheet in form.Sheets
+            from piece in pattern.Pieces
+            where piece.Key == sheet.Piece || IsPart(piece.Key, sheet.Piece)
+            where sheet.Instance <= piece.Quantity
+            from at in placed[$"{item.Item.Id}/{piece.Key}/{sheet.Instance}"].Take(1)
+            let bounds = piece.Stitch.Bounds()
+            let joined = piece.Key != sheet.Piece
+            select On(piece.Cut, piece.IsTurnedOver(sheet.Instance), at.At) with
+            {
+                FormPiece = sheet.Piece,
+                Instance = sheet.Instance,
+                Piece = piece.Key,
+                Cloth = at.Id,
+                From = joined ? bounds.Left : null,
+                To = joined ? bounds.Right : null,
+            },
+        ];
+
+        bool IsPart(string key, string whole) =>
+            key.StartsWith($"{whole}-", StringComparison.Ordinal)
+            && form.Sheets.All(sheet => sheet.Piece != key)
+            && pattern.Pieces.All(piece => piece.Key != whole);
+    }
+
+    private static PrintedPart On(Outline cut, bool turned, Placement at)
+    {
+        // Mirrored, then turned to the left, then moved so that its box begins where it is placed.
+        var (xx, xy, yx, yy) = (turned ? -1 : 1, 0, 0, 1);
+        for (var turn = 0; turn < at.Turns % 4; turn++)
+            (xx, xy, yx, yy) = (-yx, -yy, xx, xy);
+        var (left, bottom, right, top) = cut.Bounds();
+        Length Least(int a, int b) => Length.Min(a * left, a * right) + Length.Min(b * bottom, b * top);
+        return new("", 0, "", "", null, null, xx, xy, yx, yy, at.X - Least(xx, xy), at.Y - Least(yx, yy));
+    }
+}

@@ -1,0 +1,71 @@
+namespace Wrapper.Core.Sewing;
+
+/// <summary>
+/// A closed cover without depth of its own, over a soft filling: blown up from flat, its cloth giving along no edge,
+/// until it is as thick as its filling.
+/// </summary>
+internal static class Soft
+{
+    private const int Rounds = 320,
+        Passes = 10;
+
+    // Cloth that is pushed together buckles long before it gives.
+    private const double Pushed = 0.35;
+
+    /// <summary>Blows the cover up to <paramref name="thickness"/> mm across its flat lie, which is upright to Z.</summary>
+    public static void Fill(Mesh mesh, Vec3[] places, double step, double thickness, CancellationToken stop)
+    {
+        var edges = Edges(mesh);
+        var triangles = Solver.Outward(mesh).ToArray();
+        var force = new Vec3[places.Length];
+        for (var round = 0; round < Rounds; round++)
+        {
+            stop.ThrowIfCancellationRequested();
+            var thick = places.Max(place => place.Z) - places.Min(place => place.Z);
+            var by = Math.Clamp((thickness - thick) / thickness, -0.3, 1) * 0.08 * step;
+            if (round < Rounds - 40)
+                Press(triangles, places, force, by);
+            for (var pass = 0; pass < Passes; pass++)
+                foreach (var (a, b, length) in pass % 2 == 0 ? edges : Enumerable.Reverse(edges))
+                {
+                    var way = places[b] - places[a];
+                    var size = way.Size;
+                    if (size < 1e-9)
+                        continue;
+                    var share = size > length ? 0.5 : 0.5 * Pushed;
+                    var move = share * (size - length) / size * way;
+                    places[a] += move;
+                    places[b] -= move;
+                }
+        }
+    }
+
+    private static void Press((int A, int B, int C)[] triangles, Vec3[] places, Vec3[] force, double by)
+    {
+        Array.Clear(force);
+        foreach (var (a, b, c) in triangles)
+        {
+            var normal = (places[b] - places[a]).Cross(places[c] - places[a]);
+            force[a] += normal;
+            force[b] += normal;
+            force[c] += normal;
+        }
+        for (var at = 0; at < places.Length; at++)
+            if (force[at].Size > 1e-9)
+                places[at] += by * force[at].Unit();
+    }
+
+    private static List<(int A, int B, double Length)> Edges(Mesh mesh)
+    {
+        Dictionary<(int, int), double> edges = [];
+        foreach (var facet in mesh.Facets)
+        foreach (var t in facet.Triangles)
+            for (var n = 0; n < 3; n++)
+            {
+                var (p, q) = (mesh.Points[t[n]], mesh.Points[t[(n + 1) % 3]]);
+                var key = p.Node < q.Node ? (p.Node, q.Node) : (q.Node, p.Node);
+                edges[key] = (p.Flat - q.Flat).Size;
+            }
+        return [.. edges.Select(edge => (edge.Key.Item1, edge.Key.Item2, edge.Value))];
+    }
+}

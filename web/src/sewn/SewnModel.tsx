@@ -1,0 +1,169 @@
+import { Canvas, useThree, type ThreeEvent } from '@react-three/fiber'
+import { useEffect, useMemo } from 'react'
+import {
+  CanvasTexture,
+  Color,
+  DoubleSide,
+  RepeatWrapping,
+  SRGBColorSpace,
+  type BufferGeometry,
+  type Texture,
+} from 'three'
+import type { Sewn } from '../api/client'
+import { lineGeometry, outward, sheetGeometry, type Sheet } from './geometry'
+import type { Tile } from './clothTexture'
+
+/** From where the cover is looked at: turns round it and over it in radians, and how near. */
+export interface View {
+  round: number
+  over: number
+  near: number
+  /** How far it is taken apart, 0 to 1. */
+  apart: number
+  /** Whether the cloth lets one look inside. */
+  through: boolean
+}
+
+interface Props {
+  sewn: Sewn
+  tiles: Map<string, Tile>
+  cordTone: string
+  view: View
+  held: string
+  hold: (piece: string) => void
+}
+
+const lines = { corded: 0.0034, zip: 0.003, seam: 0.0007, edge: 0.0011 }
+
+/** The sewn cover in three dimensions. Drawn only when something has changed. */
+export default function SewnModel({ sewn, tiles, cordTone, view, held, hold }: Props) {
+  const reach = useMemo(
+    () => Math.max(0.05, ...sewn.sheets.flatMap((sheet) => sheet.places.map((count) => Math.abs(count) / 100_000))),
+    [sewn],
+  )
+  return (
+    <Canvas
+      frameloop="demand"
+      dpr={[1, 2]}
+      camera={{ fov: 32, near: 0.01, far: 100 }}
+      gl={{ preserveDrawingBuffer: true }}
+    >
+      <Looking view={view} reach={reach} />
+      <hemisphereLight args={['#ffffff', '#8a8378', 1.6]} />
+      <directionalLight position={[1.5, 3, 2.5]} intensity={1.7} />
+      {sewn.sheets.map((sheet) => (
+        <SewnSheet
+          key={`${sheet.piece} ${sheet.instance}`}
+          sheet={sheet}
+          sewn={sewn}
+          tiles={tiles}
+          apart={view.apart}
+          through={view.through}
+          held={held === sheet.piece}
+          hold={hold}
+        />
+      ))}
+      {view.apart < 0.02 && sewn.lines.map((line, at) => <SewnLine key={at} line={line} cordTone={cordTone} />)}
+    </Canvas>
+  )
+}
+
+function Looking({ view, reach }: { view: View; reach: number }) {
+  const { camera, invalidate } = useThree()
+  useEffect(() => {
+    const far = (reach * (3.6 + 2.4 * view.apart)) / view.near
+    camera.position.set(
+      far * Math.cos(view.over) * Math.sin(view.round),
+      far * Math.sin(view.over),
+      far * Math.cos(view.over) * Math.cos(view.round),
+    )
+    camera.lookAt(0, 0, 0)
+    camera.updateProjectionMatrix()
+    invalidate()
+  }, [camera, invalidate, reach, view])
+  return null
+}
+
+interface SheetProps {
+  sheet: Sheet
+  sewn: Sewn
+  tiles: Map<string, Tile>
+  apart: number
+  through: boolean
+  held: boolean
+  hold: (piece: string) => void
+}
+
+function SewnSheet({ sheet, sewn, tiles, apart, through, held, hold }: SheetProps) {
+  const prints = useMemo(
+    () => sewn.print.filter((each) => each.piece === sheet.piece && each.instance === sheet.instance),
+    [sewn, sheet],
+  )
+  const shapes = useMemo(() => sheetGeometry(sheet, prints), [sheet, prints])
+  useEffect(() => () => shapes.forEach((shape) => shape.dispose()), [shapes])
+  const way = useMemo(() => outward(sheet), [sheet])
+  const take = (event: ThreeEvent<MouseEvent>) => {
+    event.stopPropagation()
+    const [first] = sheet.pieces
+    if (event.delta < 6 && first) hold(first)
+  }
+  return (
+    <group position={[way.x * apart, way.y * apart, way.z * apart]}>
+      {[...shapes].map(([cloth, shape]) => (
+        <Face key={cloth} shape={shape} tile={tiles.get(cloth)} through={through} held={held} take={take} />
+      ))}
+    </group>
+  )
+}
+
+interface FaceProps {
+  shape: BufferGeometry
+  tile: Tile | undefined
+  through: boolean
+  held: boolean
+  take: (event: ThreeEvent<MouseEvent>) => void
+}
+
+function Face({ shape, tile, through, held, take }: FaceProps) {
+  const texture = useMemo(() => tile && textureOf(tile), [tile])
+  useEffect(() => () => texture?.dispose(), [texture])
+  return (
+    <mesh geometry={shape} onClick={take}>
+      <meshStandardMaterial
+        {...(texture ? { map: texture } : { color: '#b9b2a6' })}
+        side={DoubleSide}
+        roughness={0.92}
+        transparent={through}
+        opacity={through ? 0.35 : 1}
+        depthWrite={!through}
+        emissive={new Color(held ? '#f2b705' : '#000000')}
+        emissiveIntensity={held ? 0.1 : 0}
+        polygonOffset
+        polygonOffsetFactor={1}
+      />
+    </mesh>
+  )
+}
+
+// Points of the cloth are in hundredths of a millimetre; a tile begins where its repeat does.
+function textureOf(tile: Tile): Texture {
+  const texture = new CanvasTexture(tile.canvas)
+  texture.wrapS = texture.wrapT = RepeatWrapping
+  texture.colorSpace = SRGBColorSpace
+  texture.anisotropy = 8
+  texture.repeat.set(1 / tile.across, 1 / tile.along)
+  texture.offset.set(0, -tile.from / tile.along)
+  return texture
+}
+
+function SewnLine({ line, cordTone }: { line: Sewn['lines'][number]; cordTone: string }) {
+  const shape = useMemo(() => lineGeometry(line.places, lines[line.kind]), [line])
+  useEffect(() => () => shape?.dispose(), [shape])
+  if (!shape) return null
+  const tone = { corded: cordTone, zip: '#c9a227', seam: '#2b2620', edge: '#efe9dc' }[line.kind]
+  return (
+    <mesh geometry={shape}>
+      <meshStandardMaterial color={tone} roughness={0.8} />
+    </mesh>
+  )
+}
