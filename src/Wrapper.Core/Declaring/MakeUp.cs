@@ -60,6 +60,9 @@ public abstract class MakeUp
     /// </summary>
     public virtual IEnumerable<Piece> Fillings(Reading reading) => [];
 
+    /// <summary>Answers that are shown as others where a cover is seen sewn: what is laid in pleats, or eased freehand.</summary>
+    public virtual IReadOnlyList<ShownAs> Shown => [];
+
     /// <summary>A new item with every default written in; what <paramref name="from"/> holds already is kept.</summary>
     public Item NewItem(string id, string name, JobUnit unit, Item? from = null)
     {

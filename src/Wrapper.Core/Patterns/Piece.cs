@@ -93,6 +93,9 @@ public sealed record Piece
     /// </summary>
     public bool Faces { get; init; }
 
+    /// <summary>How it stands as it is worn; most follow what they are sewn to.</summary>
+    public Facing Facing { get; init; }
+
     /// <summary>Whether this one of them, from 1 on, is the mirror image of what is drawn.</summary>
     public bool IsTurnedOver(int instance) => Faces != (TurnedOver && instance % 2 == 0);
 

@@ -39,6 +39,8 @@ public sealed record PrintedPart(
 /// <summary>The cover of an item sewn on screen, and the part of the cloth that each of its faces shows.</summary>
 public static class ItemForm
 {
+    private const float MostTucked = 0.7f;
+
     // Wider than any cover: sheets are sewn unjoined, their joins are lines.
     private static readonly Length Wide = Length.Millimetres(100_000);
 
@@ -46,9 +48,26 @@ public static class ItemForm
     /// The form of one cover of <paramref name="item"/>; null where it cannot be drafted, or has nothing to be sewn.
     /// </summary>
     public static SewnForm? Sew(Item item, JobDocument job, Drafting drafting, CancellationToken stop) =>
-        drafting.Draft(item, job.Unit, role => Room(item, role, job)) is { Pattern: { } pattern }
+        drafting.Draft(AsShown(item, drafting), job.Unit, role => Room(item, role, job)) is { Pattern: { } pattern }
             ? SewnForm.Of(pattern, stop)
             : null;
+
+    /// <summary>What is shown otherwise than it is made, in words.</summary>
+    public static IEnumerable<string> Notes(Item item, Drafting drafting) =>
+        ShownOtherwise(item, drafting).Select(shown => shown.Note);
+
+    private static IEnumerable<ShownAs> ShownOtherwise(Item item, Drafting drafting) =>
+        (drafting.Find(item.MakeUp)?.Shown ?? []).Where(shown =>
+            item.Choices.TryGetValue(shown.Choice, out var chosen) && chosen.Typed == shown.Answer
+        );
+
+    private static Item AsShown(Item item, Drafting drafting)
+    {
+        var choices = new Dictionary<string, Entry>(item.Choices);
+        foreach (var shown in ShownOtherwise(item, drafting))
+            choices[shown.Choice] = choices[shown.Choice] with { Typed = shown.As };
+        return item with { Choices = choices };
+    }
 
     /// <summary>What the form depends on beside the item: how long the strips may be that go round it.</summary>
     public static string StripsOf(Item item, JobDocument job) =>
@@ -80,6 +99,7 @@ public static class ItemForm
             from at in placed[$"{item.Item.Id}/{piece.Key}/{sheet.Instance}"].Take(1)
             let bounds = piece.Stitch.Bounds()
             let joined = piece.Key != sheet.Piece
+            where joined || IsDrawnAs(sheet, piece.Stitch)
             select On(piece.Cut, piece.IsTurnedOver(sheet.Instance), at.At) with
             {
                 FormPiece = sheet.Piece,
@@ -95,6 +115,22 @@ public static class ItemForm
             key.StartsWith($"{whole}-", StringComparison.Ordinal)
             && form.Sheets.All(sheet => sheet.Piece != key)
             && pattern.Pieces.All(piece => piece.Key != whole);
+    }
+
+    // What is shown otherwise than it is made has no place on the cloth.
+    private static bool IsDrawnAs(FormSheet sheet, Outline stitch)
+    {
+        var (left, bottom, right, top) = stitch.Bounds();
+        var (from, low, to, high) = sheet.Reach;
+        // Tucks take some of its length away.
+        return Within(from, left, 1)
+            && Within(low, bottom, 1)
+            && Within(to, right, -1)
+            && Within(high, top, -1)
+            && (to - from) * (high - low)
+                > MostTucked * (float)((right - left).ToMillimetres() * (top - bottom).ToMillimetres());
+
+        static bool Within(float mm, Length drawn, int inward) => inward * (mm - (float)drawn.ToMillimetres()) > -1;
     }
 
     private static PrintedPart On(Outline cut, bool turned, Placement at)

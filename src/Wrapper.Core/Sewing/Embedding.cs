@@ -17,6 +17,18 @@ internal sealed class Embedding
     /// <summary>Places the nodes of each connected cover in <paramref name="places"/>, around its own middle.</summary>
     public static void Place(Mesh mesh, Vec3[] places)
     {
+        var ways = Ways(mesh);
+        foreach (
+            var cover in mesh
+                .Points.GroupBy(point => mesh.Surface.Pieces[point.Sheet], point => point.Node)
+                .Select(group => group.Distinct().ToList())
+        )
+            new Embedding(ways, cover).Scale(mesh, places);
+    }
+
+    /// <summary>From each node the edges to its neighbours, as long as they lie on their sheets.</summary>
+    public static List<(int To, double Length)>[] Ways(Mesh mesh)
+    {
         var ways = new List<(int To, double Length)>[mesh.Nodes];
         for (var at = 0; at < ways.Length; at++)
             ways[at] = [];
@@ -25,16 +37,11 @@ internal sealed class Embedding
             for (var n = 0; n < 3; n++)
             {
                 var (a, b) = (mesh.Points[triangle[n]], mesh.Points[triangle[(n + 1) % 3]]);
-                var length = (a.Flat - b.Flat).Size;
+                var length = (a.Rest - b.Rest).Size;
                 ways[a.Node].Add((b.Node, length));
                 ways[b.Node].Add((a.Node, length));
             }
-        foreach (
-            var cover in mesh
-                .Points.GroupBy(point => mesh.Surface.Pieces[point.Sheet], point => point.Node)
-                .Select(group => group.Distinct().ToList())
-        )
-            new Embedding(ways, cover).Scale(mesh, places);
+        return ways;
     }
 
     private void Scale(Mesh mesh, Vec3[] places)

@@ -87,41 +87,30 @@ internal static class Folds
         return stops;
     }
 
-    // How far the sheet on the other side of the seam turns at this point, where it is sewn to this one on both sides of
-    // it: else two pieces merely go on in line. Null where nothing turns.
+    // How far what this rim is sewn to turns at a point, laid flat: half a turn less the corners of all other sheets that
+    // meet there. Two pieces that merely go on in line come to nothing. Null where nothing turns.
     private static double? TurnsBeyond(Surface surface, Rims rims, Polygon[] polygons, int sheet, int at)
     {
         var rim = rims.Sheets[sheet];
-        foreach (var mine in new[] { rim[at].Part, rim[(at + rim.Count - 1) % rim.Count].Part }.Distinct())
+        var parts = new[] { rim[at].Part, rim[(at + rim.Count - 1) % rim.Count].Part };
+        if (parts.Any(part => surface.SewnTo(part) is null))
+            return null;
+        var beyond = 0.0;
+        foreach (var (far, n) in rims.At(rim[at].Node))
         {
-            if (surface.SewnTo(mine) is not { } theirs)
+            if (far == sheet && n == at)
                 continue;
-            var far = surface.Parts[theirs].Sheet;
-            var beyond = rims.Sheets[far];
-            for (var n = 0; n < beyond.Count; n++)
-            {
-                if (beyond[n].Node != rim[at].Node)
-                    continue;
-                var (next, before) = (beyond[n].Part, beyond[(n + beyond.Count - 1) % beyond.Count].Part);
-                // Below a dart the corner goes on.
-                if (
-                    far != sheet
-                    && ((IsSewnTo(next, sheet) && IsDart(before)) || (IsDart(next) && IsSewnTo(before, sheet)))
-                )
-                    return Math.PI / 2;
-                if (
-                    IsSewnTo(next, sheet)
-                    && IsSewnTo(before, sheet)
-                    && Math.Abs(polygons[far].Turn(n)) is > ArcTurn and var turn
-                )
-                    return turn;
-            }
+            var others = rims.Sheets[far];
+            var (next, before) = (others[n].Part, others[(n + others.Count - 1) % others.Count].Part);
+            // Below a dart the corner goes on.
+            if (far != sheet && ((IsSewnTo(next) && IsDart(before)) || (IsDart(next) && IsSewnTo(before))))
+                return Math.PI / 2;
+            beyond += Math.PI - polygons[far].Turn(n);
         }
-        return null;
+        return Math.Abs(Math.PI - beyond) is > ArcTurn and var turn ? turn : null;
 
         bool IsDart(int part) => surface.Parts[part].Seam?.Kind == SeamKind.Dart;
 
-        bool IsSewnTo(int part, int other) =>
-            surface.SewnTo(part) is { } partner && surface.Parts[partner].Sheet == other;
+        bool IsSewnTo(int part) => surface.SewnTo(part) is { } partner && surface.Parts[partner].Sheet == sheet;
     }
 }

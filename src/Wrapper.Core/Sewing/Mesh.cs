@@ -2,8 +2,11 @@ using Wrapper.Core.Geometry;
 
 namespace Wrapper.Core.Sewing;
 
-/// <summary>A corner of the mesh as it lies on its flat sheet, and which node of the cover it is.</summary>
-internal readonly record struct MeshPoint(int Sheet, Vec Flat, int Node);
+/// <summary>
+/// A corner of the mesh as it lies on its flat sheet, which node of the cover it is, and where it would lie on a sheet
+/// whose gathers are drawn in.
+/// </summary>
+internal readonly record struct MeshPoint(int Sheet, Vec Flat, int Node, Vec Rest);
 
 /// <summary>
 /// A stretch of cloth that stays flat, between seams and folds: its triangles, of points, and its points.
@@ -52,7 +55,7 @@ internal sealed class Mesh
             stop.ThrowIfCancellationRequested();
             first.Add(points.Count);
             var start = points.Count;
-            points.AddRange(rims.Sheets[sheet].Select(point => new MeshPoint(sheet, point.Flat, point.Node)));
+            points.AddRange(rims.Sheets[sheet].Select(point => At(sheet, point.Flat, point.Node)));
             List<List<int>> faces =
             [
                 [.. Enumerable.Range(start, points.Count - start)],
@@ -70,7 +73,7 @@ internal sealed class Mesh
                 foreach (var point in inside)
                 {
                     all.Add(points.Count);
-                    points.Add(new MeshPoint(sheet, point, nodes++));
+                    points.Add(At(sheet, point, nodes++));
                 }
                 facets.Add(new Facet(sheet, [.. triangles.Select(t => t.Select(at => all[at]).ToArray())], all));
             }
@@ -84,6 +87,8 @@ internal sealed class Mesh
             FirstOfRim = first,
         };
 
+        MeshPoint At(int sheet, Vec flat, int node) => new(sheet, flat, node, surface.Sheets[sheet].DrawnIn(flat));
+
         List<int> Line(int from, int to)
         {
             var (a, b) = (points[from].Flat, points[to].Flat);
@@ -92,7 +97,7 @@ internal sealed class Mesh
             for (var n = 1; n < steps; n++)
             {
                 line.Add(points.Count);
-                points.Add(new MeshPoint(points[from].Sheet, a + ((double)n / steps * (b - a)), nodes++));
+                points.Add(At(points[from].Sheet, a + ((double)n / steps * (b - a)), nodes++));
             }
             line.Add(to);
             return line;

@@ -11,7 +11,18 @@ internal sealed class Rims
     // An arc is followed in steps of so much of a turn.
     private const double ArcStep = 0.3;
 
-    private Rims(IReadOnlyList<IReadOnlyList<RimPoint>> sheets, int nodes) => (Sheets, Nodes) = (sheets, nodes);
+    private readonly ILookup<int, (int Sheet, int Point)> byNode;
+
+    private Rims(IReadOnlyList<IReadOnlyList<RimPoint>> sheets, int nodes)
+    {
+        (Sheets, Nodes) = (sheets, nodes);
+        byNode = sheets
+            .SelectMany((rim, sheet) => rim.Select((point, at) => (point.Node, At: (sheet, at))))
+            .ToLookup(pair => pair.Node, pair => pair.At);
+    }
+
+    /// <summary>Every point of a rim that is this node.</summary>
+    public IEnumerable<(int Sheet, int Point)> At(int node) => byNode[node];
 
     /// <summary>For each sheet the points of its rim, walked with its outline.</summary>
     public IReadOnlyList<IReadOnlyList<RimPoint>> Sheets { get; }

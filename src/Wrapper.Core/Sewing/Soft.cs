@@ -6,8 +6,8 @@ namespace Wrapper.Core.Sewing;
 /// </summary>
 internal static class Soft
 {
-    private const int Rounds = 320,
-        Passes = 10;
+    private const int Rounds = 240,
+        Passes = 8;
 
     // Cloth that is pushed together buckles long before it gives.
     private const double Pushed = 0.35;
@@ -26,8 +26,9 @@ internal static class Soft
             if (round < Rounds - 40)
                 Press(triangles, places, force, by);
             for (var pass = 0; pass < Passes; pass++)
-                foreach (var (a, b, length) in pass % 2 == 0 ? edges : Enumerable.Reverse(edges))
+                for (var n = 0; n < edges.Length; n++)
                 {
+                    var (a, b, length) = edges[pass % 2 == 0 ? n : edges.Length - 1 - n];
                     var way = places[b] - places[a];
                     var size = way.Size;
                     if (size < 1e-9)
@@ -55,7 +56,7 @@ internal static class Soft
                 places[at] += by * force[at].Unit();
     }
 
-    private static List<(int A, int B, double Length)> Edges(Mesh mesh)
+    private static (int A, int B, double Length)[] Edges(Mesh mesh)
     {
         Dictionary<(int, int), double> edges = [];
         foreach (var facet in mesh.Facets)
@@ -64,7 +65,7 @@ internal static class Soft
             {
                 var (p, q) = (mesh.Points[t[n]], mesh.Points[t[(n + 1) % 3]]);
                 var key = p.Node < q.Node ? (p.Node, q.Node) : (q.Node, p.Node);
-                edges[key] = (p.Flat - q.Flat).Size;
+                edges[key] = (p.Rest - q.Rest).Size;
             }
         return [.. edges.Select(edge => (edge.Key.Item1, edge.Key.Item2, edge.Value))];
     }

@@ -8,6 +8,11 @@ namespace Wrapper.Core.Sewing;
 /// </summary>
 internal sealed class Solver
 {
+    private const int Rounds = 400,
+        MostRounds = 2400;
+
+    private const float Settled = 0.001f;
+
     private readonly Mesh mesh;
     private readonly Vec3[] places;
     private readonly Rigid[] facets;
@@ -24,16 +29,20 @@ internal sealed class Solver
         (goals, weights) = (new Vec3[mesh.Nodes], new double[mesh.Nodes]);
     }
 
-    /// <summary>A firm cover: flat between its seams and folds.</summary>
-    public static void Firm(Mesh mesh, Vec3[] places, double step, CancellationToken stop)
+    /// <summary>
+    /// A firm cover: flat between its seams and folds. What <paramref name="stands"/> already needs no pressure to open.
+    /// </summary>
+    public static void Firm(Mesh mesh, Vec3[] places, double step, bool stands, CancellationToken stop)
     {
         var solver = new Solver(mesh, places, step);
-        for (var round = 0; round < 400; round++)
+        for (var round = 0; round < MostRounds; round++)
         {
             stop.ThrowIfCancellationRequested();
+            if (round >= Rounds && round % 100 == 0 && Strains.Of(mesh, places).Strain < Settled)
+                return;
             var rigidity = 0.03 + (0.54 * Math.Min(1, round / 100.0));
             var pressure = round < 100 ? 1 : Math.Max(0, 1 - ((round - 100) / 40.0));
-            if (pressure > 0)
+            if (pressure > 0 && !stands)
                 solver.Press(0.02 * pressure * step);
             solver.Draw(round < 240 ? rigidity : 1);
         }
@@ -99,7 +108,7 @@ internal sealed class Solver
         {
             nodes = [.. facet.Points.Select(at => mesh.Points[at].Node)];
             var turned = mesh.Surface.Sheets[facet.Sheet].TurnedOver;
-            var all = facet.Points.Select(at => mesh.Points[at].Flat).ToList();
+            var all = facet.Points.Select(at => mesh.Points[at].Rest).ToList();
             var middle = 1.0 / all.Count * all.Aggregate((sum, point) => sum + point);
             flat =
             [

@@ -34,14 +34,14 @@ internal static class Standing
     private static (Vec3 Across, Vec3 Up) Axes(Mesh mesh, Vec3[] places, Facet facet)
     {
         var all = facet.Points.Select(at => mesh.Points[at]).ToList();
-        var flat = 1.0 / all.Count * all.Aggregate(new Vec(), (sum, point) => sum + point.Flat);
+        var flat = 1.0 / all.Count * all.Aggregate(new Vec(), (sum, point) => sum + point.Rest);
         var place = 1.0 / all.Count * all.Aggregate(new Vec3(), (sum, point) => sum + places[point.Node]);
         Vec3 across = new(),
             up = new();
         foreach (var point in all)
         {
-            across += (point.Flat - flat).X * (places[point.Node] - place);
-            up += (point.Flat - flat).Y * (places[point.Node] - place);
+            across += (point.Rest - flat).X * (places[point.Node] - place);
+            up += (point.Rest - flat).Y * (places[point.Node] - place);
         }
         return (mesh.Surface.Sheets[facet.Sheet].TurnedOver ? -1 * across : across, up);
     }

@@ -26,7 +26,7 @@ internal static class Strains
     public static (double Strain, double Area) Stretch(Mesh mesh, Vec3[] places, int[] triangle)
     {
         var (a, b, c) = (mesh.Points[triangle[0]], mesh.Points[triangle[1]], mesh.Points[triangle[2]]);
-        var (u, v) = (b.Flat - a.Flat, c.Flat - a.Flat);
+        var (u, v) = (b.Rest - a.Rest, c.Rest - a.Rest);
         var twice = u.Cross(v);
         if (Math.Abs(twice) < 1e-9)
             return (0, 0);
@@ -45,14 +45,15 @@ internal static class Strains
     private static double Seams(Mesh mesh, Vec3[] places)
     {
         var worst = 0.0;
-        foreach (var rims in mesh.Rims.Sheets)
+        for (var n = 0; n < mesh.Rims.Sheets.Count; n++)
         {
+            var (rims, sheet) = (mesh.Rims.Sheets[n], mesh.Surface.Sheets[n]);
             var (space, flat) = (0.0, 0.0);
             for (var at = 0; at < rims.Count; at++)
             {
                 var next = rims[(at + 1) % rims.Count];
                 space += (places[next.Node] - places[rims[at].Node]).Size;
-                flat += (next.Flat - rims[at].Flat).Size;
+                flat += (sheet.DrawnIn(next.Flat) - sheet.DrawnIn(rims[at].Flat)).Size;
                 if (!next.IsStop)
                     continue;
                 if (mesh.Surface.SewnTo(rims[at].Part) is not null)

@@ -27,6 +27,12 @@ internal sealed record Sheet(Piece Piece, int Instance, bool TurnedOver)
     /// <summary>Stops along the stitch line, in order: the point, and how far from the start of the first edge.</summary>
     public IReadOnlyList<(Vec At, double Along)> Stops { get; init; } = [];
 
+    /// <summary>What is left of its width and of its height once gathers, pleats and ease are drawn in.</summary>
+    public (double Across, double Up) Left { get; init; } = (1, 1);
+
+    /// <summary>Where a point lies on the sheet drawn in.</summary>
+    public Vec DrawnIn(Vec flat) => new(Left.Across * flat.X, Left.Up * flat.Y);
+
     /// <summary>The first of its parts among those of the surface; one begins at each stop.</summary>
     public int FirstPart { get; init; }
 }
@@ -205,6 +211,7 @@ internal sealed class Surface
                 {
                     Stops = [.. stops.Select(stop => (rim.Point(stop), stop))],
                     FirstPart = parts.Count,
+                    Left = LeftOf(pattern, rim),
                 }
             );
             for (var at = 0; at < stops.Count; at++)
@@ -246,6 +253,23 @@ internal sealed class Surface
                 : (b + 1) % count == a ? sheet.FirstPart + b
                 : null;
         }
+    }
+
+    private static (double, double) LeftOf(Pattern pattern, SheetRim rim)
+    {
+        foreach (var seam in pattern.Seams.Where(seam => seam.Swallowed.IsPositive && Glued.Contains(seam.Kind)))
+            if (
+                seam.OneSide.FirstOrDefault(run => run.Piece == rim.Piece.Key && run.Instance == rim.Instance) is
+                { } run
+            )
+            {
+                var whole = seam.OneSide.Sum(each => pattern.LengthOf(each).ToMillimetres());
+                var left = 1 - (seam.Swallowed.ToMillimetres() / whole);
+                var (from, to) = rim.Ends(run);
+                var way = rim.Point(to) - rim.Point(from);
+                return Math.Abs(way.X) >= Math.Abs(way.Y) ? (left, 1) : (1, left);
+            }
+        return (1, 1);
     }
 
     // Stops of the runs stay; what is added gives way to them.

@@ -63,7 +63,13 @@ public sealed record SewnView(
     string Description
 )
 {
-    internal static SewnView Of(ItemPlan item, SewnForm form, IReadOnlyList<PrintedPart> print, JobUnit unit)
+    internal static SewnView Of(
+        ItemPlan item,
+        SewnForm form,
+        IReadOnlyList<PrintedPart> print,
+        IEnumerable<string> notes,
+        JobUnit unit
+    )
     {
         var pattern = item.Draft.Pattern!;
         string[] Cut(string whole) =>
@@ -116,7 +122,7 @@ public sealed record SewnView(
             form.Vouched
                 ? $"Sewn as cut: the cloth gives {Share(form.Quality.Strain)} at most, seams meet to {Millimetres(form.Quality.SeamDifference)} mm."
                 : $"Not vouched for: drawn like this the cloth would have to give {Share(form.Quality.Strain)}. Trust the flat pieces, not this picture.",
-            Describe(item, form, unit)
+            string.Join(' ', notes.Prepend(Describe(item, form, unit)))
         );
     }
 

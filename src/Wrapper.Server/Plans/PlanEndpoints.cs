@@ -94,7 +94,13 @@ internal static class PlanEndpoints
                                 return Problems.Fields(item.Draft.Problems);
                             return forms.Of(item.Item, request.Job, drafting, cancel) is { } form
                                 ? TypedResults.Ok(
-                                    SewnView.Of(item, form, ItemForm.Print(item, form, plan), request.Job.Unit)
+                                    SewnView.Of(
+                                        item,
+                                        form,
+                                        ItemForm.Print(item, form, plan),
+                                        ItemForm.Notes(item.Item, drafting),
+                                        request.Job.Unit
+                                    )
                                 )
                                 : Problems.Fields([
                                     new Problem("item", item.Item.Name, 0, "it has no seams to be sewn", "a cushion"),

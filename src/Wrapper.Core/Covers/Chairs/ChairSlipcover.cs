@@ -17,6 +17,17 @@ public sealed partial class ChairSlipcover : MakeUp
     public override string Key => "chair-slipcover";
 
     /// <inheritdoc/>
+    public override IReadOnlyList<ShownAs> Shown { get; } =
+    [
+        new(
+            "armFront",
+            "strip",
+            "panel",
+            "The strips of the arm fronts are shown as panels: they are eased on the chair."
+        ),
+    ];
+
+    /// <inheritdoc/>
     public override string Name => "Pin-fitted slipcover";
 
     /// <inheritdoc/>

@@ -24,7 +24,21 @@ internal sealed class SlipcoverPieces(Reading reading, ChairBody body)
 
     /// <summary>Every piece, with the points where three or more of them meet.</summary>
     public IEnumerable<Piece> All() =>
-        Cut().Select(piece => piece with { Meeting = [.. new SlipcoverPoints(body).On(piece)] });
+        Cut()
+            .Select(piece =>
+                piece with
+                {
+                    Meeting = [.. new SlipcoverPoints(body).On(piece)],
+                    Facing = piece.Key switch
+                    {
+                        "inside-back" or "outside-back" or "front-band" => Facing.Front,
+                        "arm-front" => piece.Faces ? Facing.FrontOnEnd : Facing.Front,
+                        "inside-arm" or "outside-arm" or "inside-wing" or "corner" => Facing.Side,
+                        "deck" => Facing.Top,
+                        _ => Facing.Anywhere,
+                    },
+                }
+            );
 
     private IEnumerable<Piece> Cut()
     {

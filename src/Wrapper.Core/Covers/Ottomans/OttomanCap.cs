@@ -57,6 +57,10 @@ public sealed class OttomanCap : Ottoman
     public override string Key => "ottoman-cap";
 
     /// <inheritdoc/>
+    public override IReadOnlyList<ShownAs> Shown { get; } =
+    [new("capCorners", "pleated", "boxed", "The pleats of the cap are shown as square corners.")];
+
+    /// <inheritdoc/>
     public override string Name => "Cap and apron";
 
     /// <inheritdoc/>

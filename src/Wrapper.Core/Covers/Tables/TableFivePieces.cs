@@ -38,6 +38,10 @@ public sealed class TableFivePieces : TableCover
     public override string Key => "table-five-pieces";
 
     /// <inheritdoc/>
+    public override IReadOnlyList<ShownAs> Shown { get; } =
+    [new("corners", "pleat", "sewn", "The inserts behind the corners are not shown.")];
+
+    /// <inheritdoc/>
     public override string Name => "Top and four sides";
 
     /// <inheritdoc/>
