@@ -26,18 +26,18 @@ internal static class Soft
             if (round < Rounds - 40)
                 Press(triangles, places, force, by);
             for (var pass = 0; pass < Passes; pass++)
-                for (var n = 0; n < edges.Length; n++)
-                {
-                    var (a, b, length) = edges[pass % 2 == 0 ? n : edges.Length - 1 - n];
-                    var way = places[b] - places[a];
-                    var size = way.Size;
-                    if (size < 1e-9)
-                        continue;
-                    var share = size > length ? 0.5 : 0.5 * Pushed;
-                    var move = share * (size - length) / size * way;
-                    places[a] += move;
-                    places[b] -= move;
-                }
+            for (var n = 0; n < edges.Length; n++)
+            {
+                var (a, b, length) = edges[pass % 2 == 0 ? n : edges.Length - 1 - n];
+                var way = places[b] - places[a];
+                var size = way.Size;
+                if (size < 1e-9)
+                    continue;
+                var share = size > length ? 0.5 : 0.5 * Pushed;
+                var move = share * (size - length) / size * way;
+                places[a] += move;
+                places[b] -= move;
+            }
         }
     }
 

@@ -112,10 +112,10 @@ export function SewnCover({ item, held, hold }: { item: string; held: string; ho
       </div>
       <div className={s.controls}>
         <Button onClick={() => turn(-0.4, 0)} aria-label="Turn to the left">
-          ←
+          Left
         </Button>
         <Button onClick={() => turn(0.4, 0)} aria-label="Turn to the right">
-          →
+          Right
         </Button>
         <Button onClick={() => nearer(1.25)} aria-label="Nearer">
           +

@@ -10,7 +10,7 @@ import {
   type Texture,
 } from 'three'
 import type { Sewn } from '../api/client'
-import { lineGeometry, outward, sheetGeometry, type Sheet } from './geometry'
+import { farthest, lineGeometry, outward, sheetGeometry, type Sheet } from './geometry'
 import type { Tile } from './clothTexture'
 
 /** From where the cover is looked at: turns round it and over it in radians, and how near. */
@@ -37,10 +37,7 @@ const lines = { corded: 0.0034, zip: 0.003, seam: 0.0007, edge: 0.0011 }
 
 /** The sewn cover in three dimensions. Drawn only when something has changed. */
 export default function SewnModel({ sewn, tiles, cordTone, view, held, hold }: Props) {
-  const reach = useMemo(
-    () => Math.max(0.05, ...sewn.sheets.flatMap((sheet) => sheet.places.map((count) => Math.abs(count) / 100_000))),
-    [sewn],
-  )
+  const reach = useMemo(() => Math.max(0.05, ...sewn.sheets.map(farthest)), [sewn])
   return (
     <Canvas
       frameloop="demand"
@@ -71,7 +68,7 @@ export default function SewnModel({ sewn, tiles, cordTone, view, held, hold }: P
 function Looking({ view, reach }: { view: View; reach: number }) {
   const { camera, invalidate } = useThree()
   useEffect(() => {
-    const far = (reach * (3.6 + 2.4 * view.apart)) / view.near
+    const far = (reach * (3.7 + 2.4 * view.apart)) / view.near
     camera.position.set(
       far * Math.cos(view.over) * Math.sin(view.round),
       far * Math.sin(view.over),

@@ -41,7 +41,7 @@ export function clothTile(tone: string, repeat: Repeat | null | undefined): Tile
 function drawWeave(pen: CanvasRenderingContext2D, { width, height }: HTMLCanvasElement) {
   const step = width / 32
   for (let at = 0; at < 32; at++) {
-    pen.fillStyle = at % 2 ? '#ffffff10' : '#00000012'
+    pen.fillStyle = at % 2 ? '#ffffff08' : '#00000009'
     pen.fillRect(0, at * step, width, step * 0.6)
     pen.fillRect(at * step, 0, step * 0.6, height)
   }

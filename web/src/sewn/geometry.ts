@@ -51,6 +51,14 @@ export function sheetGeometry(sheet: Sheet, prints: readonly Print[]): Map<strin
   )
 }
 
+/** How far from the middle of the cover a sheet reaches. */
+export function farthest(sheet: Sheet): number {
+  const point = new Vector3()
+  let far = 0
+  for (let at = 0; at < sheet.places.length / 3; at++) far = Math.max(far, place(sheet.places, at, point).length())
+  return far
+}
+
 /** The middle of a sheet, and where it goes when the cover is taken apart: outward from the middle of the whole. */
 export function outward(sheet: Sheet): Vector3 {
   const count = sheet.places.length / 3

@@ -1,0 +1,68 @@
+import { describe, expect, it } from 'vitest'
+import { farthest, lineGeometry, onCloth, printAt, sheetGeometry, type Print, type Sheet } from './geometry'
+
+// A square of 100 mm, standing upright across the front: its points at the corners, from the lower left round.
+const square: Sheet = {
+  piece: 'panel',
+  instance: 1,
+  pieces: ['panel'],
+  name: 'panel',
+  label: '1a',
+  places: [0, 0, 0, 10_000, 0, 0, 10_000, 0, 10_000, 0, 0, 10_000],
+  flat: [0, 0, 10_000, 0, 10_000, 10_000, 0, 10_000],
+  triangles: [0, 1, 2, 0, 2, 3],
+}
+
+// Laid a quarter turn to the left, its box 300 mm from the selvedge and 500 mm up the roll.
+const turned: Print = {
+  piece: 'panel',
+  instance: 1,
+  label: '1a',
+  cloth: 'c1',
+  from: null,
+  to: null,
+  xx: 0,
+  xy: -1,
+  yx: 1,
+  yy: 0,
+  x: 40_000,
+  y: 50_000,
+}
+
+describe('the faces of a sewn cover', () => {
+  it('show the place on the cloth that the lay gives them', () => {
+    // What is to the right on the piece goes up the roll; what is up goes towards the selvedge.
+    expect(onCloth(turned, 0, 0)).toEqual([40_000, 50_000])
+    expect(onCloth(turned, 10_000, 0)).toEqual([40_000, 60_000])
+    expect(onCloth(turned, 0, 10_000)).toEqual([30_000, 50_000])
+  })
+
+  it('carry those places as they are drawn, upright towards the viewer', () => {
+    const shape = sheetGeometry(square, [turned]).get('c1')
+    const [places, cloth] = [shape?.getAttribute('position'), shape?.getAttribute('uv')]
+    expect(places?.count).toBe(6)
+    // The lower right corner: a tenth of a metre to the right, not up, not back.
+    expect([places?.getX(1), places?.getY(1), places?.getZ(1)].map((part) => +(part ?? 9).toFixed(4) + 0)).toEqual([
+      0.1, 0, 0,
+    ])
+    expect([cloth?.getX(1), cloth?.getY(1)]).toEqual([40_000, 60_000])
+    expect(places?.getY(2)).toBeCloseTo(0.1, 5)
+  })
+
+  it('of a joined piece are cut where its parts are', () => {
+    const [left, right] = [
+      { ...turned, cloth: 'c1', from: 0, to: 4_000 },
+      { ...turned, cloth: 'c2', from: 4_000, to: 10_000 },
+    ]
+    expect(printAt([left, right], 3_900)).toBe(left)
+    expect(printAt([left, right], 4_100)).toBe(right)
+    expect([...sheetGeometry(square, [left, right]).keys()].sort()).toEqual(['c1', 'c2'])
+  })
+
+  it('that are not laid are shown all the same', () => {
+    expect([...sheetGeometry(square, []).keys()]).toEqual([''])
+    expect(farthest(square)).toBeCloseTo(Math.SQRT2 / 10, 5)
+    expect(lineGeometry([0, 0, 0], 0.001)).toBeUndefined()
+    expect(lineGeometry([0, 0, 0, 10_000, 0, 0], 0.001)).toBeDefined()
+  })
+})
