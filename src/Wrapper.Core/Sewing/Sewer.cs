@@ -40,7 +40,12 @@ internal static class Sewer
             if (best is null || form.Quality.Strain < best.Quality.Strain)
                 best = form;
         }
-        return Told.Of(mesh, new Vec3[mesh.Nodes], LaidOut.Of(mesh)) with { Quality = best!.Quality };
+        var laid = Told.Of(mesh, new Vec3[mesh.Nodes], LaidOut.Of(mesh));
+        return laid with
+        {
+            Quality = best!.Quality,
+            Sheets = [.. laid.Sheets.Zip(best.Sheets, (sheet, sewn) => sheet with { Strain = sewn.Strain })],
+        };
     }
 
     // Each tells whether the cover stands already, and so needs no pressure to open; null where it cannot begin like that.

@@ -17,6 +17,9 @@ public sealed record FormSheet(
     IReadOnlyList<int> Triangles
 )
 {
+    /// <summary>The stretch that 95 parts of 100 of it stay under, a share of one.</summary>
+    public float Strain { get; init; }
+
     /// <summary>How far its flat points reach on the piece as drawn, in millimetres.</summary>
     public (float Left, float Low, float Right, float High) Reach { get; init; }
 }
@@ -70,7 +73,7 @@ public sealed record SewnForm
     ) => (Sheets, Lines, Places, Flat, Quality) = (sheets, lines, places, flat, quality);
 
     /// <summary>The pieces.</summary>
-    public IReadOnlyList<FormSheet> Sheets { get; }
+    public IReadOnlyList<FormSheet> Sheets { get; init; }
 
     /// <summary>Seams, each once, and open edges.</summary>
     public IReadOnlyList<FormLine> Lines { get; }

@@ -46,6 +46,7 @@ internal static class Told
                     ]
                 )
                 {
+                    Strain = Strains.Of(mesh, places, own.Key),
                     Reach = (
                         (float)own.Min(pair => pair.point.Flat.X),
                         (float)own.Min(pair => pair.point.Flat.Y),

@@ -121,10 +121,17 @@ public sealed record SewnView(
             form.Vouched,
             form.Vouched
                 ? $"Sewn as cut: the cloth gives {Share(form.Quality.Strain)} at most, seams meet to {Millimetres(form.Quality.SeamDifference)} mm."
-                : $"Not vouched for: drawn like this the cloth would have to give {Share(form.Quality.Strain)}. Trust the flat pieces, not this picture.",
+                : $"It could not be sewn on screen as it is cut: the cloth would have to give {Share(form.Quality.Strain)}, most of all {Strained(form, sheet => $"{NameOf(sheet.Piece)} {sheet.Instance}")}. So its flat pieces are shown.",
             string.Join(' ', notes.Prepend(Describe(item, form, unit)))
         );
     }
+
+    // The pieces that give most, the worst first.
+    private static string Strained(SewnForm form, Func<FormSheet, string> named) =>
+        string.Join(
+            " and ",
+            form.Sheets.OrderByDescending(sheet => sheet.Strain).Take(2).Select(sheet => $"the {named(sheet)}")
+        );
 
     private static string Share(float share) =>
         (100 * share).ToString("0.0", System.Globalization.CultureInfo.InvariantCulture) + " %";

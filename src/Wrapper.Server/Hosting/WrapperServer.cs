@@ -117,6 +117,7 @@ public static class WrapperServer
             .WithName("backUp")
             .WithSummary("Copies everything, as of now, into the folder backups beside the database.");
         PlanEndpoints.Map(api);
+        SewnEndpoints.Map(api);
         SearchEndpoints.Map(api);
         ClothEndpoints.Map(api);
         PinEndpoints.Map(api);

@@ -64,57 +64,6 @@ internal static class PlanEndpoints
             .WithSummary("An item drafted: pattern, workings, seam check, notions and steps.");
 
         api.MapPost(
-                "/sewn",
-                (
-                    SewnRequest request,
-                    Drafting drafting,
-                    FormCache forms,
-                    LayCache kept,
-                    LayQueue queue,
-                    HttpContext context
-                ) =>
-                    Costly.Answer<SewnView>(
-                        queue,
-                        context,
-                        JobLimits.Check(request.Job),
-                        cancel =>
-                        {
-                            var plan = Plan.Of(request.Job, drafting, lay: true, kept, cancel);
-                            if (plan.Items.FirstOrDefault(item => item.Item.Id == request.Item) is not { } item)
-                                return Problems.Fields([
-                                    new Problem(
-                                        "item",
-                                        request.Item,
-                                        0,
-                                        "this job has no such item",
-                                        request.Job.Items.Count > 0 ? request.Job.Items[0].Id : ""
-                                    ),
-                                ]);
-                            if (item.Draft.Problems.Count > 0)
-                                return Problems.Fields(item.Draft.Problems);
-                            return forms.Of(item.Item, request.Job, drafting, cancel) is { } form
-                                ? TypedResults.Ok(
-                                    SewnView.Of(
-                                        item,
-                                        form,
-                                        ItemForm.Print(item, form, plan),
-                                        ItemForm.Notes(item.Item, drafting),
-                                        request.Job.Unit
-                                    )
-                                )
-                                : Problems.Fields([
-                                    new Problem("item", item.Item.Name, 0, "it has no seams to be sewn", "a cushion"),
-                                ]);
-                        }
-                    )
-            )
-            .ProducesProblem(422)
-            .WithName("sewn")
-            .WithSummary(
-                "An item sewn from its own seams, each face with the part of the cloth that the lay gives it."
-            );
-
-        api.MapPost(
                 "/outlines",
                 Results<Ok<TracedPath>, ProblemHttpResult> (SvgDrawing drawing) =>
                 {

@@ -21,7 +21,9 @@ const hasWebGl = (() => {
 /** The item in hand as it will be, sewn from its own seams in its own cloth: turned, taken apart, looked into. */
 export function SewnCover({ item, held, hold }: { item: string; held: string; hold: (piece: string) => void }) {
   const sewn = useSewn(item)
-  const cloths = useDocument().cloths
+  const { cloths } = useDocument()
+  const job = useScene((scene) => scene.id)
+  const name = useScene((scene) => scene.item?.name) ?? ''
   const planned = useScene((scene) => scene.plan?.cloths)
   const [view, setView] = useState(start)
   const box = useRef<HTMLDivElement>(null)
@@ -143,6 +145,12 @@ export function SewnCover({ item, held, hold }: { item: string; held: string; ho
           Look inside
         </Button>
         <Button onClick={() => setView(start)}>As at first</Button>
+        <a href={`/api/jobs/${job}/items/${item}/sewn.svg`} download={`${name}.svg`}>
+          Picture
+        </a>
+        <a href={`/api/jobs/${job}/items/${item}/sewn.glb`} download={`${name}.glb`}>
+          Model
+        </a>
       </div>
       <p id="sewn-words" className="note">
         {sewn.data.description} <span className={sewn.data.vouched ? undefined : s.doubt}>{sewn.data.check}</span>

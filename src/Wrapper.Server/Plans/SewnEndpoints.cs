@@ -1,0 +1,162 @@
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.Http.Json;
+using Microsoft.Extensions.Options;
+using Wrapper.Core.Jobs;
+using Wrapper.Core.Lay;
+using Wrapper.Core.Planning;
+using Wrapper.Core.Sewing;
+using Wrapper.Server.Drafts;
+using Wrapper.Server.Drawings;
+using Wrapper.Server.Hosting;
+using Wrapper.Server.Jobs;
+using Wrapper.Store;
+
+namespace Wrapper.Server.Plans;
+
+/// <summary>Covers sewn on screen, as data, as a still picture and as a model.</summary>
+internal static class SewnEndpoints
+{
+    // Cloth that an item does not have yet.
+    private const string NoTone = "#b9b2a6";
+
+    private sealed record Shown(ItemPlan Item, SewnForm Form, IReadOnlyList<PrintedPart> Print);
+
+    public static void Map(RouteGroupBuilder api)
+    {
+        api.MapPost(
+                "/sewn",
+                (
+                    SewnRequest request,
+                    Drafting drafting,
+                    FormCache forms,
+                    LayCache kept,
+                    LayQueue queue,
+                    HttpContext context
+                ) =>
+                    Costly.Answer<SewnView>(
+                        queue,
+                        context,
+                        JobLimits.Check(request.Job),
+                        cancel =>
+                        {
+                            var (shown, refused) = Sew(request.Job, request.Item, drafting, forms, kept, cancel);
+                            return shown is null
+                                ? refused!
+                                : TypedResults.Ok(
+                                    SewnView.Of(
+                                        shown.Item,
+                                        shown.Form,
+                                        shown.Print,
+                                        ItemForm.Notes(shown.Item.Item, drafting),
+                                        request.Job.Unit
+                                    )
+                                );
+                        }
+                    )
+            )
+            .ProducesProblem(422)
+            .WithName("sewn")
+            .WithSummary(
+                "An item sewn from its own seams, each face with the part of the cloth that the lay gives it."
+            );
+
+        File("sewn.svg", "image/svg+xml", "sewnStill", "A still picture of an item as it will be sewn.", Still);
+        File(
+            "sewn.glb",
+            "model/gltf-binary",
+            "sewnModel",
+            "An item as it will be sewn, as a binary glTF model.",
+            Model
+        );
+
+        void File(string name, string type, string operation, string summary, Func<Shown, JobDocument, byte[]> of) =>
+            api.MapGet(
+                    $"/jobs/{{id}}/items/{{item}}/{name}",
+                    async Task<Results<FileContentHttpResult, ProblemHttpResult>> (
+                        string id,
+                        string item,
+                        JobStore store,
+                        IOptions<JsonOptions> json,
+                        Drafting drafting,
+                        FormCache forms,
+                        LayCache kept,
+                        LayQueue queue,
+                        HttpContext context
+                    ) =>
+                    {
+                        if (store.Find(id) is not { } stored)
+                            return Problems.NotFound($"There is no job {id}.");
+                        var job = JobView.Of(stored, json.Value.SerializerOptions);
+                        return await queue.Run<Results<FileContentHttpResult, ProblemHttpResult>>(
+                            context,
+                            turn =>
+                            {
+                                var (shown, refused) = Sew(job.Document, item, drafting, forms, kept, turn.Cancel);
+                                return shown is null ? refused! : TypedResults.File(of(shown, job.Document), type);
+                            }
+                        );
+                    }
+                )
+                .Produces<byte[]>(200, type)
+                .ProducesProblem(404)
+                .ProducesProblem(422)
+                .WithName(operation)
+                .WithSummary(summary);
+    }
+
+    private static (Shown? Shown, ProblemHttpResult? Refused) Sew(
+        JobDocument job,
+        string id,
+        Drafting drafting,
+        FormCache forms,
+        LayCache kept,
+        CancellationToken cancel
+    )
+    {
+        var plan = Plan.Of(job, drafting, lay: true, kept, cancel);
+        if (plan.Items.FirstOrDefault(item => item.Item.Id == id) is not { } item)
+            return (
+                null,
+                Problems.Fields([
+                    new Problem("item", id, 0, "this job has no such item", job.Items.Count > 0 ? job.Items[0].Id : ""),
+                ])
+            );
+        if (item.Draft.Problems.Count > 0)
+            return (null, Problems.Fields(item.Draft.Problems));
+        return forms.Of(item.Item, job, drafting, cancel) is { } form
+            ? (new Shown(item, form, ItemForm.Print(item, form, plan)), null)
+            : (null, Problems.Fields([new Problem("item", id, 0, "it has no seams to be sewn", "")]));
+    }
+
+    private static string ToneOf(Shown shown, JobDocument job, FormSheet sheet) =>
+        PartOf(shown, sheet) is { } part
+        && job.Cloths.FirstOrDefault(cloth => cloth.Id == part.Cloth) is { } cloth
+        && IsTone(cloth.Tone)
+            ? cloth.Tone
+            : NoTone;
+
+    private static bool IsTone(string tone) =>
+        tone is ['#', ..] && tone.Length == 7 && tone.Skip(1).All(char.IsAsciiHexDigit);
+
+    private static PrintedPart? PartOf(Shown shown, FormSheet sheet) =>
+        shown.Print.FirstOrDefault(part => part.FormPiece == sheet.Piece && part.Instance == sheet.Instance);
+
+    private static byte[] Still(Shown shown, JobDocument job) =>
+        System.Text.Encoding.UTF8.GetBytes(
+            SewnStill.Of(shown.Form, shown.Item.Item.Name, sheet => ToneOf(shown, job, sheet))
+        );
+
+    private static byte[] Model(Shown shown, JobDocument job) =>
+        GlbModel.Of(
+            shown.Form,
+            sheet => $"{sheet.Piece} {sheet.Instance}",
+            sheet => ToneOf(shown, job, sheet),
+            (sheet, x, y) =>
+                PartOf(shown, sheet) is { } part
+                    ? (
+                        (part.XX * x) + (part.XY * y) + Drawing.Hundredths(part.X) / 100f,
+                        (part.YX * x) + (part.YY * y) + Drawing.Hundredths(part.Y) / 100f
+                    )
+                    : (x, y)
+        );
+}
