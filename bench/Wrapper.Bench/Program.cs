@@ -5,6 +5,11 @@ using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Planning;
 
+if (args.Contains("--sewn"))
+{
+    Wrapper.Bench.SewnBench.Run();
+    return 0;
+}
 if (args.Contains("--reliability"))
     return await Wrapper.Bench.Reliability.ReliabilityBench.Run(args);
 

@@ -48,6 +48,7 @@ public class FormCases
     [InlineData("table-one-piece", "W=60 | L=30 | H=29", 60, 30, 29)]
     [InlineData("bolster", "d=7 | L=24", 7, 7, 24)]
     [InlineData("round-table-skirted", "d=36 | H=28", 36, 36, 28)]
+    [InlineData("box-cushion-strip", "shape=bow | W=40 | L=20 | b=2 | T=4", 40, 22, 3.75)] // deepest in its middle
     public void It_is_as_large_as_what_it_covers(string makeUp, string changes, double x, double y, double z)
     {
         var box = Box(SewnForm.Of(Usual(makeUp, changes))!);

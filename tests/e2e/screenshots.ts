@@ -13,6 +13,7 @@ const shots = [
   ['measure-chair', '/jobs/demo-lodge-seats/measure', 'day', /Armchair/],
   ['make-up-seats', '/jobs/demo-reading-room/make-up', 'day', /Niche/],
   ['pieces-chair', '/jobs/demo-lodge-seats/pieces', 'day', /Armchair/],
+  ['sewn', '/jobs/demo-lodge-seats/pieces', 'day', /Armchair/],
   ['lay-seats', '/jobs/demo-reading-room/lay', 'day'],
   ['lay-beds', '/jobs/demo-bunks/lay', 'day'],
   ['lay-repeat', '/jobs/demo-lodge-seats/lay', 'day'],
@@ -35,6 +36,11 @@ for (const [name, path, light, item] of shots as readonly (readonly [string, str
       await page.getByRole('button', { name: /Look for sizes/ }).click()
       await expect(page.getByRole('button', { name: /^Make it/ }).first()).toBeVisible()
       await page.getByRole('region', { name: 'Less cloth' }).scrollIntoViewIfNeeded()
+    }
+    if (name === 'sewn') {
+      await page.getByText('Sewn', { exact: true }).click()
+      await expect(page.locator('#sewn-words')).toContainText('Sewn as cut')
+      await page.waitForTimeout(2500)
     }
     if (name === 'lay-motif')
       await page.getByRole('region', { name: 'Pewter damask', exact: true }).evaluate((cloth) => cloth.scrollIntoView())

@@ -10,7 +10,7 @@ internal static class Folds
 {
     // So much of a turn, in radians, is a corner; less along an arc is still a fold.
     private const double CornerTurn = 0.4,
-        ArcTurn = 0.04,
+        ArcTurn = 0.004,
         ApexTurn = 0.35,
         InLine = 0.03;
 
