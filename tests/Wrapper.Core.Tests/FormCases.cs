@@ -94,7 +94,8 @@ public class FormCases
         Assert.InRange(Box(form).Z, 0.8, 8);
     }
 
-    // Of forty covers of any kind, at any size, with any choices.
+    // Of two dozen covers of any kind, at any size, with any choices; the bench tells how many of each make-up. A share
+    // that chance does not go under while nineteen of twenty are.
     [Fact]
     public void Nearly_every_cover_is_vouched_for()
     {
@@ -108,9 +109,9 @@ public class FormCases
                 if (form is null || form.Vouched)
                     Interlocked.Increment(ref vouched);
             },
-            iter: 12
+            iter: 24
         );
-        Assert.True(vouched >= 0.9 * all, $"{vouched} of {all}");
+        Assert.True(vouched >= 0.75 * all, $"{vouched} of {all}");
     }
 
     [Fact]
@@ -150,7 +151,7 @@ public class FormCases
                     Assert.InRange(area / drawn, tucked ? 0.7 : 0.985, 1.015); // arcs are followed in steps
                 }
             },
-            iter: 12
+            iter: 8
         );
 
     // Half an inch more on one piece, which its neighbours do not have, is seen as strain.

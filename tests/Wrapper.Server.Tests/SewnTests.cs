@@ -82,6 +82,8 @@ public sealed class SewnTests(Host host) : IClassFixture<Host>
         }
         Assert.Contains(sewn["lines"]!.AsArray(), line => (string)line!["kind"]! == "zip");
         Assert.Contains(sewn["lines"]!.AsArray(), line => (string)line!["kind"]! == "corded");
+        // Both halves of the zip strip turn two back corners, the boxing one of those at the front: at the other it is joined.
+        Assert.Equal(5, sewn["lines"]!.AsArray().Count(line => (string)line!["kind"]! == "fold"));
         Assert.Equal(sheets.Count, sewn["print"]!.AsArray().Count);
         Assert.All(sewn["print"]!.AsArray(), part => Assert.Equal("c1", (string)part!["cloth"]!));
     }

@@ -20,7 +20,7 @@ internal sealed class Embedding
         var ways = Ways(mesh);
         foreach (
             var cover in mesh
-                .Points.GroupBy(point => mesh.Surface.Pieces[point.Sheet], point => point.Node)
+                .Points.GroupBy(point => mesh.Surface.Covers[point.Sheet], point => point.Node)
                 .Select(group => group.Distinct().ToList())
         )
             new Embedding(ways, cover).Scale(mesh, places);

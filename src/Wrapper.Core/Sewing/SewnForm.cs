@@ -40,12 +40,16 @@ public enum FormLineKind
     [JsonStringEnumMemberName("zip")]
     Zip,
 
+    /// <summary>A fold within a piece.</summary>
+    [JsonStringEnumMemberName("fold")]
+    Fold,
+
     /// <summary>An edge that is sewn to nothing.</summary>
     [JsonStringEnumMemberName("edge")]
     Edge,
 }
 
-/// <summary>A line of a form along its points; the name is that of its seam, empty for an open edge.</summary>
+/// <summary>A line of a form along its points; the name is that of its seam, empty for a fold or an open edge.</summary>
 public sealed record FormLine(FormLineKind Kind, string Seam, IReadOnlyList<int> Points);
 
 /// <summary>
@@ -75,7 +79,7 @@ public sealed record SewnForm
     /// <summary>The pieces.</summary>
     public IReadOnlyList<FormSheet> Sheets { get; init; }
 
-    /// <summary>Seams, each once, and open edges.</summary>
+    /// <summary>Seams, each once, folds, and open edges.</summary>
     public IReadOnlyList<FormLine> Lines { get; }
 
     /// <summary>Three numbers for each point: across, back and up.</summary>

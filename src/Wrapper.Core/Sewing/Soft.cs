@@ -24,7 +24,7 @@ internal static class Soft
             var thick = places.Max(place => place.Z) - places.Min(place => place.Z);
             var by = Math.Clamp((thickness - thick) / thickness, -0.3, 1) * 0.08 * step;
             if (round < Rounds - 40)
-                Press(triangles, places, force, by);
+                Solver.Press(triangles, places, force, by);
             for (var pass = 0; pass < Passes; pass++)
             for (var n = 0; n < edges.Length; n++)
             {
@@ -39,21 +39,6 @@ internal static class Soft
                 places[b] -= move;
             }
         }
-    }
-
-    private static void Press((int A, int B, int C)[] triangles, Vec3[] places, Vec3[] force, double by)
-    {
-        Array.Clear(force);
-        foreach (var (a, b, c) in triangles)
-        {
-            var normal = (places[b] - places[a]).Cross(places[c] - places[a]);
-            force[a] += normal;
-            force[b] += normal;
-            force[c] += normal;
-        }
-        for (var at = 0; at < places.Length; at++)
-            if (force[at].Size > 1e-9)
-                places[at] += by * force[at].Unit();
     }
 
     private static (int A, int B, double Length)[] Edges(Mesh mesh)

@@ -43,7 +43,7 @@ internal sealed class Solver
             var rigidity = 0.03 + (0.54 * Math.Min(1, round / 100.0));
             var pressure = round < 100 ? 1 : Math.Max(0, 1 - ((round - 100) / 40.0));
             if (pressure > 0 && !stands)
-                solver.Press(0.02 * pressure * step);
+                Press(solver.triangles, places, solver.goals, 0.02 * pressure * step);
             solver.Draw(round < 240 ? rigidity : 1);
         }
     }
@@ -72,19 +72,20 @@ internal sealed class Solver
         let nodes = t.Select(at => mesh.Points[at].Node).ToArray()
         select turned ? (nodes[0], nodes[2], nodes[1]) : (nodes[0], nodes[1], nodes[2]);
 
-    private void Press(double by)
+    /// <summary>Moves every node outward by so much; <paramref name="force"/> is room to reckon in.</summary>
+    public static void Press((int A, int B, int C)[] triangles, Vec3[] places, Vec3[] force, double by)
     {
-        Array.Clear(goals);
+        Array.Clear(force);
         foreach (var (a, b, c) in triangles)
         {
             var normal = (places[b] - places[a]).Cross(places[c] - places[a]);
-            goals[a] += normal;
-            goals[b] += normal;
-            goals[c] += normal;
+            force[a] += normal;
+            force[b] += normal;
+            force[c] += normal;
         }
         for (var at = 0; at < places.Length; at++)
-            if (goals[at].Size > 1e-9)
-                places[at] += by * goals[at].Unit();
+            if (force[at].Size > 1e-9)
+                places[at] += by * force[at].Unit();
     }
 
     private void Draw(double share)

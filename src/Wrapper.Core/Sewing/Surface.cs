@@ -71,7 +71,7 @@ internal sealed class Surface
         foreach (var (one, other, _) in sewn)
             (partners[one], partners[other]) = (other, one);
         (Corners, CornerCount) = Join();
-        Pieces = Together();
+        Covers = Together();
     }
 
     public IReadOnlyList<Sheet> Sheets { get; }
@@ -86,7 +86,7 @@ internal sealed class Surface
     public int CornerCount { get; }
 
     /// <summary>For each sheet, the number of the connected cover that it belongs to.</summary>
-    public IReadOnlyList<int> Pieces { get; }
+    public IReadOnlyList<int> Covers { get; }
 
     /// <summary>
     /// The Euler number of each connected cover: corners less lines and sheets. 2 where it is closed, 1 with one
@@ -98,13 +98,13 @@ internal sealed class Surface
         return
         [
             .. Enumerable
-                .Range(0, Pieces.Max() + 1)
+                .Range(0, Covers.Max() + 1)
                 .Select(cover =>
                 {
-                    var parts = Enumerable.Range(0, Parts.Count).Where(at => Pieces[Parts[at].Sheet] == cover).ToList();
+                    var parts = Enumerable.Range(0, Parts.Count).Where(at => Covers[Parts[at].Sheet] == cover).ToList();
                     return parts.Select(at => Corners[at]).Distinct().Count()
                         - parts.Count(at => !sewnParts.ContainsKey(at))
-                        + Pieces.Count(of => of == cover);
+                        + Covers.Count(of => of == cover);
                 }),
         ];
     }
@@ -114,12 +114,12 @@ internal sealed class Surface
     {
         var sewn = Seams.SelectMany(each => new[] { each.One, each.Other }).ToHashSet();
         var open = Enumerable.Range(0, Parts.Count).Where(at => !sewn.Contains(at)).ToList();
-        var counts = new int[Pieces.Max() + 1];
+        var counts = new int[Covers.Max() + 1];
         var links = new Union(CornerCount);
         foreach (var at in open)
             links.Join(Corners[at], Corners[Next(at)]);
         foreach (var ring in open.GroupBy(at => links.Of(Corners[at])))
-            counts[Pieces[Parts[ring.First()].Sheet]]++;
+            counts[Covers[Parts[ring.First()].Sheet]]++;
         return counts;
     }
 

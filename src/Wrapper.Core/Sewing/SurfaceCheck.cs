@@ -34,7 +34,7 @@ public static class SurfaceCheck
                     new SewnCover(
                         [
                             .. surface
-                                .Sheets.Where((_, at) => surface.Pieces[at] == cover)
+                                .Sheets.Where((_, at) => surface.Covers[at] == cover)
                                 .Select(sheet => $"{sheet.Piece.Name} {sheet.Instance}"),
                         ],
                         number,

@@ -64,6 +64,8 @@ internal static class Told
 
     private static IEnumerable<FormLine> LinesOf(Mesh mesh, int[] index)
     {
+        foreach (var fold in mesh.FoldLines)
+            yield return new FormLine(FormLineKind.Fold, "", [.. fold.Select(at => index[at])]);
         var second = mesh.Surface.Seams.Select(seam => seam.Other).ToHashSet();
         for (var sheet = 0; sheet < mesh.Rims.Sheets.Count; sheet++)
         {

@@ -756,7 +756,7 @@ export interface components {
          * @description What a line of a form is.
          * @enum {unknown}
          */
-        FormLineKind: "seam" | "corded" | "zip" | "edge";
+        FormLineKind: "seam" | "corded" | "zip" | "fold" | "edge";
         /**
          * @description How a piece may lie on the cloth.
          * @enum {unknown}

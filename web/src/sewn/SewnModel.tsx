@@ -33,7 +33,7 @@ interface Props {
   hold: (piece: string) => void
 }
 
-const lines = { corded: 0.0034, zip: 0.003, seam: 0.0007, edge: 0.0011 }
+const lines = { corded: 0.0034, zip: 0.003, seam: 0.0007, edge: 0.0011, fold: 0 }
 
 /** The sewn cover in three dimensions. Drawn only when something has changed. */
 export default function SewnModel({ sewn, tiles, cordTone, view, held, hold }: Props) {
@@ -154,10 +154,11 @@ function textureOf(tile: Tile): Texture {
 }
 
 function SewnLine({ line, cordTone }: { line: Sewn['lines'][number]; cordTone: string }) {
-  const shape = useMemo(() => lineGeometry(line.places, lines[line.kind]), [line])
+  const radius = lines[line.kind]
+  const shape = useMemo(() => (radius > 0 ? lineGeometry(line.places, radius) : undefined), [line, radius])
   useEffect(() => () => shape?.dispose(), [shape])
   if (!shape) return null
-  const tone = { corded: cordTone, zip: '#c9a227', seam: '#2b2620', edge: '#efe9dc' }[line.kind]
+  const tone = { corded: cordTone, zip: '#c9a227', seam: '#2b2620', edge: '#efe9dc', fold: '' }[line.kind]
   return (
     <mesh geometry={shape}>
       <meshStandardMaterial color={tone} roughness={0.8} />
