@@ -191,14 +191,20 @@ public static class CordStrips
                 [
                     new Patch(cloth.Stock + (start - cloth.Stock).UpTo(article), Length.Zero, article, cloth.Usable),
                 ];
-            foreach (var flaw in cloth.Flaws.OrderBy(flaw => flaw.FromEnd.Ticks))
-                if (flaw.FromEnd < start + demand.Width + cloth.Gap && flaw.FromEnd + flaw.Along > start)
-                    start = flaw.FromEnd + flaw.Along;
+            start = Clear(start, demand.Width);
             if (cloth.Usable < Shortest)
                 return [new Patch(start, Length.Zero, Length.Max(Shortest, wanted) + cloth.Gap, cloth.Usable)];
             var pitch = Pitch(demand);
             if (!demand.OnBias)
-                return [new Patch(start, Length.Zero, Count(cloth.Usable) * pitch, cloth.Usable)];
+            {
+                // As many rows as there are before the next flaw; the rest goes beyond it.
+                var rows = cloth
+                    .Flaws.Where(flaw => flaw.FromEnd > start)
+                    .Select(flaw => flaw.FromEnd - start)
+                    .Append(Count(cloth.Usable) * pitch)
+                    .Min();
+                return [new Patch(start, Length.Zero, rows, cloth.Usable)];
+            }
             var (columns, deep) = Enumerable
                 .Range(1, (int)Math.Max(1, Root2(cloth.Usable).Ticks / Shortest.Ticks))
                 .Select(columns => (Columns: columns, Wide: cloth.Usable.Over(columns) - (2 * cloth.Gap)))
@@ -211,12 +217,22 @@ public static class CordStrips
                 )
                 .MinBy(block => block.Deep.Ticks);
             var wide = cloth.Usable.Over(columns);
+            start = Clear(start, deep);
             return
             [
                 .. Enumerable
                     .Range(0, columns)
                     .Select(n => new Patch(start, n * wide, deep, n == columns - 1 ? cloth.Usable - (n * wide) : wide)),
             ];
+
+            // From there on no flaw lies for so far along the roll.
+            Length Clear(Length from, Length far)
+            {
+                foreach (var flaw in cloth.Flaws.OrderBy(flaw => flaw.FromEnd.Ticks))
+                    if (flaw.FromEnd < from + far + cloth.Gap && flaw.FromEnd + flaw.Along > from)
+                        from = flaw.FromEnd + flaw.Along;
+                return from;
+            }
 
             int Count(Length each) =>
                 Math.Max(
