@@ -75,7 +75,7 @@ public class CutMarkTests
                     if (Apart(boxes[a].True, boxes[b].True))
                         Assert.True(Apart(boxes[a].Printed, boxes[b].Printed));
             },
-            iter: 40
+            iter: 15
         );
 
     private static bool Apart(ChalkMarks a, ChalkMarks b) =>
@@ -128,6 +128,6 @@ public class CutMarkTests
                 }
                 Assert.Equal(lay.Placements, over.TurnedOver(byId, usable).Placements);
             },
-            iter: 15
+            iter: 8
         );
 }

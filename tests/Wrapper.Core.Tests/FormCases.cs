@@ -94,7 +94,7 @@ public class FormCases
         Assert.InRange(Box(form).Z, 0.8, 8);
     }
 
-    // Of two dozen covers of any kind, at any size, with any choices; the bench tells how many of each make-up. A share
+    // Of sixteen covers of any kind, at any size, with any choices; the bench tells how many of each make-up. A share
     // that chance does not go under while nineteen of twenty are.
     [Fact]
     public void Nearly_every_cover_is_vouched_for()
@@ -109,7 +109,7 @@ public class FormCases
                 if (form is null || form.Vouched)
                     Interlocked.Increment(ref vouched);
             },
-            iter: 24
+            iter: 16
         );
         Assert.True(vouched >= 0.75 * all, $"{vouched} of {all}");
     }

@@ -157,7 +157,7 @@ public class SettingOutCases
                     Assert.True(off <= 25.4 / 16, $"{item.MakeUp}, {piece.Name}: off by {off / 25.4} in");
                 }
             },
-            iter: 30
+            iter: 15
         );
 
     // From the listed figures alone, each to the nearest sixteenth: corner to corner, curves through their points.

@@ -147,7 +147,7 @@ public sealed class BoxCushionFolded : BoxCushion
                     "Sew the zip across the back, both sides from the same end, its slider left in the middle: the corner seams oversew its ends.",
                 ZipSchool.Round => ZipSteps.Round("Leave it part open."),
                 _ =>
-                    "Sew the zip across the back, both sides from the same end; bar-tack each end, clear of the corners. Leave it part open.",
+                    "Sew the zip across the back, both sides from the same end, its stops clear of the corners: the corner seams catch the ends of its tape. Leave it part open.",
             },
             ["zip", .. beside]
         );
