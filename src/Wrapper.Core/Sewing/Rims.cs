@@ -40,14 +40,11 @@ internal sealed class Rims
         for (var at = 0; at < surface.Parts.Count; at++)
             first[at + 1] = first[at] + steps[at];
         // One node for each corner of the cover, then those within the parts, shared where they are sewn.
-        var union = new Surface.Union(first[^1]);
+        var union = new Union(first[^1]);
+        var begun = new Dictionary<int, int>();
         for (var at = 0; at < surface.Parts.Count; at++)
-        for (var other = 0; other < at; other++)
-            if (surface.Corners[at] == surface.Corners[other])
-            {
-                union.Join(first[at], first[other]);
-                break;
-            }
+            if (!begun.TryAdd(surface.Corners[at], at))
+                union.Join(first[begun[surface.Corners[at]]], first[at]);
         foreach (var (one, other, _) in surface.Seams)
         {
             var same = surface.IsTurned(one) != surface.IsTurned(other);

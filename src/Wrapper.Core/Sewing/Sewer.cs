@@ -58,7 +58,7 @@ internal static class Sewer
             Embedding.Place(mesh, places);
             return false;
         },
-        (mesh, places) => Hanging.Place(mesh, places) ? true : null,
+        (mesh, places) => !Hanging.IsCalledFor(mesh) && Hanging.Place(mesh, places) ? true : null,
     ];
 
     private static Pattern Unlined(Pattern pattern)

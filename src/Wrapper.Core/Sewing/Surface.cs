@@ -5,39 +5,6 @@ using Wrapper.Core.Patterns;
 namespace Wrapper.Core.Sewing;
 
 /// <summary>
-/// A stretch of the rim of one sheet between two of its stops, walked with the outline; <paramref name="Seam"/> is
-/// what it is sewn in, null along an edge that is in no seam.
-/// </summary>
-internal sealed record RimPart(int Sheet, int From, int To, string Edge, double Start, double End, Seam? Seam)
-{
-    /// <summary>In millimetres, as walked.</summary>
-    public double Length => End - Start;
-}
-
-/// <summary>Two parts of rims that are one line once sewn, walked against each other.</summary>
-internal sealed record Sewn(int One, int Other, Seam Seam);
-
-/// <summary>
-/// One piece instance laid flat: its stops along the stitch line, anticlockwise, and what lies between them.
-/// <paramref name="TurnedOver"/> where it is the mirror image of its piece, so that its outline is walked clockwise
-/// seen from the right side of the cloth.
-/// </summary>
-internal sealed record Sheet(Piece Piece, int Instance, bool TurnedOver)
-{
-    /// <summary>Stops along the stitch line, in order: the point, and how far from the start of the first edge.</summary>
-    public IReadOnlyList<(Vec At, double Along)> Stops { get; init; } = [];
-
-    /// <summary>What is left of its width and of its height once gathers, pleats and ease are drawn in.</summary>
-    public (double Across, double Up) Left { get; init; } = (1, 1);
-
-    /// <summary>Where a point lies on the sheet drawn in.</summary>
-    public Vec DrawnIn(Vec flat) => new(Left.Across * flat.X, Left.Up * flat.Y);
-
-    /// <summary>The first of its parts among those of the surface; one begins at each stop.</summary>
-    public int FirstPart { get; init; }
-}
-
-/// <summary>
 /// What the seams of a pattern make of its pieces: every rim broken wherever either side of a seam has a stop, and the
 /// parts that are sewn to each other. What only lies under the cover, or is caught in a seam without being sewn along
 /// it, is left out.
@@ -79,6 +46,9 @@ internal sealed class Surface
     public IReadOnlyList<RimPart> Parts { get; }
 
     public IReadOnlyList<Sewn> Seams { get; }
+
+    /// <summary>Seams with a stretch that has no part to be sewn to on one of its sides; none in a sound pattern.</summary>
+    public IReadOnlyList<string> Unmatched { get; private init; } = [];
 
     /// <summary>For each part, the corner of the sewn cover at which it begins.</summary>
     public IReadOnlyList<int> Corners { get; }
@@ -194,7 +164,7 @@ internal sealed class Surface
         foreach (var seam in pattern.Seams.Where(seam => Glued.Contains(seam.Kind)))
         {
             var line = new SeamLine(pattern, seam);
-            var (one, other) = (new Walk(line.OneSide, byKey), new Walk(line.OtherSide, byKey));
+            var (one, other) = (new SeamWalk(line.OneSide, byKey), new SeamWalk(line.OtherSide, byKey));
             var added = (more ?? []).SelectMany(stop => one.At(stop).Concat(other.At(stop)));
             List<double> shares = Merge([.. one.Shares, .. other.Shares], [.. added], Near / Math.Max(one.Total, 1));
             walked.Add((seam, one.Points(shares), other.Points(shares)));
@@ -231,17 +201,21 @@ internal sealed class Surface
             }
         }
         List<Sewn> sewn = [];
+        List<string> unmatched = [];
         foreach (var (seam, one, other) in walked)
             for (var at = 0; at + 1 < one.Count; at += 2)
             {
                 var (left, right) = (Part(one[at], one[at + 1]), Part(other[at], other[at + 1]));
                 if (left is not { } a || right is not { } b)
+                {
+                    unmatched.Add(seam.Name);
                     continue;
+                }
                 parts[a] = parts[a] with { Seam = seam };
                 parts[b] = parts[b] with { Seam = seam };
                 sewn.Add(new Sewn(a, b, seam));
             }
-        return new Surface(rims, sheets, parts, sewn);
+        return new Surface(rims, sheets, parts, sewn) { Unmatched = unmatched };
 
         int? Part((int Rim, double At) from, (int Rim, double At) to)
         {
@@ -302,78 +276,5 @@ internal sealed class Surface
         foreach (var (one, other, _) in Seams)
             union.Join(Parts[one].Sheet, Parts[other].Sheet);
         return union.Numbered().Of;
-    }
-
-    // One side of a seam: where each of its runs lies on its rim.
-    private sealed class Walk
-    {
-        private readonly List<(int Rim, double From, double To, double Start, double End)> runs = [];
-
-        public Walk(SeamLine.Side side, Dictionary<(string, int), (SheetRim Rim, int At)> byKey)
-        {
-            foreach (var (run, start, end, with) in side.Runs)
-            {
-                var (rim, at) = byKey[(run.Piece, run.Instance)];
-                var (from, to) = rim.Ends(run);
-                runs.Add((at, with ? from : to, with ? to : from, start.ToMillimetres(), end.ToMillimetres()));
-            }
-            Total = runs[^1].End;
-        }
-
-        public double Total { get; }
-
-        // The shares at which a stop of a rim lies on this side.
-        public IEnumerable<double> At((int Rim, double Along) stop) =>
-            from run in runs
-            where run.Rim == stop.Rim
-            let share = (stop.Along - run.From) / (run.To - run.From)
-            where share is > 0 and < 1
-            select (run.Start + (share * (run.End - run.Start))) / Total;
-
-        public IEnumerable<double> Shares => runs.Select(run => run.Start / Total);
-
-        // A pair for each stretch between two shares: where it begins and where it ends.
-        public List<(int Rim, double At)> Points(List<double> shares)
-        {
-            List<(int, double)> points = [];
-            for (var n = 0; n + 1 < shares.Count; n++)
-            {
-                var middle = (shares[n] + shares[n + 1]) / 2 * Total;
-                var run = runs.First(each => middle <= each.End || each == runs[^1]);
-                points.Add((run.Rim, At(run, shares[n] * Total)));
-                points.Add((run.Rim, At(run, shares[n + 1] * Total)));
-            }
-            return points;
-        }
-
-        private static double At((int Rim, double From, double To, double Start, double End) run, double along)
-        {
-            var share = Math.Clamp((along - run.Start) / (run.End - run.Start), 0, 1);
-            return run.From + (share * (run.To - run.From));
-        }
-    }
-
-    // Sets that are joined one by one.
-    internal sealed class Union(int count)
-    {
-        private readonly int[] parent = [.. Enumerable.Range(0, count)];
-
-        public int Of(int at)
-        {
-            while (parent[at] != at)
-                at = parent[at] = parent[parent[at]];
-            return at;
-        }
-
-        public void Join(int one, int other) => parent[Of(other)] = Of(one);
-
-        public (IReadOnlyList<int> Of, int Count) Numbered()
-        {
-            var numbers = new Dictionary<int, int>();
-            int[] of = [.. Enumerable.Range(0, parent.Length).Select(at => Number(Of(at)))];
-            return (of, numbers.Count);
-
-            int Number(int root) => numbers.TryGetValue(root, out var number) ? number : numbers[root] = numbers.Count;
-        }
     }
 }

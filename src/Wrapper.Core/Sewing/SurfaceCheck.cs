@@ -3,14 +3,20 @@ using Wrapper.Core.Patterns;
 namespace Wrapper.Core.Sewing;
 
 /// <summary>
-/// One connected cover as its seams make it: its pieces, its Euler number and how many openings it has.
+/// One connected cover as its seams make it: its pieces, its Euler number, how many openings it has, and
+/// the seams of the pattern whose sides could not be laid on each other.
 /// </summary>
-public sealed record SewnCover(IReadOnlyList<string> Pieces, int EulerNumber, int Openings)
+public sealed record SewnCover(
+    IReadOnlyList<string> Pieces,
+    int EulerNumber,
+    int Openings,
+    IReadOnlyList<string> Unmatched
+)
 {
     /// <summary>
     /// Whether it is a surface that can lie right sides out round something: a ball, less a disc for each opening.
     /// </summary>
-    public bool Holds => EulerNumber == 2 - Openings;
+    public bool Holds => Unmatched.Count == 0 && EulerNumber == 2 - Openings;
 }
 
 /// <summary>
@@ -38,7 +44,8 @@ public static class SurfaceCheck
                                 .Select(sheet => $"{sheet.Piece.Name} {sheet.Instance}"),
                         ],
                         number,
-                        openings[cover]
+                        openings[cover],
+                        surface.Unmatched
                     )
             ),
         ];

@@ -120,7 +120,7 @@ public sealed record SewnView(
             ],
             form.Vouched,
             form.Vouched
-                ? $"Sewn as cut: the cloth gives {Share(form.Quality.Strain)} at most, seams meet to {Millimetres(form.Quality.SeamDifference)} mm."
+                ? $"Sewn as cut: the cloth gives {Share(form.Quality.Strain)} at most."
                 : $"It could not be sewn on screen as it is cut: the cloth would have to give {Share(form.Quality.Strain)}, most of all {Strained(form, sheet => $"{NameOf(sheet.Piece)} {sheet.Instance}")}. So its flat pieces are shown.",
             string.Join(' ', notes.Prepend(Describe(item, form, unit)))
         );
@@ -136,9 +136,6 @@ public sealed record SewnView(
     private static string Share(float share) =>
         (100 * share).ToString("0.0", System.Globalization.CultureInfo.InvariantCulture) + " %";
 
-    private static string Millimetres(float mm) =>
-        Math.Max(0.1f, mm).ToString("0.0", System.Globalization.CultureInfo.InvariantCulture);
-
     private static string Describe(ItemPlan item, SewnForm form, JobUnit unit)
     {
         var pattern = item.Draft.Pattern!;
@@ -149,8 +146,8 @@ public sealed record SewnView(
             );
         var zip = pattern.Seams.Any(seam => seam.Zip is not null) ? ", closed by a zip" : "";
         var cords = pattern.Seams.Select(seam => seam.CordLine).OfType<string>().Distinct().ToList();
-        var corded = cords.Count > 0 ? $", cord along {string.Join(" and ", cords)}" : "";
-        return $"{string.Join(", ", sizes)}; {form.Sheets.Count} pieces{zip}{corded}.";
+        var corded = cords.Count == 0 ? "" : $"; cord along the {string.Join(", the ", cords)}";
+        return string.Join("; ", sizes.Append($"{form.Sheets.Count} pieces{zip}{corded}")) + ".";
     }
 
     private static int[] Counts(IEnumerable<float> millimetres) =>
