@@ -1,0 +1,123 @@
+using Wrapper.Core.Jobs;
+using Wrapper.Core.Lengths;
+using Wrapper.Core.Planning;
+using Wrapper.Core.Sewing;
+
+namespace Wrapper.Core.Tests;
+
+/// <summary>Lines of a sewn cover, counted by hand, and what is shown where it cannot be sewn as it is cut.</summary>
+public class FormLineCases
+{
+    private static Item Usual(string makeUp, params (string Key, string Answer)[] answers)
+    {
+        var item = Items.Drafting.Find(makeUp)!.UsualItem("i1", "cover", JobUnit.Inch);
+        var choices = new Dictionary<string, Entry>(item.Choices);
+        foreach (var (key, answer) in answers)
+            choices[key] = new Entry(answer, JobUnit.Inch);
+        return item with { Choices = choices };
+    }
+
+    private static SewnForm Sewn(Item item) =>
+        ItemForm.Sew(
+            item,
+            JobDocument.Empty("job", JobUnit.Inch) with
+            {
+                Items = [item],
+            },
+            Items.Drafting,
+            CancellationToken.None
+        )!;
+
+    // A fold wherever a piece turns a corner that is no seam. Boxing: two front corners; each half of the zip strip: two
+    // back corners. Two panels with cut-out corners: four sides each. One piece folded: four round the top, four round
+    // the bottom, sharing none. A boxed top of five pieces has a seam at every corner.
+    [Theory]
+    [InlineData("box-cushion-strip", 2 + (2 * 2))]
+    [InlineData("box-cushion-two-panels", 2 * 4)]
+    [InlineData("box-cushion-folded", 2 * 4)]
+    [InlineData("ottoman-boxed", 0)]
+    [InlineData("table-one-piece", 4)]
+    [InlineData("knife-edge-pad", 0)]
+    public void Folds_are_where_a_piece_turns_a_corner(string makeUp, int folds)
+    {
+        var form = Sewn(Usual(makeUp));
+        Assert.Equal(folds, form.Lines.Count(line => line.Kind == FormLineKind.Fold));
+    }
+
+    // The lines of a zip together are as long as its seam, in space as on the cloth.
+    [Theory]
+    [InlineData("box-cushion-strip")]
+    [InlineData("box-cushion-two-panels")]
+    [InlineData("bolster")]
+    public void A_zip_is_as_long_as_its_seam(string makeUp)
+    {
+        var item = Usual(makeUp, ("closing", "zip"));
+        var seam = Items.Pattern(item).Seams.Single(each => each.Zip is not null);
+        var form = Sewn(item);
+        double Apart(int a, int b) =>
+            Math.Sqrt(
+                Enumerable
+                    .Range(0, 3)
+                    .Sum(axis => Math.Pow(form.Places[(3 * a) + axis] - form.Places[(3 * b) + axis], 2))
+            );
+        var length = form
+            .Lines.Where(line => line.Kind == FormLineKind.Zip)
+            .Sum(line => line.Points.Zip(line.Points.Skip(1), Apart).Sum());
+        Assert.Equal((double)Items.Inches(seam.Drafted.Value), length / 25.4, 0.1);
+    }
+
+    // A panel six inches too wide cannot be sewn to its boxing: its pieces lie flat beside each other, as they were cut,
+    // and it is the piece that gives most or what it is sewn to that is named first.
+    [Fact]
+    public void What_cannot_be_sewn_is_laid_out_flat()
+    {
+        var pattern = Items.Pattern(Usual("box-cushion-strip"));
+        var panel = pattern.Piece("panel");
+        var width = panel.Dimensions.Keys.First(key => key.StartsWith('w') || key.StartsWith('W'));
+        var wrong = pattern.With(panel.Redrawn(width, panel.Dimensions[width].Value + Length.Inches(6)));
+        var form = SewnForm.Of(wrong)!;
+        Assert.True(form.LaidOut && !form.Vouched);
+        Assert.All(Enumerable.Range(0, form.Places.Count / 3), at => Assert.Equal(0, form.Places[(3 * at) + 2]));
+        Assert.Contains(
+            form.Sheets.OrderByDescending(sheet => sheet.Strain).Take(3),
+            sheet => sheet.Piece is "panel" or "boxing" or "zip-strip"
+        );
+        // Flat, each point is as far from the next as on its piece.
+        var sheet = form.Sheets[0];
+        var (a, b) = (sheet.Triangles[0], sheet.Triangles[1]);
+        Assert.Equal(
+            Math.Abs(form.Flat[2 * a] - form.Flat[2 * b]),
+            Math.Abs(form.Places[3 * a] - form.Places[3 * b]),
+            0.01
+        );
+    }
+
+    [Theory]
+    [InlineData("ottoman-cap", "capCorners", "pleated", "square corners")]
+    [InlineData("table-five-pieces", "corners", "pleat", "not shown")]
+    [InlineData("chair-slipcover", "armFront", "strip", "shown as panels")]
+    public void What_is_shown_otherwise_says_so(string makeUp, string choice, string answer, string says)
+    {
+        var item = Usual(makeUp, (choice, answer));
+        Assert.Contains(says, Assert.Single(ItemForm.Notes(item, Items.Drafting)), StringComparison.Ordinal);
+        Assert.True(Sewn(item).Vouched);
+        Assert.Empty(ItemForm.Notes(Usual(makeUp), Items.Drafting));
+    }
+
+    // A table cloth of several widths is sewn as one sheet; its parts share it out from side to side without a gap.
+    [Fact]
+    public void A_joined_sheet_shows_each_of_its_widths()
+    {
+        var job = JobDocument.Empty("job", JobUnit.Inch) with
+        {
+            Items = [Usual("table-one-piece") with { Cloth = null }],
+            Cloths = [JobCloth.Usual("c1", "Moss linen", JobUnit.Inch)],
+        };
+        var plan = Plan.Of(job, Items.Drafting, lay: true);
+        var form = ItemForm.Sew(plan.Items[0].Item, job, Items.Drafting, CancellationToken.None)!;
+        Assert.Single(form.Sheets);
+        var parts = ItemForm.Print(plan.Items[0], form, plan).OrderBy(part => part.From!.Value.Ticks).ToList();
+        Assert.True(parts.Count > 1);
+        Assert.All(parts.Zip(parts.Skip(1)), pair => Assert.Equal(pair.First.To, pair.Second.From));
+    }
+}
