@@ -5,9 +5,13 @@ test('a cover is seen sewn in its own cloth before anything is cut', async ({ pa
   await beginItem(page, 'Window seat', 'Ottoman or cube', 'cm')
   await measure(page, { W: '50', L: '45', H: '40' })
   await page.keyboard.press('Alt+3')
+  // The flat piece and the sewn cover have the same place, as wide as there is room.
+  const flat = await page.getByRole('region', { name: /^Piece 1a/ }).boundingBox()
   await page.getByText('Sewn', { exact: true }).click()
   const cover = page.getByRole('group', { name: /^The sewn cover/ })
   await expect(cover).toBeVisible()
+  expect(Math.abs((await cover.boundingBox())!.width - flat!.width)).toBeLessThan(2)
+  expect(flat!.width).toBeGreaterThan(400)
   await expect(page.locator('#sewn-words')).toContainText('Sewn as cut')
   await expect(cover.locator('canvas')).toBeVisible()
   const look = async () => (await cover.screenshot()).toString('base64')
