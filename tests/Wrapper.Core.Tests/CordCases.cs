@@ -56,6 +56,50 @@ public class CordCases
         Assert.Equal(In(11, 1, 4), plan.Lay.Hand.Length);
     }
 
+    // A cloth of its own with a flaw right across it: whatever the depth at which it lies, no strip reaches into it, cut
+    // straight in rows or at 45° in a deep block.
+    [Theory]
+    [InlineData("across")]
+    [InlineData("slanted")]
+    public void Strips_keep_clear_of_a_flaw_at_any_depth(string strips)
+    {
+        for (var at = 0; at <= 60; at += 4)
+        {
+            var red = LayTests.Cloth("54", false) with
+            {
+                Id = "red",
+                Flaws =
+                [
+                    new(
+                        new($"{at}", JobUnit.Inch),
+                        new("0", JobUnit.Inch),
+                        new("2", JobUnit.Inch),
+                        new("54", JobUnit.Inch)
+                    ),
+                ],
+            };
+            var item = Items.Example("box-cushion-strip", ("strips", strips)) with
+            {
+                OtherCloths = new Dictionary<ClothRole, string> { [ClothRole.CordCovering] = "red" },
+            };
+            var plan = Plan.Of(
+                Job(JobUnit.Inch, [LayTests.Cloth("300", false) with { Id = "blue" }, red], item),
+                Items.Drafting,
+                lay: true
+            ).Cloths[1];
+            var pieces = plan.Pieces.ToDictionary(piece => piece.Id);
+            Assert.Equal(pieces.Count, plan.Lay!.Best.Placements.Count);
+            Assert.All(
+                plan.Lay.Best.Placements,
+                placed =>
+                    Assert.True(
+                        placed.Y + pieces[placed.Id].Along(placed.Turns) <= In(at) || placed.Y >= In(at + 2),
+                        $"{placed} reaches into the flaw at {at}"
+                    )
+            );
+        }
+    }
+
     // Metric: P 2 (60 + 50) = 220, cord 2 x 220 + 2 x 7.5 = 455; π x 0.6 + 2 x 1.5 = 4.885, up to the next 1/8 in 5.08.
     // 137 usable, joins 0.6: 137 + 2 x 135.8 = 408.6, 46.4 more + 1.2 = 47.6.
     [Fact]

@@ -69,6 +69,34 @@ public class ShoppingCases
         Assert.Equal("1.70 m, 3 sliders: 3 x 56 cm", Assert.Single(list, line => line.Name == "zip chain").Amount);
     }
 
+    // Two cushions of linen that frays, one of twill that does not: thread to match each is a line of its own, and a
+    // serger runs three cones, however little comes off each. 12 x 1.1 times the cut lines stays far under 3000 m.
+    [Fact]
+    public void Thread_is_bought_by_colour_and_serging_thread_in_threes()
+    {
+        Item Cushion(string id, string cloth) => Items.Example("box-cushion-folded") with { Id = id, Cloth = cloth };
+        JobCloth Cloth(string id, string name) => LayTests.Cloth("54", false) with { Id = id, Name = name };
+        var job = JobDocument.Empty("job", JobUnit.Inch) with
+        {
+            Items = [Cushion("a", "c1"), Cushion("b", "c1"), Cushion("c", "c2")],
+            Cloths =
+            [
+                Cloth("c1", "Moss linen") with
+                {
+                    Behaves = [ClothTrait.Frays],
+                    EdgeFinish = EdgeFinish.Serging,
+                },
+                Cloth("c2", "Slate twill"),
+            ],
+        };
+        var list = Shopping.Of(Plan.Of(job, Items.Drafting, lay: true), job);
+        var thread = list.Where(line => line.Name == "thread").ToDictionary(line => line.Note, line => line.For.Count);
+        Assert.Equal((2, 1), (thread["to match Moss linen"], thread["to match Slate twill"]));
+        var serging = Assert.Single(list, line => line.Name == "serging thread");
+        Assert.Equal(("to match Moss linen", "3 cones of 1000 m"), (serging.Note, serging.Amount));
+        Assert.Equal(2, serging.For.Count);
+    }
+
     // Bolsters 30 and 24 long have zips of 22 1/2 and 18 in; made up they are to be had in 24 and 18.
     [Fact]
     public void Made_up_zips_come_in_stock_lengths()
