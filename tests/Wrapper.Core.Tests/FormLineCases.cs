@@ -104,6 +104,23 @@ public class FormLineCases
         Assert.Empty(ItemForm.Notes(Usual(makeUp), Items.Drafting));
     }
 
+    // A skirt of 7 in hangs 7 in down from its line, and its sides stand no further out than its upper edges do.
+    [Fact]
+    public void A_skirt_hangs_straight_down()
+    {
+        var form = Sewn(Usual("chair-slipcover", ("skirt", "flaps"), ("skirtDrop", "7")));
+        var skirts = form.Sheets.Where(sheet => sheet.Piece.StartsWith("skirt", StringComparison.Ordinal)).ToList();
+        Assert.Equal(4, skirts.Count);
+        foreach (var sheet in skirts)
+        {
+            var up = Enumerable
+                .Range(sheet.FirstPoint, sheet.PointCount)
+                .Select(at => (double)form.Places[(3 * at) + 2])
+                .ToList();
+            Assert.Equal(7, (up.Max() - up.Min()) / 25.4, 0.2);
+        }
+    }
+
     // A table cloth of several widths is sewn as one sheet; its parts share it out from side to side without a gap.
     [Fact]
     public void A_joined_sheet_shows_each_of_its_widths()

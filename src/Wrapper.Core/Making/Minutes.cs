@@ -6,7 +6,7 @@ namespace Wrapper.Core.Making;
 /// <summary>
 /// One kind of work on a cover: how many minutes, over how long a line, and how often something is done.
 /// </summary>
-public sealed record Work(string Name, decimal Minutes, Length Along, int Times, string TimesOf);
+public sealed record Work(string Name, decimal Minutes, Length Along, string AlongOf, int Times, string TimesOf);
 
 /// <summary>
 /// Making time from one table of rates (craft §10): cutting by the length of the cut line, sewing by the stitched
@@ -46,21 +46,22 @@ public static class Minutes
         int Steps(Doing doing) => pattern.Steps.Count(step => step.Does.HasFlag(doing));
         Work[] works =
         [
-            new("cutting", (CutAMetre * Metres(cut)) + (LayAPiece * pieces), cut, pieces, "piece"),
-            new("marking", AMark * marks, Length.Zero, marks, "mark"),
+            new("cutting", (CutAMetre * Metres(cut)) + (LayAPiece * pieces), cut, "cut line", pieces, "piece"),
+            new("marking", AMark * marks, Length.Zero, "", marks, "mark"),
             new(
                 "sewing",
                 lines.Sum(line => SewAMetre(line.Kind) * Metres(line.Length.Value))
                     + (SeamToMatch * pattern.Seams.Count)
                     + (ZipToSet * zips),
                 Sum(lines.Select(line => line.Length.Value)),
+                "stitch line",
                 lines.Count,
                 "line"
             ),
-            new("pressing", PressAMetre * Metres(pressed), pressed, 0, ""),
-            new("pinning on the furniture", PinAPiece * rough, Length.Zero, rough, "piece"),
-            new("trying on", TryOn * Steps(Doing.Fitting), Length.Zero, Steps(Doing.Fitting), "time"),
-            new("filling", Fill * Steps(Doing.Filling), Length.Zero, Steps(Doing.Filling), "time"),
+            new("pressing", PressAMetre * Metres(pressed), pressed, "seams and hems", 0, ""),
+            new("pinning on the furniture", PinAPiece * rough, Length.Zero, "", rough, "piece"),
+            new("trying on", TryOn * Steps(Doing.Fitting), Length.Zero, "", Steps(Doing.Fitting), "time"),
+            new("filling", Fill * Steps(Doing.Filling), Length.Zero, "", Steps(Doing.Filling), "time"),
         ];
         return [.. works.Where(work => work.Minutes > 0)];
     }

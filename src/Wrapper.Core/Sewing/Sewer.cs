@@ -30,6 +30,8 @@ internal static class Sewer
             if (start(mesh, places) is not { } stands)
                 continue;
             Solver.Firm(mesh, places, step, stands, stop);
+            if (surface.Sheets.Any(sheet => sheet.Piece.Facing != Facing.Anywhere))
+                Facings.Hang(mesh, places);
             if (!stands)
                 Standing.Turn(mesh, places, 0);
             if (!stands && IsFlat(mesh, places, step))

@@ -219,7 +219,7 @@ public sealed record WorkView(string Name, string Time, string Over)
                 ", ",
                 new[]
                 {
-                    work.Along.IsPositive ? LengthPrinter.ClothLength(work.Along, unit) : "",
+                    work.Along.IsPositive ? $"{LengthPrinter.ClothLength(work.Along, unit)} of {work.AlongOf}" : "",
                     work.Times > 0 ? $"{work.Times} {work.TimesOf}{(work.Times == 1 ? "" : "s")}" : "",
                 }.Where(part => part.Length > 0)
             )

@@ -146,7 +146,7 @@ public sealed record SewnView(
             );
         var zip = pattern.Seams.Any(seam => seam.Zip is not null) ? ", closed by a zip" : "";
         var cords = pattern.Seams.Select(seam => seam.CordLine).OfType<string>().Distinct().ToList();
-        var corded = cords.Count == 0 ? "" : $"; cord along the {string.Join(", the ", cords)}";
+        var corded = cords.Count == 0 ? "" : $"; cord: {string.Join("; ", cords)}";
         return string.Join("; ", sizes.Append($"{form.Sheets.Count} pieces{zip}{corded}")) + ".";
     }
 

@@ -71,7 +71,7 @@ export default function MakeUp() {
           </ol>
           {works && (
             <table className={s.works}>
-              <caption>Time</caption>
+              <caption>Time for one</caption>
               <tbody>
                 {works.map((work) => (
                   <tr key={work.name}>
