@@ -139,6 +139,34 @@ public sealed class SewnTests(Host host) : IClassFixture<Host>
         Assert.Equal(22 * 0.0254, most - least, 0.001); // metres
     }
 
+    // Panels of the usual cushion take the print of the cloth; slid half a repeat along, the words say where and what it costs.
+    [Fact]
+    public async Task The_print_is_slid_and_its_cost_told()
+    {
+        var job = await Kept("sewn-slid");
+        JsonObject Slide(string piece, long along) =>
+            new()
+            {
+                ["job"] = job.DeepClone(),
+                ["item"] = "i1",
+                ["piece"] = piece,
+                ["across"] = 0,
+                ["along"] = along,
+            };
+        var (plain, why) = await host.Post("/api/slides", Slide("panel", 2540));
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, plain);
+        Assert.Contains("repeat", (string)why["errors"]![0]!["reason"]!, StringComparison.Ordinal);
+        (job["cloths"]![0]!["repeatAlong"], job["cloths"]![0]!["repeatAcross"]) = (Entry("12"), Entry("9"));
+        var (status, slide) = await host.Post("/api/slides", Slide("panel", 15240));
+        Assert.Equal(HttpStatusCode.OK, status);
+        Assert.Equal(("panel", "placed"), ((string)slide["piece"]!, (string)slide["match"]!));
+        Assert.Contains("from the lower edge of the panel", (string)slide["told"]!, StringComparison.Ordinal);
+        Assert.Matches("It takes .* cloth", (string)slide["told"]!);
+        var (far, too) = await host.Post("/api/slides", Slide("panel", 99_000_000_000));
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, far);
+        Assert.Equal("along", (string)too["errors"]![0]!["field"]!);
+    }
+
     [Fact]
     public async Task What_is_not_there_or_in_doubt_is_told()
     {

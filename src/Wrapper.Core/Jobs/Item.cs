@@ -24,6 +24,12 @@ public sealed record Item(
     public IReadOnlyDictionary<string, Match> Matches { get; init; } = new Dictionary<string, Match>();
 
     /// <summary>
+    /// Where the motif lies on pieces whose match is <see cref="Match.Placed"/>, by their key; without an entry it lies
+    /// in the middle.
+    /// </summary>
+    public IReadOnlyDictionary<string, MotifPlace> Motifs { get; init; } = new Dictionary<string, MotifPlace>();
+
+    /// <summary>
     /// Whether the print runs on over its covers, side by side, and over the items beside it that lie in line too.
     /// </summary>
     public bool InLine { get; init; }

@@ -24,4 +24,13 @@ public enum Match
     /// </summary>
     [JsonStringEnumMemberName("follows")]
     Follows,
+
+    /// <summary>The motif sits at a place of its own: see <see cref="Item.Motifs"/>.</summary>
+    [JsonStringEnumMemberName("placed")]
+    Placed,
 }
+
+/// <summary>
+/// Where the middle of a motif lies on a piece as drawn: so far from its left finished edge, and from its lower one.
+/// </summary>
+public sealed record MotifPlace(Entry Across, Entry Along);

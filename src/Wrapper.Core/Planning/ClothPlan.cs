@@ -94,7 +94,8 @@ public sealed record ClothPlan(
         );
         var (pieces, matches, repeat) = Matching.Apply(
             count > Plan.MostPieces ? [] : cut,
-            reading.CanBeLaid ? reading.ForLay : reading.ForLay with { Repeat = null }
+            reading.CanBeLaid ? reading.ForLay : reading.ForLay with { Repeat = null },
+            new MotifPlaces(job.Unit, reading.Lengths, reading.Problems)
         );
         var onTable = reading.ForLay with { Repeat = repeat ?? reading.ForLay.Repeat };
         var cord = CordOnCloth.Of(count > Plan.MostPieces || !reading.CanBeLaid ? [] : items, job, cloth, onTable);

@@ -1,40 +1,11 @@
 using Wrapper.Core.Declaring;
 using Wrapper.Core.Geometry;
 using Wrapper.Core.Jobs;
-using Wrapper.Core.Lay;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Lengths.Workings;
 using Wrapper.Core.Sewing;
 
 namespace Wrapper.Core.Planning;
-
-/// <summary>
-/// Where a piece of a form, or the part of it between two lines that a joined piece is cut in, lies on its cloth: a point
-/// (x, y) of the piece as drawn lies <c>(XX x + XY y, YX x + YY y)</c> and <paramref name="X"/> across from the first
-/// selvedge, <paramref name="Y"/> up the roll.
-/// </summary>
-public sealed record PrintedPart(
-    string FormPiece,
-    int Instance,
-    string Piece,
-    string Cloth,
-    Length? From,
-    Length? To,
-    int XX,
-    int XY,
-    int YX,
-    int YY,
-    Length X,
-    Length Y
-)
-{
-    /// <summary>Where a point of the piece as drawn lies on the cloth.</summary>
-    public Point OnCloth(Point drawn)
-    {
-        static Length Times(int sign, Length length) => sign * length;
-        return new(Times(XX, drawn.X) + Times(XY, drawn.Y) + X, Times(YX, drawn.X) + Times(YY, drawn.Y) + Y);
-    }
-}
 
 /// <summary>The cover of an item sewn on screen, and the part of the cloth that each of its faces shows.</summary>
 public static class ItemForm
@@ -100,7 +71,7 @@ public static class ItemForm
             let bounds = piece.Stitch.Bounds()
             let joined = piece.Key != sheet.Piece
             where joined || IsDrawnAs(sheet, piece.Stitch)
-            select On(piece.Cut, piece.IsTurnedOver(sheet.Instance), at.At) with
+            select PrintedPart.Of(piece.Cut, piece.IsTurnedOver(sheet.Instance), at.At) with
             {
                 FormPiece = sheet.Piece,
                 Instance = sheet.Instance,
@@ -131,16 +102,5 @@ public static class ItemForm
                 > MostTucked * (float)((right - left).ToMillimetres() * (top - bottom).ToMillimetres());
 
         static bool Within(float mm, Length drawn, int inward) => inward * (mm - (float)drawn.ToMillimetres()) > -1;
-    }
-
-    private static PrintedPart On(Outline cut, bool turned, Placement at)
-    {
-        // Mirrored, then turned to the left, then moved so that its box begins where it is placed.
-        var (xx, xy, yx, yy) = (turned ? -1 : 1, 0, 0, 1);
-        for (var turn = 0; turn < at.Turns % 4; turn++)
-            (xx, xy, yx, yy) = (-yx, -yy, xx, xy);
-        var (left, bottom, right, top) = cut.Bounds();
-        Length Least(int a, int b) => Length.Min(a * left, a * right) + Length.Min(b * bottom, b * top);
-        return new("", 0, "", "", null, null, xx, xy, yx, yy, at.X - Least(xx, xy), at.Y - Least(yx, yy));
     }
 }

@@ -75,7 +75,8 @@ public sealed record ItemPlan(Item Item, int Number, Draft Draft, IReadOnlyDicti
                 return null;
             var (pieces, _, repeat) = Matching.Apply(
                 [.. cut.Where(piece => job.ClothOf(Item, piece.Lay.Role) == id)],
-                cloth.ForLay
+                cloth.ForLay,
+                new MotifPlaces(job.Unit, [], [])
             );
             var forLay = cloth.ForLay with { Repeat = repeat };
             var cord = CordOnCloth.Of([this], job, cloth.Cloth, forLay);

@@ -22,9 +22,15 @@ internal sealed class Matching
     > known = [];
     private readonly Dictionary<(string Panel, int Cover), (Point Origin, bool OnMotif)> line;
 
+    private readonly MotifPlaces places;
+
     private bool putElsewhere;
 
-    private Matching(IReadOnlyList<CutPiece> cut) => line = InLine(cut);
+    private Matching(IReadOnlyList<CutPiece> cut, MotifPlaces places)
+    {
+        this.places = places;
+        line = InLine(cut);
+    }
 
     // The maker's choice for a piece comes first; without one its grain and its seams decide.
     private static PieceMatch Of(ItemPlan item, Piece piece, Piece? leader)
@@ -39,16 +45,17 @@ internal sealed class Matching
 
     /// <summary>
     /// The pieces of one cloth with their origins, how each kind is matched, and the cloth's repeat begun where the
-    /// largest of them is cut from the squared end.
+    /// largest of them is cut from the squared end. Where motifs are to lie is read by <paramref name="places"/>.
     /// </summary>
     public static (List<LayPiece> Pieces, IReadOnlyList<PieceMatch> Matches, Repeat? Repeat) Apply(
         IReadOnlyList<CutPiece> cut,
-        LayCloth cloth
+        LayCloth cloth,
+        MotifPlaces places
     )
     {
         if (cloth.Repeat is not { } repeat)
             return ([.. cut.Select(each => each.Lay)], [], null);
-        var matching = new Matching(cut);
+        var matching = new Matching(cut, places);
         // What follows a piece that was put elsewhere follows it there.
         List<LayPiece> pieces;
         do
@@ -120,15 +127,13 @@ internal sealed class Matching
         var placed = line.TryGetValue(($"{cut.Item.Item.Id}/{cut.Piece.Key}", cut.Cover), out var inLine);
         if (!placed && one.Match.Match == Match.Same)
             return cut.Lay.AtSamePlace();
-        var (point, onMotif) = placed ? inLine : (Middle(cut.Piece.Stitch), true);
+        var (point, onMotif) = placed ? inLine : (places.Of(cut.Item, cut.Piece, one.Match.Match), true);
         return cut.Lay with { Origin = cut.Mirrored ? new Point(-point.X, point.Y) : point, OnMotif = onMotif };
     }
 
     // Panels (the largest piece of a cover) of items in line, one after another: the first one's match, each further by
     // the finished width before it.
-    private static Dictionary<(string Panel, int Cover), (Point Origin, bool OnMotif)> InLine(
-        IReadOnlyList<CutPiece> cut
-    )
+    private Dictionary<(string Panel, int Cover), (Point Origin, bool OnMotif)> InLine(IReadOnlyList<CutPiece> cut)
     {
         Dictionary<(string, int), (Point, bool)> line = [];
         (Point Offset, bool OnMotif)? first = null;
@@ -144,9 +149,10 @@ internal sealed class Matching
             var (left, bottom, right, _) = panel.Stitch.Bounds();
             if (first is null)
             {
-                var centred = item.Item.Matches.GetValueOrDefault(panel.Key) == Match.Centred;
+                var match = item.Item.Matches.GetValueOrDefault(panel.Key);
+                var onMotif = match is Match.Centred or Match.Placed;
                 (first, before) = (
-                    ((centred ? Middle(panel.Stitch) : LowerLeft(panel.Cut)).Moved(-left, -bottom), centred),
+                    ((onMotif ? places.Of(item, panel, match) : LowerLeft(panel.Cut)).Moved(-left, -bottom), onMotif),
                     Length.Zero
                 );
             }
@@ -161,9 +167,4 @@ internal sealed class Matching
 
     private static Point LowerLeft(Outline outline) =>
         outline.Bounds() is var (left, bottom, _, _) ? new Point(left, bottom) : default;
-
-    private static Point Middle(Outline outline) =>
-        outline.Bounds() is var (left, bottom, right, top)
-            ? new Point((left + right).Over(2), (bottom + top).Over(2))
-            : default;
 }

@@ -32,12 +32,15 @@ public sealed record SewnLineView(FormLineKind Kind, string Seam, IReadOnlyList<
 /// <summary>
 /// Where a piece, or a part of one that is joined of several, lies on its cloth: a point (x, y) of the piece as drawn, in
 /// hundredths of a millimetre, lies xx x + xy y + x across it and yx x + yy y + y up the roll. Between
-/// <paramref name="From"/> and <paramref name="To"/> along the piece; null for all of it.
+/// <paramref name="From"/> and <paramref name="To"/> along the piece; null for all of it. <paramref name="Cut"/> is the
+/// piece that is cut there, <paramref name="SlidesWith"/> the one that its print slides with; null without a repeat.
 /// </summary>
 public sealed record SewnPrintView(
     string Piece,
     int Instance,
     string Label,
+    string Cut,
+    string? SlidesWith,
     string Cloth,
     long? From,
     long? To,
@@ -67,6 +70,7 @@ public sealed record SewnView(
         ItemPlan item,
         SewnForm form,
         IReadOnlyList<PrintedPart> print,
+        IReadOnlyDictionary<string, string> together,
         IEnumerable<string> notes,
         JobUnit unit
     )
@@ -107,6 +111,8 @@ public sealed record SewnView(
                     part.FormPiece,
                     part.Instance,
                     item.Label(part.Piece),
+                    part.Piece,
+                    together.GetValueOrDefault(part.Piece),
                     part.Cloth,
                     part.From is { } from ? Drawings.Drawing.Hundredths(from) : null,
                     part.To is { } to ? Drawings.Drawing.Hundredths(to) : null,

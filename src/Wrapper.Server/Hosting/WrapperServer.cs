@@ -118,6 +118,7 @@ public static class WrapperServer
             .WithSummary("Copies everything, as of now, into the folder backups beside the database.");
         PlanEndpoints.Map(api);
         SewnEndpoints.Map(api);
+        SlideEndpoints.Map(api);
         SearchEndpoints.Map(api);
         ClothEndpoints.Map(api);
         PinEndpoints.Map(api);

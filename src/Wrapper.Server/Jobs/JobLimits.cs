@@ -166,6 +166,7 @@ internal static class JobLimits
             .Measures.Keys.Concat(item.Choices.Keys)
             .Concat(item.Allowances.Keys)
             .Concat(item.Matches.Keys)
+            .Concat(item.Motifs.Keys)
             .ToList();
         if (
             keys.Count > MostEntries
@@ -183,7 +184,10 @@ internal static class JobLimits
     }
 
     private static IEnumerable<Entry> Entries(Item item) =>
-        item.Measures.Values.Concat(item.Choices.Values).Concat(item.Allowances.Values);
+        item
+            .Measures.Values.Concat(item.Choices.Values)
+            .Concat(item.Allowances.Values)
+            .Concat(item.Motifs.Values.SelectMany(place => new[] { place.Across, place.Along }));
 
     private static IEnumerable<(string Field, Entry? Entry)> EntriesOf(JobCloth cloth) =>
         [

@@ -19,7 +19,12 @@ internal static class SewnEndpoints
     // Cloth that an item does not have yet.
     private const string NoTone = "#b9b2a6";
 
-    private sealed record Shown(ItemPlan Item, SewnForm Form, IReadOnlyList<PrintedPart> Print);
+    private sealed record Shown(
+        ItemPlan Item,
+        SewnForm Form,
+        IReadOnlyList<PrintedPart> Print,
+        IReadOnlyDictionary<string, string> Together
+    );
 
     public static void Map(RouteGroupBuilder api)
     {
@@ -47,6 +52,7 @@ internal static class SewnEndpoints
                                         shown.Item,
                                         shown.Form,
                                         shown.Print,
+                                        shown.Together,
                                         ItemForm.Notes(shown.Item.Item, drafting),
                                         request.Job.Unit
                                     )
@@ -124,7 +130,7 @@ internal static class SewnEndpoints
         if (item.Draft.Problems.Count > 0)
             return (null, Problems.Fields(item.Draft.Problems));
         return forms.Of(item.Item, job, drafting, cancel) is { } form
-            ? (new Shown(item, form, ItemForm.Print(item, form, plan)), null)
+            ? (new Shown(item, form, ItemForm.Print(item, form, plan), PrintSlide.Together(plan, id)), null)
             : (null, Problems.Fields([new Problem("item", id, 0, "it has no seams to be sewn", "")]));
     }
 

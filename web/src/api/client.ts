@@ -26,6 +26,7 @@ export type Remnant = Schemas['JobRemnant']
 export type SetOfItems = Schemas['SetView']
 export type SavingView = Schemas['SavingView']
 export type Sewn = Schemas['SewnView']
+export type Slide = Schemas['SlideView']
 export type Size = Schemas['SizeView']
 export type Unit = Schemas['JobUnit']
 

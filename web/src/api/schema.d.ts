@@ -260,6 +260,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/slides": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The print slid on a piece: how it is matched then, and what that costs in cloth. */
+        post: operations["slide"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/searches": {
         parameters: {
             query?: never;
@@ -792,6 +809,13 @@ export interface components {
             matches: {
                 [key: string]: components["schemas"]["Match"];
             };
+            /**
+             * @description Where the motif lies on pieces whose match is Match.Placed, by their key; without an entry it lies
+             *     in the middle.
+             */
+            motifs: {
+                [key: string]: components["schemas"]["MotifPlace"];
+            };
             /** @description Whether the print runs on over its covers, side by side, and over the items beside it that lie in line too. */
             inLine: boolean;
         };
@@ -1016,7 +1040,7 @@ export interface components {
          * @description How a piece is matched to the repeat of its cloth.
          * @enum {unknown}
          */
-        Match: "free" | "same" | "centred" | "follows";
+        Match: "free" | "same" | "centred" | "follows" | "placed";
         /**
          * @description How one kind of piece is matched; Follows is the piece whose print it can run on from, if there
          *     is one.
@@ -1053,6 +1077,11 @@ export interface components {
             x: number;
             /** Format: int64 */
             y: number;
+        };
+        /** @description Where the middle of a motif lies on a piece as drawn: so far from its left finished edge, and from its lower one. */
+        MotifPlace: {
+            across: components["schemas"]["Entry"];
+            along: components["schemas"]["Entry"];
         };
         /** @description An undo or redo from revision Base. */
         MoveJob: {
@@ -1464,13 +1493,16 @@ export interface components {
         /**
          * @description Where a piece, or a part of one that is joined of several, lies on its cloth: a point (x, y) of the piece as drawn, in
          *     hundredths of a millimetre, lies xx x + xy y + x across it and yx x + yy y + y up the roll. Between
-         *     From and To along the piece; null for all of it.
+         *     From and To along the piece; null for all of it. Cut is the
+         *     piece that is cut there, SlidesWith the one that its print slides with; null without a repeat.
          */
         SewnPrintView: {
             piece: string;
             /** Format: int32 */
             instance: number;
             label: string;
+            cut: string;
+            slidesWith: null | string;
             cloth: string;
             /** Format: int64 */
             from: null | number;
@@ -1548,6 +1580,31 @@ export interface components {
             box: components["schemas"]["BoxView"];
             strokes: components["schemas"]["StrokeView"][];
             dimensions: components["schemas"]["SketchDimension"][];
+        };
+        /**
+         * @description The print of the cloth slid on a piece of an item, by so many hundredths of a millimetre to the right and up on the
+         *     piece as drawn.
+         */
+        SlideRequest: {
+            job: components["schemas"]["JobDocument"];
+            item: string;
+            piece: string;
+            /** Format: int64 */
+            across: number;
+            /** Format: int64 */
+            along: number;
+        };
+        /**
+         * @description The match to be entered, for Piece, that the others run on from; Told says
+         *     where the motif lies then and what it costs in cloth. Where it cannot be cut so, nothing is to be entered and
+         *     Refused says why.
+         */
+        SlideView: {
+            piece: string;
+            match: components["schemas"]["Match"];
+            place: components["schemas"]["MotifPlace"];
+            told: string;
+            refused: null | string;
         };
         /** @description Where a size lies on the drawing, in whole hundredths of a millimetre, y down. */
         SpanView: {
@@ -2136,6 +2193,39 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    slide: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SlideRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SlideView"];
                 };
             };
             /** @description Unprocessable Entity */

@@ -15,6 +15,7 @@ const item = (id: string, w: string, allowances: Record<string, Entry> = {}): It
   notes: '',
   otherCloths: {},
   matches: {},
+  motifs: {},
   inLine: false,
 })
 const job = (...items: Item[]): JobDocument => ({

@@ -1,17 +1,21 @@
 import { useDrag, useWheel } from '@use-gesture/react'
 import { Button, Slider } from 'antd'
 import { lazy, Suspense, useCallback, useMemo, useRef, useState, type KeyboardEvent } from 'react'
-import { Refused } from '../api/client'
-import { useDocument, useScene } from '../job/scene'
+import { Refused, unitWord } from '../api/client'
+import { useDocument, useScene, useUnit } from '../job/scene'
 import { clothTile } from './clothTexture'
 import { Still } from './Still'
 import { useSewn } from './useSewn'
+import { useSlide } from './useSlide'
 import type { View } from './SewnModel'
 import s from './sewn.module.css'
 
 const SewnModel = lazy(() => import('./SewnModel'))
 
 const start: View = { round: 0.6, over: 0.55, near: 1, apart: 0, through: false }
+
+// One press of a key: 1/4 in or 5 mm, with Shift 1/16 in or 1 mm; in hundredths of a millimetre.
+const steps = { in: { wide: 635, small: 158.75 }, cm: { wide: 500, small: 100 } }
 
 const hasWebGl = (() => {
   let known: boolean | undefined
@@ -25,7 +29,14 @@ export function SewnCover({ item, held, hold }: { item: string; held: string; ho
   const job = useScene((scene) => scene.id)
   const name = useScene((scene) => scene.item?.name) ?? ''
   const planned = useScene((scene) => scene.plan?.cloths)
+  const unit = unitWord(useUnit())
   const [view, setView] = useState(start)
+  const [sliding, setSliding] = useState(false)
+  const { slid, told, tell, slide, step, enter } = useSlide(item, sewn.data)
+  const shown =
+    sewn.data?.sheets.find((each) => each.pieces.includes(held)) ?? (sliding ? sewn.data?.sheets[0] : undefined)
+  const print = sewn.data?.print.find((each) => each.piece === shown?.piece) ?? sewn.data?.print[0]
+  const maySlide = sewn.data?.print.some((each) => each.slidesWith) ?? false
   const box = useRef<HTMLDivElement>(null)
   const tiles = useMemo(
     () =>
@@ -46,7 +57,15 @@ export function SewnCover({ item, held, hold }: { item: string; held: string; ho
     (by: number) => setView((now) => ({ ...now, near: Math.min(6, Math.max(0.4, now.near * by)) })),
     [],
   )
-  useDrag(({ delta: [x, y] }) => turn(-x * 0.008, y * 0.008), { target: box, filterTaps: true })
+  // Whether the hand took hold of the print, or of what is beside it.
+  const onPrint = useRef(false)
+  useDrag(
+    ({ delta: [x, y], last }) => {
+      if (!onPrint.current) turn(-x * 0.008, y * 0.008)
+      else if (last) void enter()
+    },
+    { target: box, filterTaps: true },
+  )
   useWheel(
     ({ event, delta: [, y] }) => {
       event.preventDefault()
@@ -56,11 +75,17 @@ export function SewnCover({ item, held, hold }: { item: string; held: string; ho
   )
   const keys = (event: KeyboardEvent) => {
     if (event.ctrlKey || event.metaKey || event.altKey) return
+    const far = event.shiftKey ? steps[unit].small : steps[unit].wide
+    const move = (right: number, up: number) => {
+      if (!sliding) turn(0.15 * right, 0.15 * up)
+      else if (print?.slidesWith)
+        step({ together: print.slidesWith, piece: print.cut, across: far * right, along: far * up })
+    }
     const act: Record<string, () => void> = {
-      ArrowLeft: () => turn(-0.15, 0),
-      ArrowRight: () => turn(0.15, 0),
-      ArrowUp: () => turn(0, 0.15),
-      ArrowDown: () => turn(0, -0.15),
+      ArrowLeft: () => move(-1, 0),
+      ArrowRight: () => move(1, 0),
+      ArrowUp: () => move(0, 1),
+      ArrowDown: () => move(0, -1),
       '+': () => nearer(1.15),
       '-': () => nearer(1 / 1.15),
       Home: () => setView(start),
@@ -78,8 +103,6 @@ export function SewnCover({ item, held, hold }: { item: string; held: string; ho
       </p>
     )
   if (!sewn.data) return <p className="note">It is being sewn …</p>
-  const shown = sewn.data.sheets.find((each) => each.pieces.includes(held))
-  const print = sewn.data.print.find((each) => each.piece === shown?.piece) ?? sewn.data.print[0]
   const tone = cloths.find((each) => each.id === print?.cloth)?.tone ?? cloths[0]?.tone ?? '#8a8378'
   return (
     <div className={s.sewn}>
@@ -88,9 +111,14 @@ export function SewnCover({ item, held, hold }: { item: string; held: string; ho
         className={s.table}
         tabIndex={0}
         role="group"
-        aria-label="The sewn cover: arrow keys turn it, plus and minus bring it nearer"
+        aria-label={
+          sliding
+            ? `The sewn cover: arrow keys slide the print on ${print?.label ?? 'it'}`
+            : 'The sewn cover: arrow keys turn it, plus and minus bring it nearer'
+        }
         aria-describedby="sewn-words"
         onKeyDown={keys}
+        onPointerDownCapture={() => void (onPrint.current = false)}
       >
         {hasWebGl() ? (
           <Suspense fallback={<p>It is being sewn …</p>}>
@@ -101,6 +129,9 @@ export function SewnCover({ item, held, hold }: { item: string; held: string; ho
               view={view}
               held={shown?.piece ?? ''}
               hold={hold}
+              slid={slid}
+              slide={sliding ? slide : undefined}
+              grip={() => void (onPrint.current = true)}
             />
           </Suspense>
         ) : (
@@ -138,6 +169,17 @@ export function SewnCover({ item, held, hold }: { item: string; held: string; ho
           />
         </label>
         <Button
+          aria-pressed={sliding}
+          type={sliding ? 'primary' : 'default'}
+          onClick={() => {
+            if (maySlide) setSliding(!sliding)
+            else tell('Its cloth has no repeat yet: enter it on Lay, then the print can be slid here.')
+            box.current?.focus()
+          }}
+        >
+          Slide the print
+        </Button>
+        <Button
           aria-pressed={view.through}
           type={view.through ? 'primary' : 'default'}
           onClick={() => setView((now) => ({ ...now, through: !now.through }))}
@@ -152,6 +194,9 @@ export function SewnCover({ item, held, hold }: { item: string; held: string; ho
           Model
         </a>
       </div>
+      <p role="status" className={s.told}>
+        {told || (sliding && 'Drag the print on the cover, or use the arrow keys; with Shift by a hair.')}
+      </p>
       <p id="sewn-words" className="note">
         {sewn.data.description} <span className={sewn.data.vouched ? undefined : s.doubt}>{sewn.data.check}</span>
       </p>

@@ -1,5 +1,5 @@
 import { Canvas, useThree, type ThreeEvent } from '@react-three/fiber'
-import { useEffect, useMemo } from 'react'
+import { useEffect, useMemo, useRef } from 'react'
 import {
   CanvasTexture,
   Color,
@@ -10,8 +10,18 @@ import {
   type Texture,
 } from 'three'
 import type { Sewn } from '../api/client'
-import { farthest, lineGeometry, outward, sheetGeometry, type Sheet } from './geometry'
+import {
+  drawnWay,
+  farthest,
+  lineGeometry,
+  outward,
+  sheetGeometry,
+  slidOnCloth,
+  type Print,
+  type Sheet,
+} from './geometry'
 import type { Tile } from './clothTexture'
+import type { Slid } from './useSlide'
 
 /** From where the cover is looked at: turns round it and over it in radians, and how near. */
 export interface View {
@@ -31,12 +41,17 @@ interface Props {
   view: View
   held: string
   hold: (piece: string) => void
+  slid: Slid | undefined
+  /** Slides the print under the hand; left out while a hand turns the cover. */
+  slide: ((to: Slid) => void) | undefined
+  /** Tells that the hand took hold of the print. */
+  grip: () => void
 }
 
 const lines = { corded: 0.0034, zip: 0.003, seam: 0.0007, edge: 0.0011, fold: 0 }
 
 /** The sewn cover in three dimensions. Drawn only when something has changed. */
-export default function SewnModel({ sewn, tiles, cordTone, view, held, hold }: Props) {
+export default function SewnModel({ sewn, tiles, cordTone, view, held, hold, slid, slide, grip }: Props) {
   const reach = useMemo(() => Math.max(0.05, ...sewn.sheets.map(farthest)), [sewn])
   return (
     <Canvas
@@ -58,6 +73,9 @@ export default function SewnModel({ sewn, tiles, cordTone, view, held, hold }: P
           through={view.through}
           held={held === sheet.piece}
           hold={hold}
+          slid={slid}
+          slide={slide}
+          grip={grip}
         />
       ))}
       {view.apart < 0.02 && sewn.lines.map((line, at) => <SewnLine key={at} line={line} cordTone={cordTone} />)}
@@ -89,9 +107,13 @@ interface SheetProps {
   through: boolean
   held: boolean
   hold: (piece: string) => void
+  slid: Slid | undefined
+  slide: ((to: Slid) => void) | undefined
+  /** Tells that the hand took hold of the print. */
+  grip: () => void
 }
 
-function SewnSheet({ sheet, sewn, tiles, apart, through, held, hold }: SheetProps) {
+function SewnSheet({ sheet, sewn, tiles, apart, through, held, hold, slid, slide, grip }: SheetProps) {
   const prints = useMemo(
     () => sewn.print.filter((each) => each.piece === sheet.piece && each.instance === sheet.instance),
     [sewn, sheet],
@@ -107,7 +129,18 @@ function SewnSheet({ sheet, sewn, tiles, apart, through, held, hold }: SheetProp
   return (
     <group position={[way.x * apart, way.y * apart, way.z * apart]}>
       {[...shapes].map(([cloth, shape]) => (
-        <Face key={cloth} shape={shape} tile={tiles.get(cloth)} through={through} held={held} take={take} />
+        <Face
+          key={cloth}
+          shape={shape}
+          tile={tiles.get(cloth)}
+          through={through}
+          held={held}
+          take={take}
+          print={prints.find((each) => each.cloth === cloth)}
+          slid={slid}
+          slide={slide}
+          grip={grip}
+        />
       ))}
     </group>
   )
@@ -119,13 +152,47 @@ interface FaceProps {
   through: boolean
   held: boolean
   take: (event: ThreeEvent<MouseEvent>) => void
+  print: Print | undefined
+  slid: Slid | undefined
+  slide: ((to: Slid) => void) | undefined
+  /** Tells that the hand took hold of the print. */
+  grip: () => void
 }
 
-function Face({ shape, tile, through, held, take }: FaceProps) {
+function Face({ shape, tile, through, held, take, print, slid, slide, grip }: FaceProps) {
   const texture = useMemo(() => tile && textureOf(tile), [tile])
   useEffect(() => () => texture?.dispose(), [texture])
+  const invalidate = useThree((three) => three.invalidate)
+  useEffect(() => {
+    if (!texture || !tile) return
+    const [across, along] =
+      print && slid && print.slidesWith === slid.together ? slidOnCloth(print, slid.across, slid.along) : [0, 0]
+    texture.offset.set(-across / tile.across, -(tile.from + along) / tile.along)
+    invalidate()
+  }, [texture, tile, print, slid, invalidate])
+  // The place of the cloth that the hand took hold of stays under it.
+  const taken = useRef<[number, number]>(undefined)
+  const begin = (event: ThreeEvent<PointerEvent>) => {
+    if (!slide || !print?.slidesWith || !event.uv) return
+    event.stopPropagation()
+    taken.current = [event.uv.x, event.uv.y]
+    grip()
+  }
+  const move = (event: ThreeEvent<PointerEvent>) => {
+    if (event.buttons === 0) taken.current = undefined
+    if (!taken.current || !slide || !print?.slidesWith || !event.uv) return
+    event.stopPropagation()
+    const [across, along] = drawnWay(print, event.uv.x - taken.current[0], event.uv.y - taken.current[1])
+    slide({ together: print.slidesWith, piece: print.cut, across, along })
+  }
   return (
-    <mesh geometry={shape} onClick={take}>
+    <mesh
+      geometry={shape}
+      onClick={take}
+      onPointerDown={begin}
+      onPointerMove={move}
+      onPointerUp={() => void (taken.current = undefined)}
+    >
       <meshStandardMaterial
         {...(texture ? { map: texture } : { color: '#b9b2a6' })}
         side={DoubleSide}

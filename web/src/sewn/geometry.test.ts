@@ -1,5 +1,15 @@
 import { describe, expect, it } from 'vitest'
-import { farthest, lineGeometry, onCloth, printAt, sheetGeometry, type Print, type Sheet } from './geometry'
+import {
+  drawnWay,
+  farthest,
+  lineGeometry,
+  onCloth,
+  printAt,
+  sheetGeometry,
+  slidOnCloth,
+  type Print,
+  type Sheet,
+} from './geometry'
 
 // A square of 100 mm, standing upright across the front: its points at the corners, from the lower left round.
 const square: Sheet = {
@@ -18,6 +28,8 @@ const turned: Print = {
   piece: 'panel',
   instance: 1,
   label: '1a',
+  cut: 'panel',
+  slidesWith: 'panel',
   cloth: 'c1',
   from: null,
   to: null,
@@ -47,6 +59,13 @@ describe('the faces of a sewn cover', () => {
     ])
     expect([cloth?.getX(1), cloth?.getY(1)]).toEqual([40_000, 60_000])
     expect(places?.getY(2)).toBeCloseTo(0.1, 5)
+  })
+
+  it('are slid with the hand, whichever way they lie', () => {
+    // A quarter turn: to the right on the piece is up the roll, and back again.
+    expect(slidOnCloth(turned, 700, 0).map((part) => part + 0)).toEqual([0, 700])
+    expect(drawnWay(turned, 0, 700).map((part) => part + 0)).toEqual([700, 0])
+    expect(drawnWay(turned, ...slidOnCloth(turned, 120, -45))).toEqual([120, -45])
   })
 
   it('of a joined piece are cut where its parts are', () => {

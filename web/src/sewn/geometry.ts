@@ -23,6 +23,18 @@ export const onCloth = (print: Print, x: number, y: number): [number, number] =>
   print.yx * x + print.yy * y + print.y,
 ]
 
+/** How far the cloth under a face moves when its print is slid so far to the right and up on the piece as drawn. */
+export const slidOnCloth = (print: Print, across: number, along: number): [number, number] => [
+  print.xx * across + print.xy * along,
+  print.yx * across + print.yy * along,
+]
+
+/** How far to the right and up on the piece as drawn a way over the cloth is. */
+export const drawnWay = (print: Print, across: number, along: number): [number, number] => [
+  print.xx * across + print.yx * along,
+  print.xy * across + print.yy * along,
+]
+
 /** The triangles of a sheet, each with its own place on the cloth, grouped by what they are cut from. */
 export function sheetGeometry(sheet: Sheet, prints: readonly Print[]): Map<string, BufferGeometry> {
   const corners = new Map<string, { places: number[]; cloth: number[] }>()

@@ -72,7 +72,7 @@ function Asked({ cloth, planned }: { cloth: Cloth; planned: ClothPlan | undefine
   return (
     <div className={s.asked}>
       <Demands cloth={cloth} planned={planned} edit={edit} />
-      {planned && planned.matches.length > 0 && <Matches matches={planned.matches} />}
+      {planned && planned.matches.length > 0 && <Matches cloth={planned} />}
       {!cloth.articleLength && !cloth.madeBy && <Stock cloth={cloth} planned={planned} edit={edit} />}
       <AtTable cloth={cloth} planned={planned} edit={edit} />
     </div>

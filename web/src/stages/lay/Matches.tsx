@@ -1,12 +1,14 @@
 import { clsx } from 'clsx'
 import { Checkbox, Select } from 'antd'
-import type { ClothPlan, Match } from '../../api/client'
-import { useEditItem, useScene } from '../../job/scene'
+import { unitWord, type ClothPlan, type Match } from '../../api/client'
+import { EntryField } from '../../job/EntryField'
+import { useEditItem, useScene, useUnit } from '../../job/scene'
 import { Folded } from '../../parts/Folded'
 import s from './lay.module.css'
 
 /** How each kind of piece is matched to the repeat, and which items lie in line. */
-export function Matches({ matches }: { matches: ClothPlan['matches'] }) {
+export function Matches({ cloth }: { cloth: ClothPlan }) {
+  const { matches } = cloth
   const jobItems = useScene((scene) => scene.job.document.items)
   const editItem = useEditItem()
   const choose = (item: string, piece: string, match: Match) =>
@@ -28,24 +30,28 @@ export function Matches({ matches }: { matches: ClothPlan['matches'] }) {
             </Checkbox>
             <div className="cloth-fields">
               {own.map((match) => (
-                <label key={match.piece}>
-                  <span>
-                    <b>{match.label}</b> {match.name}
-                  </span>
-                  <Select
-                    aria-label={`${match.label} ${match.name} matches`}
-                    value={match.match}
-                    options={
-                      [
-                        { value: 'same', label: 'from the same place' },
-                        { value: 'centred', label: 'motif in the middle' },
-                        ...(match.follows ? [{ value: 'follows', label: `runs on from the ${match.follows}` }] : []),
-                        { value: 'free', label: 'need not match' },
-                      ] as { value: Match; label: string }[]
-                    }
-                    onChange={(chosen) => choose(id, match.piece, chosen)}
-                  />
-                </label>
+                <div key={match.piece} className={s.match}>
+                  <label>
+                    <span>
+                      <b>{match.label}</b> {match.name}
+                    </span>
+                    <Select
+                      aria-label={`${match.label} ${match.name} matches`}
+                      value={match.match}
+                      options={
+                        [
+                          { value: 'same', label: 'from the same place' },
+                          { value: 'centred', label: 'motif in the middle' },
+                          { value: 'placed', label: 'motif at a place of its own' },
+                          ...(match.follows ? [{ value: 'follows', label: `runs on from the ${match.follows}` }] : []),
+                          { value: 'free', label: 'need not match' },
+                        ] as { value: Match; label: string }[]
+                      }
+                      onChange={(chosen) => choose(id, match.piece, chosen)}
+                    />
+                  </label>
+                  {match.match === 'placed' && <Place match={match} cloth={cloth} />}
+                </div>
               ))}
             </div>
           </fieldset>
@@ -53,4 +59,33 @@ export function Matches({ matches }: { matches: ClothPlan['matches'] }) {
       })}
     </Folded>
   )
+}
+
+// Where the motif lies on the piece as drawn; what is left empty is its middle.
+function Place({ match, cloth }: { match: ClothPlan['matches'][number]; cloth: ClothPlan }) {
+  const unit = useUnit()
+  const editItem = useEditItem()
+  const place = useScene(({ job }) => job.document.items.find((each) => each.id === match.item)?.motifs[match.piece])
+  return (['across', 'along'] as const).map((way) => {
+    const field = `motifs.${match.item}.${match.piece}.${way}`
+    return (
+      <EntryField
+        key={way}
+        name={field}
+        label={way === 'across' ? 'from its left' : 'from its lower edge'}
+        unit={unitWord(unit)}
+        state={{
+          entry: place?.[way],
+          read: cloth.fields[field],
+          problem: cloth.problems.find((each) => each.field === field),
+        }}
+        write={(typed, step) =>
+          editItem(step, match.item, (old) => {
+            const empty = { typed: '', unit }
+            old.motifs[match.piece] = { across: empty, along: empty, ...place, [way]: { typed, unit } }
+          })
+        }
+      />
+    )
+  })
 }
