@@ -154,30 +154,6 @@ public class FormCases
             iter: 8
         );
 
-    // Half an inch more on one piece, which its neighbours do not have, is seen as strain.
-    [Theory]
-    [InlineData("box-cushion-strip", "panel", "W")]
-    [InlineData("box-cushion-strip", "zip-strip", "length")]
-    [InlineData("box-cushion-strip", "boxing", "depth")]
-    [InlineData("ottoman-boxed", "top", "W")]
-    [InlineData("cube-banded", "band", "width")]
-    [InlineData("mattress-gusset", "panel", "L")]
-    public void A_piece_that_does_not_fit_shows_as_strain(string makeUp, string piece, string dimension)
-    {
-        var pattern = Usual(makeUp);
-        var own = pattern.Pieces.First(each => each.Key == piece);
-        var key = own.Dimensions.Keys.First(each =>
-            each.Equals(dimension, StringComparison.OrdinalIgnoreCase)
-            || each.StartsWith(dimension, StringComparison.OrdinalIgnoreCase)
-        );
-        var wrong = pattern.With(own.Redrawn(key, own.Dimensions[key].Value + Length.Inches(0, 1, 2)));
-        var (right, strained) = (SewnForm.Of(pattern)!.Quality, SewnForm.Of(wrong)!.Quality);
-        Assert.True(
-            strained.SeamDifference > right.SeamDifference + 1 && strained.MostStrain > right.MostStrain,
-            $"{right} and {strained}"
-        );
-    }
-
     // Drawn (x, y) from its lower left corner, laid upright: as far from where its box begins. A quarter turn to the left
     // takes what points to the right up the roll; turned over, right is left.
     [Fact]

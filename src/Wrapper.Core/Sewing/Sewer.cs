@@ -46,6 +46,7 @@ internal static class Sewer
         return laid with
         {
             Quality = best!.Quality,
+            SeamPlaces = best.SeamPlaces,
             Sheets = [.. laid.Sheets.Zip(best.Sheets, (sheet, sewn) => sheet with { Strain = sewn.Strain })],
         };
     }

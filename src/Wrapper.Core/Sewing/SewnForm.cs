@@ -88,6 +88,9 @@ public sealed record SewnForm
     /// <summary>Two numbers for each point: where it lies on its piece as drawn.</summary>
     public IReadOnlyList<float> Flat { get; }
 
+    /// <summary>Where on the cover each seam runs, in words, by the seam's name.</summary>
+    public IReadOnlyDictionary<string, string> SeamPlaces { get; init; } = new Dictionary<string, string>();
+
     /// <summary>How well it is sewn.</summary>
     public FormQuality Quality { get; init; }
 

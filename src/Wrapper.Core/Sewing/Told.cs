@@ -56,9 +56,11 @@ internal static class Told
                 }
             );
         }
-        return new SewnForm(sheets, [.. LinesOf(mesh, index)], [.. told], [.. flat], Strains.Of(mesh, places))
+        FormLine[] lines = [.. LinesOf(mesh, index)];
+        return new SewnForm(sheets, lines, [.. told], [.. flat], Strains.Of(mesh, places))
         {
             LaidOut = laid is not null,
+            SeamPlaces = SeamPlaces.Of(lines, told),
         };
     }
 

@@ -54,8 +54,9 @@ public sealed record SewnPrintView(
 
 /// <summary>
 /// A cover sewn from its own seams. <paramref name="Vouched"/> is whether the cloth lies as its pieces are cut: less than
-/// 5 per cent of stretch over 95 parts of 100; <paramref name="Check"/> tells it in words, and
-/// <paramref name="Description"/> what is to be seen.
+/// 5 per cent of stretch over 95 parts of 100; <paramref name="Check"/> tells it in words,
+/// <paramref name="Strains"/> which sides of seams do not meet and where, and <paramref name="Description"/> what is to be
+/// seen.
 /// </summary>
 public sealed record SewnView(
     IReadOnlyList<SewnSheetView> Sheets,
@@ -63,6 +64,7 @@ public sealed record SewnView(
     IReadOnlyList<SewnPrintView> Print,
     bool Vouched,
     string Check,
+    IReadOnlyList<string> Strains,
     string Description
 )
 {
@@ -128,6 +130,7 @@ public sealed record SewnView(
             form.Vouched
                 ? $"Sewn as cut: the cloth gives {Share(form.Quality.Strain)} at most."
                 : $"It could not be sewn on screen as it is cut: the cloth would have to give {Share(form.Quality.Strain)}, most of all {Strained(form, sheet => $"{NameOf(sheet.Piece)} {sheet.Instance}")}. So its flat pieces are shown.",
+            [.. SeamStrain.Of(pattern, form).Select(strain => strain.Said(unit))],
             string.Join(' ', notes.Prepend(Describe(item, form, unit)))
         );
     }

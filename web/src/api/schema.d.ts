@@ -1544,8 +1544,9 @@ export interface components {
         };
         /**
          * @description A cover sewn from its own seams. Vouched is whether the cloth lies as its pieces are cut: less than
-         *     5 per cent of stretch over 95 parts of 100; Check tells it in words, and
-         *     Description what is to be seen.
+         *     5 per cent of stretch over 95 parts of 100; Check tells it in words,
+         *     Strains which sides of seams do not meet and where, and Description what is to be
+         *     seen.
          */
         SewnView: {
             sheets: components["schemas"]["SewnSheetView"][];
@@ -1553,6 +1554,7 @@ export interface components {
             print: components["schemas"]["SewnPrintView"][];
             vouched: boolean;
             check: string;
+            strains: string[];
             description: string;
         };
         /** @description One line to take to the shop: what, which, how much as it is sold, and the items that it is for. */

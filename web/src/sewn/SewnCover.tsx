@@ -137,6 +137,9 @@ export function SewnCover({ item, held, hold }: { item: string; held: string; ho
         ) : (
           <Still sewn={sewn.data} tone={tone} round={view.round} over={view.over} />
         )}
+        <p role="status" className={s.told}>
+          {told || (sliding && 'Drag the print on the cover, or use the arrow keys, with Shift by a hair.')}
+        </p>
         {shown && (
           <p className={s.named}>
             <b>{shown.label}</b> {shown.name}
@@ -194,11 +197,9 @@ export function SewnCover({ item, held, hold }: { item: string; held: string; ho
           Model
         </a>
       </div>
-      <p role="status" className={s.told}>
-        {told || (sliding && 'Drag the print on the cover, or use the arrow keys; with Shift by a hair.')}
-      </p>
       <p id="sewn-words" className="note">
-        {sewn.data.description} <span className={sewn.data.vouched ? undefined : s.doubt}>{sewn.data.check}</span>
+        {sewn.data.description} <span className={sewn.data.vouched ? undefined : s.doubt}>{sewn.data.check}</span>{' '}
+        <span className={s.doubt}>{sewn.data.strains.join(' ')}</span>
       </p>
     </div>
   )

@@ -1,20 +1,13 @@
 import { Canvas, useThree, type ThreeEvent } from '@react-three/fiber'
 import { useEffect, useMemo, useRef } from 'react'
-import {
-  CanvasTexture,
-  Color,
-  DoubleSide,
-  RepeatWrapping,
-  SRGBColorSpace,
-  type BufferGeometry,
-  type Texture,
-} from 'three'
+import { CanvasTexture, DoubleSide, RepeatWrapping, SRGBColorSpace, type BufferGeometry, type Texture } from 'three'
 import type { Sewn } from '../api/client'
 import {
   drawnWay,
   farthest,
   lineGeometry,
   outward,
+  rimGeometry,
   sheetGeometry,
   slidOnCloth,
   type Print,
@@ -134,7 +127,6 @@ function SewnSheet({ sheet, sewn, tiles, apart, through, held, hold, slid, slide
           shape={shape}
           tile={tiles.get(cloth)}
           through={through}
-          held={held}
           take={take}
           print={prints.find((each) => each.cloth === cloth)}
           slid={slid}
@@ -142,6 +134,7 @@ function SewnSheet({ sheet, sewn, tiles, apart, through, held, hold, slid, slide
           grip={grip}
         />
       ))}
+      {held && <Rim sheet={sheet} />}
     </group>
   )
 }
@@ -150,7 +143,6 @@ interface FaceProps {
   shape: BufferGeometry
   tile: Tile | undefined
   through: boolean
-  held: boolean
   take: (event: ThreeEvent<MouseEvent>) => void
   print: Print | undefined
   slid: Slid | undefined
@@ -159,7 +151,7 @@ interface FaceProps {
   grip: () => void
 }
 
-function Face({ shape, tile, through, held, take, print, slid, slide, grip }: FaceProps) {
+function Face({ shape, tile, through, take, print, slid, slide, grip }: FaceProps) {
   const texture = useMemo(() => tile && textureOf(tile), [tile])
   useEffect(() => () => texture?.dispose(), [texture])
   const invalidate = useThree((three) => three.invalidate)
@@ -200,12 +192,21 @@ function Face({ shape, tile, through, held, take, print, slid, slide, grip }: Fa
         transparent={through}
         opacity={through ? 0.35 : 1}
         depthWrite={!through}
-        emissive={new Color(held ? '#f2b705' : '#000000')}
-        emissiveIntensity={held ? 0.1 : 0}
         polygonOffset
         polygonOffsetFactor={1}
       />
     </mesh>
+  )
+}
+
+// The piece in hand is known by its edge, so that its cloth keeps its own colour.
+function Rim({ sheet }: { sheet: Sheet }) {
+  const shape = useMemo(() => rimGeometry(sheet), [sheet])
+  useEffect(() => () => shape.dispose(), [shape])
+  return (
+    <lineSegments geometry={shape} renderOrder={2}>
+      <lineBasicMaterial color="#ffd45e" depthTest={false} />
+    </lineSegments>
   )
 }
 

@@ -5,6 +5,7 @@ import {
   lineGeometry,
   onCloth,
   printAt,
+  rimGeometry,
   sheetGeometry,
   slidOnCloth,
   type Print,
@@ -59,6 +60,17 @@ describe('the faces of a sewn cover', () => {
     ])
     expect([cloth?.getX(1), cloth?.getY(1)]).toEqual([40_000, 60_000])
     expect(places?.getY(2)).toBeCloseTo(0.1, 5)
+  })
+
+  it('have an edge all round', () => {
+    // Four sides of two ends each; the line across the middle is none.
+    const rim = rimGeometry(square).getAttribute('position')
+    expect(rim.count).toBe(8)
+    const middles = [0, 2, 4, 6].map((at) => [
+      (rim.getX(at) + rim.getX(at + 1)) / 2,
+      (rim.getY(at) + rim.getY(at + 1)) / 2,
+    ])
+    expect(middles.some(([x = 0, y = 0]) => Math.hypot(x - 0.05, y - 0.05) < 0.01)).toBe(false)
   })
 
   it('are slid with the hand, whichever way they lie', () => {

@@ -88,6 +88,17 @@ export function outward(sheet: Sheet): Vector3 {
   return out.multiplyScalar(0.25).addScaledVector(middle, 0.8)
 }
 
+/** The edge all round a sheet, as pairs of points: the sides of triangles that have no other on them. */
+export function rimGeometry(sheet: Sheet): BufferGeometry {
+  const sides = new Map<string, [number, number]>()
+  for (let at = 0; at < sheet.triangles.length; at++) {
+    const from = sheet.triangles[at] ?? 0
+    const to = sheet.triangles[at % 3 === 2 ? at - 2 : at + 1] ?? 0
+    if (!sides.delete(`${to} ${from}`)) sides.set(`${from} ${to}`, [from, to])
+  }
+  return new BufferGeometry().setFromPoints([...sides.values()].flat().map((at) => place(sheet.places, at)))
+}
+
 /** A cord, a zip or a seam as a thin tube along its places. */
 export function lineGeometry(places: readonly number[], radius: number): BufferGeometry | undefined {
   const points: Vector3[] = []

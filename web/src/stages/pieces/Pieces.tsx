@@ -144,7 +144,7 @@ export default function Pieces() {
       </section>
       <SettingOut piece={piece} />
       <section className="finished" aria-label="Finished and checked">
-        <SeamTable pattern={pattern} />
+        <SeamTable pattern={pattern} item={item} />
       </section>
       <PrintedPieces name={name} pieces={pattern.pieces} source={source} />
     </>

@@ -1,10 +1,11 @@
 import type { Draft } from '../../api/client'
+import { useSewn } from '../../sewn/useSewn'
 import s from './pieces.module.css'
 
 type Pattern = NonNullable<Draft['pattern']>
 
 /** Finished sizes, and the seam check: both sides of every seam as measured on the drawn stitch lines. */
-export function SeamTable({ pattern }: { pattern: Pattern }) {
+export function SeamTable({ pattern, item }: { pattern: Pattern; item: string | undefined }) {
   return (
     <>
       <div>
@@ -57,6 +58,7 @@ export function SeamTable({ pattern }: { pattern: Pattern }) {
             </tbody>
           </table>
         )}
+        {item && pattern.seams.length > 0 && <Strain item={item} />}
         {pattern.uncovered.map((fault) => (
           <p key={fault} className="problem">
             {fault}
@@ -64,5 +66,21 @@ export function SeamTable({ pattern }: { pattern: Pattern }) {
         ))}
       </div>
     </>
+  )
+}
+
+// What the seams come to once it is sewn: how much the cloth has to give, and which sides do not meet where.
+function Strain({ item }: { item: string }) {
+  const sewn = useSewn(item).data
+  if (!sewn) return null
+  return (
+    <div className={sewn.vouched ? undefined : 'problem'} aria-label="Strain" role="group">
+      <p>{sewn.check}</p>
+      {sewn.strains.map((strain) => (
+        <p key={strain} className="problem">
+          {strain}
+        </p>
+      ))}
+    </div>
   )
 }
