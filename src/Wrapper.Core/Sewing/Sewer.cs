@@ -36,6 +36,7 @@ internal static class Sewer
                 Standing.Turn(mesh, places, 0);
             if (!stands && IsFlat(mesh, places, step))
                 Soft.Fill(mesh, places, step, ThicknessOf(pattern), stop);
+            Standing.Centre(places);
             var form = Told.Of(mesh, places, null);
             if (form.Vouched)
                 return form;

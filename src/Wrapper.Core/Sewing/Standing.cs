@@ -7,7 +7,7 @@ internal static class Standing
 {
     /// <summary>
     /// Turns all places so that the largest facet of <paramref name="sheet"/> lies upright to Z, its lower edge to the
-    /// front, and moves the middle of the whole to nothing.
+    /// front.
     /// </summary>
     public static void Turn(Mesh mesh, Vec3[] places, int sheet)
     {
@@ -18,10 +18,16 @@ internal static class Standing
         var x = across.Unit();
         var y = (back - (back.Dot(x) * x)).Unit();
         var z = x.Cross(y);
-        var (low, high) = (new Vec3(1e12, 1e12, 1e12), new Vec3(-1e12, -1e12, -1e12));
         for (var at = 0; at < places.Length; at++)
+            places[at] = new Vec3(places[at].Dot(x), places[at].Dot(y), places[at].Dot(z));
+    }
+
+    /// <summary>Moves all places so that the middle of the box that holds them is at nothing.</summary>
+    public static void Centre(Vec3[] places)
+    {
+        var (low, high) = (new Vec3(1e12, 1e12, 1e12), new Vec3(-1e12, -1e12, -1e12));
+        foreach (var place in places)
         {
-            var place = places[at] = new Vec3(places[at].Dot(x), places[at].Dot(y), places[at].Dot(z));
             low = new(Math.Min(low.X, place.X), Math.Min(low.Y, place.Y), Math.Min(low.Z, place.Z));
             high = new(Math.Max(high.X, place.X), Math.Max(high.Y, place.Y), Math.Max(high.Z, place.Z));
         }

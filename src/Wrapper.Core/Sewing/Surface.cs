@@ -166,7 +166,9 @@ internal sealed class Surface
             var line = new SeamLine(pattern, seam);
             var (one, other) = (new SeamWalk(line.OneSide, byKey), new SeamWalk(line.OtherSide, byKey));
             var added = (more ?? []).SelectMany(stop => one.At(stop).Concat(other.At(stop)));
-            List<double> shares = Merge([.. one.Shares, .. other.Shares], [.. added], Near / Math.Max(one.Total, 1));
+            // Far enough apart on the shorter side too, or its rim would make one stop of two.
+            var near = 1.01 * Near / Math.Max(1, Math.Min(one.Total, other.Total));
+            var shares = Merge([.. one.Shares, .. other.Shares], [.. added], near);
             walked.Add((seam, one.Points(shares), other.Points(shares)));
         }
         foreach (var (rim, at) in walked.SelectMany(seam => seam.One.Concat(seam.Other)).Concat(more ?? []))

@@ -19,7 +19,18 @@ internal sealed class FormCache
     /// <summary>The form of <paramref name="item"/>, sewn now if it was not before.</summary>
     public SewnForm? Of(Item item, JobDocument job, Drafting drafting, CancellationToken cancel)
     {
-        var key = JsonSerializer.Serialize(
+        var key = KeyOf(item, job);
+        if (forms.TryGetValue(key, out var known))
+            return known;
+        var form = ItemForm.Sew(item, job, drafting, cancel);
+        if (forms.Count >= Most)
+            forms.Clear();
+        return forms[key] = form;
+    }
+
+    /// <summary>All that shapes the form of an item.</summary>
+    public static string KeyOf(Item item, JobDocument job) =>
+        JsonSerializer.Serialize(
             new
             {
                 item.MakeUp,
@@ -30,11 +41,4 @@ internal sealed class FormCache
                 Choices = item.Choices.OrderBy(entry => entry.Key, StringComparer.Ordinal),
             }
         );
-        if (forms.TryGetValue(key, out var known))
-            return known;
-        var form = ItemForm.Sew(item, job, drafting, cancel);
-        if (forms.Count >= Most)
-            forms.Clear();
-        return forms[key] = form;
-    }
 }

@@ -106,6 +106,9 @@ internal sealed class LayQueue() : WorkQueue(TimeSpan.FromSeconds(9), niceness: 
 /// <summary>Where items are drafted without being laid, so that drafts need not wait for lays.</summary>
 internal sealed class DraftQueue() : WorkQueue(TimeSpan.FromSeconds(9), niceness: 2);
 
+/// <summary>Where small pictures are drawn: the least urgent of all.</summary>
+internal sealed class PictureQueue() : WorkQueue(TimeSpan.FromSeconds(20), niceness: 10);
+
 /// <summary>A few threads that run tasks in the order in which they come.</summary>
 internal sealed class Threads : TaskScheduler, IDisposable
 {

@@ -9,6 +9,7 @@ using Wrapper.Core.Lay;
 using Wrapper.Core.Planning;
 using Wrapper.Server.Cloths;
 using Wrapper.Server.Demo;
+using Wrapper.Server.Drawings;
 using Wrapper.Server.Jobs;
 using Wrapper.Server.Lays;
 using Wrapper.Server.MakeUps;
@@ -90,6 +91,8 @@ public static class WrapperServer
         builder.Services.AddSingleton<RunningSearch>();
         builder.Services.AddSingleton<LayQueue>();
         builder.Services.AddSingleton<DraftQueue>();
+        builder.Services.AddSingleton<PictureQueue>();
+        builder.Services.AddSingleton<ItemPictures>();
         AddStore(builder, options);
 
         var app = builder.Build();
@@ -119,6 +122,7 @@ public static class WrapperServer
         PlanEndpoints.Map(api);
         SewnEndpoints.Map(api);
         SlideEndpoints.Map(api);
+        PictureEndpoints.Map(api);
         SearchEndpoints.Map(api);
         ClothEndpoints.Map(api);
         PinEndpoints.Map(api);

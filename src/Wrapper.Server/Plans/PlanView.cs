@@ -66,6 +66,7 @@ public sealed record ClothView(
     bool Used,
     IReadOnlyList<string> CutOtherwise,
     IReadOnlyList<MatchView> Matches,
+    LookView Look,
     LayView? Lay,
     BuyingView? Buying
 )
@@ -84,10 +85,20 @@ public sealed record ClothView(
             job.Items.Any(item => job.ClothsOf(item).Contains(plan.Reading.Cloth.Id)),
             plan.CutOtherwise,
             [.. plan.Matches.Select(match => MatchView.Of(match))],
+            LookView.Of(ClothTile.Of(plan.Reading.Cloth.Tone, plan.ForLay.Repeat)),
             plan.Lay is { } lay ? LayView.Of(lay, plan, job.Unit, wrongSideUp, cancel) : null,
             plan.Buying is { } buying ? BuyingView.Of(buying, plan.Reading, job) : null
         );
     }
+}
+
+/// <summary>
+/// The look of a cloth: where the picture of one repeat of it is to be had, how far that reaches across and along, and
+/// where up the roll the first one begins; in hundredths of a millimetre.
+/// </summary>
+public sealed record LookView(string Tile, long Across, long Along, long From)
+{
+    internal static LookView Of(ClothTile tile) => new(tile.Url, tile.Across, tile.Along, tile.From);
 }
 
 /// <summary>

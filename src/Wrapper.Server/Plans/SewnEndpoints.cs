@@ -16,14 +16,15 @@ namespace Wrapper.Server.Plans;
 /// <summary>Covers sewn on screen, as data, as a still picture and as a model.</summary>
 internal static class SewnEndpoints
 {
-    // Cloth that an item does not have yet.
-    private const string NoTone = "#b9b2a6";
+    private const int Wide = 900,
+        High = 600;
 
     private sealed record Shown(
         ItemPlan Item,
         SewnForm Form,
         IReadOnlyList<PrintedPart> Print,
-        IReadOnlyDictionary<string, string> Together
+        IReadOnlyDictionary<string, string> Together,
+        IReadOnlyDictionary<string, ClothTile> Tiles
     );
 
     public static void Map(RouteGroupBuilder api)
@@ -67,6 +68,7 @@ internal static class SewnEndpoints
             );
 
         File("sewn.svg", "image/svg+xml", "sewnStill", "A still picture of an item as it will be sewn.", Still);
+        File("sewn.png", "image/png", "sewnPicture", "The same with its print, as the lay has it.", Picture);
         File(
             "sewn.glb",
             "model/gltf-binary",
@@ -75,7 +77,7 @@ internal static class SewnEndpoints
             Model
         );
 
-        void File(string name, string type, string operation, string summary, Func<Shown, JobDocument, byte[]> of) =>
+        void File(string name, string type, string operation, string summary, Func<Shown, byte[]> of) =>
             api.MapGet(
                     $"/jobs/{{id}}/items/{{item}}/{name}",
                     async Task<Results<FileContentHttpResult, ProblemHttpResult>> (
@@ -98,7 +100,7 @@ internal static class SewnEndpoints
                             turn =>
                             {
                                 var (shown, refused) = Sew(job.Document, item, drafting, forms, kept, turn.Cancel);
-                                return shown is null ? refused! : TypedResults.File(of(shown, job.Document), type);
+                                return shown is null ? refused! : TypedResults.File(of(shown), type);
                             }
                         );
                     }
@@ -130,33 +132,40 @@ internal static class SewnEndpoints
         if (item.Draft.Problems.Count > 0)
             return (null, Problems.Fields(item.Draft.Problems));
         return forms.Of(item.Item, job, drafting, cancel) is { } form
-            ? (new Shown(item, form, ItemForm.Print(item, form, plan), PrintSlide.Together(plan, id)), null)
+            ? (
+                new Shown(
+                    item,
+                    form,
+                    ItemForm.Print(item, form, plan),
+                    PrintSlide.Together(plan, id),
+                    FormCloth.Tiles(plan)
+                ),
+                null
+            )
             : (null, Problems.Fields([new Problem("item", id, 0, "it has no seams to be sewn", "")]));
     }
 
-    private static string ToneOf(Shown shown, JobDocument job, FormSheet sheet) =>
+    private static string ToneOf(Shown shown, FormSheet sheet) =>
         PartOf(shown, sheet) is { } part
-        && job.Cloths.FirstOrDefault(cloth => cloth.Id == part.Cloth) is { } cloth
-        && IsTone(cloth.Tone)
-            ? cloth.Tone
-            : NoTone;
-
-    private static bool IsTone(string tone) =>
-        tone is ['#', ..] && tone.Length == 7 && tone.Skip(1).All(char.IsAsciiHexDigit);
+            ? shown.Tiles.GetValueOrDefault(part.Cloth, ClothTile.Plain).Tone
+            : ClothTile.Plain.Tone;
 
     private static PrintedPart? PartOf(Shown shown, FormSheet sheet) =>
         shown.Print.FirstOrDefault(part => part.FormPiece == sheet.Piece && part.Instance == sheet.Instance);
 
-    private static byte[] Still(Shown shown, JobDocument job) =>
+    private static byte[] Still(Shown shown) =>
         System.Text.Encoding.UTF8.GetBytes(
-            SewnStill.Of(shown.Form, shown.Item.Item.Name, sheet => ToneOf(shown, job, sheet))
+            SewnStill.Of(shown.Form, shown.Item.Item.Name, sheet => ToneOf(shown, sheet))
         );
 
-    private static byte[] Model(Shown shown, JobDocument job) =>
+    private static byte[] Picture(Shown shown) =>
+        SewnPicture.Of(shown.Form, Wide, High, FormCloth.Laid(shown.Print, shown.Tiles));
+
+    private static byte[] Model(Shown shown) =>
         GlbModel.Of(
             shown.Form,
             sheet => $"{sheet.Piece} {sheet.Instance}",
-            sheet => ToneOf(shown, job, sheet),
+            sheet => ToneOf(shown, sheet),
             (sheet, x, y) =>
                 PartOf(shown, sheet) is { } part
                     ? (

@@ -243,6 +243,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/items/{item}/sewn.png": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The same with its print, as the lay has it. */
+        get: operations["sewnPicture"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/items/{item}/sewn.glb": {
         parameters: {
             query?: never;
@@ -271,6 +288,74 @@ export interface paths {
         put?: never;
         /** The print slid on a piece: how it is matched then, and what that costs in cloth. */
         post: operations["slide"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cloth-tile": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The look of a cloth, one repeat large; a plan gives the address for each of its cloths. */
+        get: operations["clothTile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pictures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A small picture of an item as it will be sewn, on its cloth, before it is laid; nothing (204) while sizes are missing or in doubt. */
+        post: operations["picture"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/make-ups/{key}/sewn.png": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A make-up at usual sizes, sewn. */
+        get: operations["makeUpPicture"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/picture.png": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The first items of a job side by side, sewn, on their cloths; with `at`, the mark of its revision, it may be kept. */
+        get: operations["jobPicture"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -641,6 +726,7 @@ export interface components {
             used: boolean;
             cutOtherwise: string[];
             matches: components["schemas"]["MatchView"][];
+            look: components["schemas"]["LookView"];
             lay: null | components["schemas"]["LayView"];
             buying: null | components["schemas"]["BuyingView"];
         };
@@ -1025,6 +1111,19 @@ export interface components {
             kind: string;
             span: components["schemas"]["SpanView"];
         };
+        /**
+         * @description The look of a cloth: where the picture of one repeat of it is to be had, how far that reaches across and along, and
+         *     where up the roll the first one begins; in hundredths of a millimetre.
+         */
+        LookView: {
+            tile: string;
+            /** Format: int64 */
+            across: number;
+            /** Format: int64 */
+            along: number;
+            /** Format: int64 */
+            from: number;
+        };
         /** @description A make-up's declaration, from which the screens are built. */
         MakeUpView: {
             key: string;
@@ -1190,6 +1289,12 @@ export interface components {
         PhotoChange: {
             caption: null | string;
             away: null | boolean;
+        };
+        /** @description An item of a job to be pictured as it will be sewn; with MakeUp as it would be, made up that way. */
+        PictureRequest: {
+            job: components["schemas"]["JobDocument"];
+            item: string;
+            makeUp: null | string;
         };
         /** @description A piece as a small drawing. */
         PieceShape: {
@@ -2167,6 +2272,47 @@ export interface operations {
             };
         };
     };
+    sewnPicture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                item: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/png": string;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     sewnModel: {
         parameters: {
             query?: never;
@@ -2232,6 +2378,161 @@ export interface operations {
             };
             /** @description Unprocessable Entity */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    clothTile: {
+        parameters: {
+            query: {
+                tone: string;
+                across: number;
+                along: number;
+                stripes: number;
+                halfDrop: number;
+                motifAcross: number;
+                motifAlong: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/png": string;
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    picture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PictureRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/png": string;
+                };
+            };
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    makeUpPicture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/png": string;
+                };
+            };
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    jobPicture: {
+        parameters: {
+            query?: {
+                at?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/png": string;
+                };
+            };
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

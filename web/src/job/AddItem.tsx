@@ -103,7 +103,8 @@ export function AddItem({ close }: { close: () => void }) {
           >
             {families.map((each) => (
               <Radio key={each.family} value={each.family}>
-                {each.family}
+                <img src={`/api/make-ups/${each.key}/sewn.png`} alt="" loading="lazy" />
+                <span>{each.family}</span>
               </Radio>
             ))}
             {sets.data?.map((each) => (

@@ -3,6 +3,7 @@ import { memo } from 'react'
 import type { Item } from '../api/client'
 import { useEdit, useScene, type JobScene } from './scene'
 import { SketchDrawing } from '../parts/SketchDrawing'
+import { useItemPicture } from '../sewn/useItemPicture'
 import s from './ItemRail.module.css'
 
 // Mostly it stands at its own place: forty rows that each look for theirs are sixteen hundred looks at every key.
@@ -11,7 +12,7 @@ const at = <T extends { id: string }>(all: T[] | undefined, number: number, id: 
 const draftOf = ({ plan }: JobScene, number: number, id: string) => at(plan?.items, number, id)?.draft
 const itemOf = ({ job }: JobScene, number: number, id: string) => at(job.document.items, number, id)
 
-/** The items of the job as small sketches, all to one scale; the one in hand can be taken off, and whatever was taken off brought back. */
+/** The items of the job as small pictures of the sewn cover, or as sketches until they can be sewn; the one in hand can be taken off, and whatever was taken off brought back. */
 export const ItemRail = memo(function ItemRail() {
   const ids = useScene(({ job }) => job.document.items.map((each) => each.id).join(' '))
   const widest = useScene(({ plan }) =>
@@ -42,6 +43,7 @@ const RailItem = memo(function RailItem({ id, number, widest }: { id: string; nu
   const quantity = useScene((scene) => itemOf(scene, number, id)?.quantity)
   const sketch = useScene((scene) => draftOf(scene, number, id)?.sketch)
   const doubt = useScene((scene) => (draftOf(scene, number, id)?.problems.length ?? 0) > 0)
+  const picture = useItemPicture(id)
   const inHand = useScene((scene) => scene.item?.id === id)
   const takeInHand = useScene((scene) => scene.takeInHand)
   return (
@@ -51,7 +53,11 @@ const RailItem = memo(function RailItem({ id, number, widest }: { id: string; nu
           <b>{number}</b> {name}
           {quantity !== '1' && <span> × {quantity}</span>}
         </span>
-        {sketch && <SketchDrawing sketch={sketch} share={sketch.box.width / widest} />}
+        {picture && !doubt ? (
+          <img className={s.picture} src={picture} alt="" />
+        ) : (
+          sketch && <SketchDrawing sketch={sketch} share={sketch.box.width / widest} />
+        )}
         {doubt && <span className={s.doubt}>in doubt</span>}
       </button>
     </li>

@@ -1,9 +1,8 @@
 import { useDrag, useWheel } from '@use-gesture/react'
 import { Button, Slider } from 'antd'
 import { lazy, Suspense, useCallback, useMemo, useRef, useState, type KeyboardEvent } from 'react'
-import { Refused, unitWord } from '../api/client'
+import { Refused, unitWord, type ClothPlan } from '../api/client'
 import { useDocument, useScene, useUnit } from '../job/scene'
-import { clothTile } from './clothTexture'
 import { Still } from './Still'
 import { useSewn } from './useSewn'
 import { useSlide } from './useSlide'
@@ -38,16 +37,9 @@ export function SewnCover({ item, held, hold }: { item: string; held: string; ho
   const print = sewn.data?.print.find((each) => each.piece === shown?.piece) ?? sewn.data?.print[0]
   const maySlide = sewn.data?.print.some((each) => each.slidesWith) ?? false
   const box = useRef<HTMLDivElement>(null)
-  const tiles = useMemo(
-    () =>
-      new Map(
-        cloths.map((cloth) => [
-          cloth.id,
-          clothTile(cloth.tone, planned?.find((each) => each.id === cloth.id)?.lay?.repeat),
-        ]),
-      ),
-    [cloths, planned],
-  )
+  // A new plan mostly has the same looks.
+  const looks = JSON.stringify(planned?.map((cloth) => [cloth.id, cloth.look]) ?? [])
+  const tiles = useMemo(() => new Map(JSON.parse(looks) as [string, ClothPlan['look']][]), [looks])
   const turn = useCallback(
     (round: number, over: number) =>
       setView((now) => ({ ...now, round: now.round + round, over: Math.min(1.5, Math.max(-1.5, now.over + over)) })),

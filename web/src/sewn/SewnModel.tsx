@@ -1,7 +1,7 @@
 import { Canvas, useThree, type ThreeEvent } from '@react-three/fiber'
 import { useEffect, useMemo, useRef } from 'react'
-import { CanvasTexture, DoubleSide, RepeatWrapping, SRGBColorSpace, type BufferGeometry, type Texture } from 'three'
-import type { Sewn } from '../api/client'
+import { DoubleSide, RepeatWrapping, SRGBColorSpace, TextureLoader, type BufferGeometry, type Texture } from 'three'
+import type { ClothPlan, Sewn } from '../api/client'
 import {
   drawnWay,
   farthest,
@@ -13,8 +13,9 @@ import {
   type Print,
   type Sheet,
 } from './geometry'
-import type { Tile } from './clothTexture'
 import type { Slid } from './useSlide'
+
+type Tile = ClothPlan['look']
 
 /** From where the cover is looked at: turns round it and over it in radians, and how near. */
 export interface View {
@@ -152,9 +153,9 @@ interface FaceProps {
 }
 
 function Face({ shape, tile, through, take, print, slid, slide, grip }: FaceProps) {
-  const texture = useMemo(() => tile && textureOf(tile), [tile])
-  useEffect(() => () => texture?.dispose(), [texture])
   const invalidate = useThree((three) => three.invalidate)
+  const texture = useMemo(() => tile && textureOf(tile, () => invalidate()), [tile, invalidate])
+  useEffect(() => () => texture?.dispose(), [texture])
   useEffect(() => {
     if (!texture || !tile) return
     const [across, along] =
@@ -211,8 +212,8 @@ function Rim({ sheet }: { sheet: Sheet }) {
 }
 
 // Points of the cloth are in hundredths of a millimetre; a tile begins where its repeat does.
-function textureOf(tile: Tile): Texture {
-  const texture = new CanvasTexture(tile.canvas)
+function textureOf(tile: Tile, seen: () => void): Texture {
+  const texture = new TextureLoader().load(tile.tile, seen)
   texture.wrapS = texture.wrapT = RepeatWrapping
   texture.colorSpace = SRGBColorSpace
   texture.anisotropy = 8

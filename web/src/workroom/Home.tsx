@@ -170,6 +170,11 @@ function Jobs() {
               </p>
             ) : (
               <Link to={`/jobs/${job.id}/measure`}>
+                <img
+                  src={`/api/jobs/${encodeURIComponent(job.id)}/picture.png?at=${encodeURIComponent(job.mark)}`}
+                  alt=""
+                  loading="lazy"
+                />
                 <b>{job.name}</b>
                 <span>{job.customer}</span>
                 <time dateTime={job.changedAt}>{day.format(new Date(job.changedAt))}</time>

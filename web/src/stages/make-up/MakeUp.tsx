@@ -7,6 +7,7 @@ import { EntryField } from '../../job/EntryField'
 import { identity } from '../../parts/identity'
 import { Shapes } from '../../parts/Shapes'
 import { draftInHand, useAsked, useDocument, useEditItem, useScene, useSceneStore, useUnit } from '../../job/scene'
+import { useItemPicture } from '../../sewn/useItemPicture'
 import { useItemField } from '../../job/useItemField'
 import s from './make-up.module.css'
 import drawn from '../../parts/drawing.module.css'
@@ -102,15 +103,16 @@ const Schools = memo(function Schools() {
   return (
     <section className={s.schools} aria-label="Make-ups">
       {compared.data?.map((school) => (
-        <School key={school.makeUp} school={school} />
+        <School key={school.makeUp} id={id ?? ''} school={school} />
       ))}
     </section>
   )
 })
 
-const School = memo(function School({ school }: { school: Comparison }) {
+const School = memo(function School({ id, school }: { id: string; school: Comparison }) {
   const store = useSceneStore()
   const editItem = useEditItem()
+  const picture = useItemPicture(id, school.makeUp)
   const choose = async () => {
     const { item, job } = store.get()
     if (!item) return
@@ -132,7 +134,7 @@ const School = memo(function School({ school }: { school: Comparison }) {
     <article className={clsx(s.school, school.current && s.current)}>
       <h2>{school.name}</h2>
       <div className={drawn.slate}>
-        <Shapes shapes={school.shapes} />
+        {picture ? <img className={s.sewn} src={picture} alt="" /> : <Shapes shapes={school.shapes} />}
       </div>
       <p>{school.suits}</p>
       {school.problems.map((problem) => (

@@ -1,0 +1,63 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query'
+import { useDeferredValue, useMemo } from 'react'
+import { api, type Cloth, type Item, type JobDocument } from '../api/client'
+import { useScene, useSceneStore } from '../job/scene'
+
+// All of a cloth that shows on a picture.
+const look = ({ id, tone, repeatAlong, repeatAcross, halfDrop, motifAcross, motifAlong }: Cloth) => [
+  id,
+  tone,
+  repeatAlong,
+  repeatAcross,
+  halfDrop,
+  motifAcross,
+  motifAlong,
+]
+
+/** All that shows on the picture of an item, as one text. */
+export const shownOf = ({ measures, choices, allowances, cloth, otherCloths, makeUp }: Item, cloths: Cloth[]) =>
+  JSON.stringify([makeUp, measures, choices, allowances, cloth, otherCloths, cloths.map(look)])
+
+/** The job with as little beside one item as its picture needs: cloths may be made of other items. */
+export const only = (item: Item, document: JobDocument): JobDocument => ({
+  ...document,
+  removed: [],
+  items: document.cloths.some((cloth) => cloth.madeBy) ? document.items : [item],
+})
+
+const asData = (picture: Blob) =>
+  new Promise<string>((told, failed) => {
+    const reader = new FileReader()
+    reader.onload = () => told(reader.result as string)
+    reader.onerror = () => failed(reader.error ?? new Error('unreadable'))
+    reader.readAsDataURL(picture)
+  })
+
+/**
+ * A small picture of an item of the job as it will be sewn, or as it would be in another make-up: the address of an image, none
+ * while it cannot be drawn.
+ */
+export function useItemPicture(id: string, makeUp?: string): string | undefined {
+  const store = useSceneStore()
+  const item = useDeferredValue(useScene(({ job }) => job.document.items.find((each) => each.id === id)))
+  const cloths = useScene(({ job }) => job.document.cloths)
+  const shown = useMemo(() => item && shownOf(item, cloths), [item, cloths])
+  return (
+    useQuery({
+      queryKey: ['picture', id, makeUp ?? '', shown],
+      queryFn: async ({ signal }) => {
+        if (!item) return null
+        const { data, response } = await api.POST('/api/pictures', {
+          body: { job: only(item, store.get().job.document), item: id, makeUp: makeUp ?? null },
+          parseAs: 'blob',
+          signal,
+        })
+        return response.status === 200 && data ? asData(data) : null
+      },
+      placeholderData: keepPreviousData,
+      staleTime: Infinity,
+      gcTime: 60_000,
+      retry: false,
+    }).data ?? undefined
+  )
+}
