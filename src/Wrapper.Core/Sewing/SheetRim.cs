@@ -9,7 +9,9 @@ namespace Wrapper.Core.Sewing;
 /// </summary>
 internal sealed class SheetRim
 {
-    private const double Near = 1.6;
+    // Stops nearer than the one are the same; what reaches less beyond a tuck than the other goes with it.
+    private const double Same = 0.3,
+        Near = 1.6;
 
     private readonly List<(string Edge, double Start, double Length)> edges = [];
     private readonly List<(double From, double To, double At)> tucks = [];
@@ -73,8 +75,8 @@ internal sealed class SheetRim
         var corners = edges.Select(edge => Settled(edge.Start)).ToHashSet();
         List<double> kept = [];
         foreach (var stop in stops)
-            if (corners.Contains(stop) || corners.All(corner => Apart(corner, stop) > Near))
-                if (kept.Count == 0 || Apart(kept[^1], stop) > Near || corners.Contains(stop))
+            if (corners.Contains(stop) || corners.All(corner => Apart(corner, stop) > Same))
+                if (kept.Count == 0 || Apart(kept[^1], stop) > Same || corners.Contains(stop))
                     kept.Add(stop);
         return settled = kept;
     }

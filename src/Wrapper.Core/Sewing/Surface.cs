@@ -166,10 +166,19 @@ internal sealed class Surface
             var line = new SeamLine(pattern, seam);
             var (one, other) = (new SeamWalk(line.OneSide, byKey), new SeamWalk(line.OtherSide, byKey));
             var added = (more ?? []).SelectMany(stop => one.At(stop).Concat(other.At(stop)));
-            // Far enough apart on the shorter side too, or its rim would make one stop of two.
-            var near = 1.01 * Near / Math.Max(1, Math.Min(one.Total, other.Total));
-            var shares = Merge([.. one.Shares, .. other.Shares], [.. added], near);
-            walked.Add((seam, one.Points(shares), other.Points(shares)));
+            var shares = Merge(
+                [.. one.Shares],
+                [.. other.Shares],
+                [.. added],
+                Near / Math.Max(1, Math.Min(one.Total, other.Total))
+            );
+            walked.Add(
+                (
+                    seam,
+                    one.Points([.. shares.Select(share => share.One)]),
+                    other.Points([.. shares.Select(share => share.Other)])
+                )
+            );
         }
         foreach (var (rim, at) in walked.SelectMany(seam => seam.One.Concat(seam.Other)).Concat(more ?? []))
             rims[rim].Add(at);
@@ -248,15 +257,37 @@ internal sealed class Surface
         return (1, 1);
     }
 
-    // Stops of the runs stay; what is added gives way to them.
-    private static List<double> Merge(List<double> shares, List<double> added, double near)
+    // Where each side has a corner. Those that are near one another are one, each side keeping its own; what is added gives
+    // way to them.
+    private static List<(double One, double Other)> Merge(
+        List<double> one,
+        List<double> other,
+        List<double> added,
+        double near
+    )
     {
-        List<double> kept = [0, 1];
-        foreach (var share in shares.Order().Concat(added.Order()))
-            if (kept.All(other => Math.Abs(share - other) > near))
-                kept.Add(share);
-        kept.Sort();
-        return kept;
+        List<(double One, double Other)> kept = [(0, 0), (1, 1)];
+        bool IsFree(double share) =>
+            kept.All(each => Math.Abs(share - each.One) > near && Math.Abs(share - each.Other) > near);
+        var pairs =
+            from a in one.Where(IsFree)
+            from b in other.Where(IsFree)
+            where Math.Abs(a - b) <= near
+            orderby Math.Abs(a - b)
+            select (a, b);
+        foreach (var (a, b) in pairs.ToList())
+            if (kept.All(each => each.One != a && each.Other != b))
+                kept.Add((a, b));
+        kept.AddRange(
+            one.Where(a => kept.All(each => each.One != a) && a > near && a < 1 - near).Select(a => (a, a)).ToList()
+        );
+        kept.AddRange(
+            other.Where(b => kept.All(each => each.Other != b) && b > near && b < 1 - near).Select(b => (b, b)).ToList()
+        );
+        foreach (var share in added.Order())
+            if (IsFree(share))
+                kept.Add((share, share));
+        return [.. kept.Order()];
     }
 
     private (IReadOnlyList<int> Corners, int Count) Join()
