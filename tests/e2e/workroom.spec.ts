@@ -110,13 +110,17 @@ const axe = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8')
 for (const light of ['day', 'dim'])
   for (const place of [
     '/',
-    ...['measure', 'make-up', 'pieces', 'lay', 'buy'].map((stage) => `/jobs/demo-window-bench/${stage}`),
+    ...['measure', 'make-up', 'pieces', 'pieces?sewn', 'lay', 'buy'].map((stage) => `/jobs/demo-window-bench/${stage}`),
   ])
     test(`axe finds nothing serious on ${place} by ${light}`, async ({ page }) => {
       await page.addInitScript((value) => localStorage.setItem('wrapper.light', value), light)
       await page.goto(place)
       await expect(page.getByText(/\d h \d\d min|Window bench/).first()).toBeVisible()
       if (place !== '/') await expect(page.getByTestId('to-buy')).toBeVisible()
+      if (place.endsWith('?sewn')) {
+        await page.getByText('Sewn', { exact: true }).click()
+        await expect(page.locator('canvas')).toBeVisible()
+      }
       // Evaluated by the test's own channel: the page's content policy lets no foreign script in.
       await page.evaluate(axe)
       const found = await page.evaluate(async () => {

@@ -10,7 +10,7 @@ namespace Wrapper.Core.Sewing;
 internal sealed class SheetRim
 {
     // Stops nearer than the one are the same; what reaches less beyond a tuck than the other goes with it.
-    private const double Same = 0.3,
+    private const double Same = 0.02,
         Near = 1.6;
 
     private readonly List<(string Edge, double Start, double Length)> edges = [];
