@@ -140,7 +140,7 @@ export async function beginItem(page: Page, job: string, kind: string, unit: 'in
 }
 
 /** Answers a choice beside the measuring drawing. */
-export async function choose(page: Page, name: string, option: string) {
+export async function choose(page: Page, name: string | RegExp, option: string) {
   await page.getByRole('combobox', { name, exact: true }).click()
   await page.locator('.ant-select-item-option').getByText(option, { exact: true }).click()
   // While the list closes it takes the next Escape for itself.

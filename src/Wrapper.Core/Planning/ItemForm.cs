@@ -16,11 +16,18 @@ public static class ItemForm
     private static readonly Length Wide = Length.Millimetres(100_000);
 
     /// <summary>
-    /// The form of one cover of <paramref name="item"/>; null where it cannot be drafted, or has nothing to be sewn.
+    /// The form of one cover of <paramref name="item"/>, <paramref name="small"/> for a small picture; null where it
+    /// cannot be drafted, or has nothing to be sewn.
     /// </summary>
-    public static SewnForm? Sew(Item item, JobDocument job, Drafting drafting, CancellationToken stop) =>
+    public static SewnForm? Sew(
+        Item item,
+        JobDocument job,
+        Drafting drafting,
+        CancellationToken stop,
+        bool small = false
+    ) =>
         drafting.Draft(AsShown(item, drafting), job.Unit, role => Room(item, role, job)) is { Pattern: { } pattern }
-            ? SewnForm.Of(pattern, stop)
+            ? SewnForm.Of(pattern, small, stop)
             : null;
 
     /// <summary>What is shown otherwise than it is made, in words.</summary>

@@ -9,18 +9,16 @@ namespace Wrapper.Core.Sewing;
 /// </summary>
 internal static class Sewer
 {
-    private const int Nodes = 2200;
-
     private const double MostOpen = 2.5,
         Loft = 0.06,
         Layers = 3;
 
-    public static SewnForm? Sew(Pattern pattern, CancellationToken stop)
+    public static SewnForm? Sew(Pattern pattern, int nodes, CancellationToken stop)
     {
         var surface = Surface.Folded(Unlined(pattern));
         if (surface.Sheets.Count == 0)
             return null;
-        var step = Mesh.StepFor(surface, Nodes);
+        var step = Mesh.StepFor(surface, nodes);
         var mesh = Mesh.Of(surface, step, stop);
         // A start that suits most comes first; where it does not lead to what was cut, another is tried.
         SewnForm? best = null;

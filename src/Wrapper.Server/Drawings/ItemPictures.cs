@@ -11,7 +11,7 @@ namespace Wrapper.Server.Drawings;
 /// Small pictures of items as they will be sewn, on their cloths, before they are laid. Each is drawn once; only so many
 /// bytes are kept.
 /// </summary>
-internal sealed class ItemPictures(Drafting drafting, FormCache forms)
+internal sealed class ItemPictures(Drafting drafting)
 {
     private const int Wide = 300,
         High = 200,
@@ -40,7 +40,7 @@ internal sealed class ItemPictures(Drafting drafting, FormCache forms)
         );
         if (kept.TryGetValue(key, out var known))
             return known;
-        return forms.Of(item, job, drafting, cancel) is { } form
+        return ItemForm.Sew(item, job, drafting, cancel, small: true) is { } form
             ? Keep(key, SewnPicture.Of(form, Wide, High, FormCloth.Unlaid(plan, job, tiles)))
             : null;
     }

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { answer, api, newId, Refused, type Item, type Problem } from '../api/client'
 import { Dialog } from '../parts/Dialog'
+import { usePicture } from '../parts/picture'
 import { SetFields } from './SetFields'
 import { useDocument, useEdit, useScene } from './scene'
 import s from './AddItem.module.css'
@@ -103,7 +104,7 @@ export function AddItem({ close }: { close: () => void }) {
           >
             {families.map((each) => (
               <Radio key={each.family} value={each.family}>
-                <img src={`/api/make-ups/${each.key}/sewn.png`} alt="" loading="lazy" />
+                <Usual makeUp={each.key} />
                 <span>{each.family}</span>
               </Radio>
             ))}
@@ -143,4 +144,10 @@ export function AddItem({ close }: { close: () => void }) {
       </form>
     </Dialog>
   )
+}
+
+// The first make-up of a kind at usual sizes.
+function Usual({ makeUp }: { makeUp: string }) {
+  const picture = usePicture(`/api/make-ups/${makeUp}/sewn.png`)
+  return <span className={s.usual}>{picture && <img src={picture} alt="" />}</span>
 }

@@ -2,6 +2,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { useDeferredValue, useMemo } from 'react'
 import { api, type Cloth, type Item, type JobDocument } from '../api/client'
 import { useScene, useSceneStore } from '../job/scene'
+import { inTurn } from '../parts/picture'
 
 // All of a cloth that shows on a picture.
 const look = ({ id, tone, repeatAlong, repeatAcross, halfDrop, motifAcross, motifAlong }: Cloth) => [
@@ -25,14 +26,6 @@ export const only = (item: Item, document: JobDocument): JobDocument => ({
   items: document.cloths.some((cloth) => cloth.madeBy) ? document.items : [item],
 })
 
-const asData = (picture: Blob) =>
-  new Promise<string>((told, failed) => {
-    const reader = new FileReader()
-    reader.onload = () => told(reader.result as string)
-    reader.onerror = () => failed(reader.error ?? new Error('unreadable'))
-    reader.readAsDataURL(picture)
-  })
-
 /**
  * A small picture of an item of the job as it will be sewn, or as it would be in another make-up: the address of an image, none
  * while it cannot be drawn.
@@ -45,15 +38,20 @@ export function useItemPicture(id: string, makeUp?: string): string | undefined 
   return (
     useQuery({
       queryKey: ['picture', id, makeUp ?? '', shown],
-      queryFn: async ({ signal }) => {
-        if (!item) return null
-        const { data, response } = await api.POST('/api/pictures', {
-          body: { job: only(item, store.get().job.document), item: id, makeUp: makeUp ?? null },
-          parseAs: 'blob',
-          signal,
-        })
-        return response.status === 200 && data ? asData(data) : null
-      },
+      queryFn: ({ signal }) =>
+        item
+          ? inTurn(
+              async () =>
+                (
+                  await api.POST('/api/pictures', {
+                    body: { job: only(item, store.get().job.document), item: id, makeUp: makeUp ?? null },
+                    parseAs: 'stream',
+                    signal,
+                  })
+                ).response,
+              signal,
+            )
+          : null,
       placeholderData: keepPreviousData,
       staleTime: Infinity,
       gcTime: 60_000,

@@ -4,6 +4,7 @@ import { useDeferredValue, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { answer, api, newId, Refused, type Unit } from '../api/client'
 import { useLight } from '../parts/Look'
+import { usePicture } from '../parts/picture'
 import s from './Home.module.css'
 
 const day = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' })
@@ -170,11 +171,7 @@ function Jobs() {
               </p>
             ) : (
               <Link to={`/jobs/${job.id}/measure`}>
-                <img
-                  src={`/api/jobs/${encodeURIComponent(job.id)}/picture.png?at=${encodeURIComponent(job.mark)}`}
-                  alt=""
-                  loading="lazy"
-                />
+                <Items id={job.id} mark={job.mark} />
                 <b>{job.name}</b>
                 <span>{job.customer}</span>
                 <time dateTime={job.changedAt}>{day.format(new Date(job.changedAt))}</time>
@@ -189,6 +186,12 @@ function Jobs() {
       {jobs.hasNextPage && <Button onClick={() => void jobs.fetchNextPage()}>Older jobs</Button>}
     </section>
   )
+}
+
+// What the job covers, as it will be sewn.
+function Items({ id, mark }: { id: string; mark: string }) {
+  const picture = usePicture(`/api/jobs/${encodeURIComponent(id)}/picture.png?at=${encodeURIComponent(mark)}`)
+  return <span className={s.items}>{picture && <img src={picture} alt="" />}</span>
 }
 
 function BackUp() {

@@ -1,0 +1,43 @@
+import { useQuery } from '@tanstack/react-query'
+
+// A browser has six connections to one server; pictures that are still being drawn must not hold them all.
+const most = 2
+
+let drawing = 0
+const line: (() => void)[] = []
+
+/** Fetches a picture when its turn comes, as the address of an image; null where there is none (yet). */
+export async function inTurn(fetched: () => Promise<Response>, signal: AbortSignal): Promise<string | null> {
+  if (drawing >= most) await new Promise<void>((turn) => line.push(turn))
+  else drawing++
+  try {
+    if (signal.aborted) return null
+    const answer = await fetched()
+    return answer.status === 200 ? await asData(await answer.blob()) : null
+  } finally {
+    const next = line.shift()
+    if (next) next()
+    else drawing--
+  }
+}
+
+const asData = (picture: Blob) =>
+  new Promise<string>((told, failed) => {
+    const reader = new FileReader()
+    reader.onload = () => told(reader.result as string)
+    reader.onerror = () => failed(reader.error ?? new Error('unreadable'))
+    reader.readAsDataURL(picture)
+  })
+
+/** The picture at an address of the server, once it is there. */
+export function usePicture(address: string): string | undefined {
+  return (
+    useQuery({
+      queryKey: ['picture', address],
+      queryFn: ({ signal }) => inTurn(() => fetch(address, { signal }), signal),
+      staleTime: Infinity,
+      gcTime: 600_000,
+      retry: false,
+    }).data ?? undefined
+  )
+}
