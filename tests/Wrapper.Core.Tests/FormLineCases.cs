@@ -131,6 +131,38 @@ public class FormLineCases
         }
     }
 
+    // A table of 36 with a drop of 28: the top stays as it is, the hem hangs all but 28 lower and is as long as the circle
+    // of 92 is round, in folds outside the table.
+    [Fact]
+    public void A_round_cloth_hangs_in_folds()
+    {
+        var form = Sewn(Items.Read("round-table-draped", JobUnit.Inch, "d=36 | H=28"));
+        Assert.True(form.Vouched, $"{form.Quality}");
+        var points = Enumerable
+            .Range(0, form.Places.Count / 3)
+            .Select(at => (X: form.Places[3 * at], Y: form.Places[(3 * at) + 1], Z: form.Places[(3 * at) + 2]))
+            .Select(at => (From: Math.Sqrt((at.X * at.X) + (at.Y * at.Y)) / 25.4, Z: at.Z / 25.4))
+            .ToList();
+        var (top, low) = (points.Max(at => at.Z), points.Min(at => at.Z));
+        Assert.InRange(top - low, 23, 28.3); // cloth gives a little under its weight
+        Assert.All(points.Where(at => at.Z < top - 1), at => Assert.InRange(at.From, 17, 36));
+        var hem = form.Lines.Where(line => line.Kind == FormLineKind.Edge).Sum(line => Length(form, line));
+        Assert.InRange(hem / 25.4, 92 * Math.PI * 0.97, 92 * Math.PI * 1.03);
+
+        static double Length(SewnForm form, FormLine line) =>
+            line
+                .Points.Zip(
+                    line.Points.Skip(1),
+                    (a, b) =>
+                        Math.Sqrt(
+                            Enumerable
+                                .Range(0, 3)
+                                .Sum(axis => Math.Pow(form.Places[(3 * a) + axis] - form.Places[(3 * b) + axis], 2))
+                        )
+                )
+                .Sum();
+    }
+
     // A table cloth of several widths is sewn as one sheet; its parts share it out from side to side without a gap.
     [Fact]
     public void A_joined_sheet_shows_each_of_its_widths()

@@ -96,6 +96,11 @@ public sealed record Piece
     /// <summary>How it stands as it is worn; most follow what they are sewn to.</summary>
     public Facing Facing { get; init; }
 
+    /// <summary>
+    /// How far it hangs over the edge of what it covers, all round; null for what lies flat or is sewn to shape.
+    /// </summary>
+    public Length? Drop { get; init; }
+
     /// <summary>Whether this one of them, from 1 on, is the mirror image of what is drawn.</summary>
     public bool IsTurnedOver(int instance) => Faces != (TurnedOver && instance % 2 == 0);
 

@@ -20,6 +20,14 @@ internal static class Sewer
             return null;
         var step = Mesh.StepFor(surface, nodes);
         var mesh = Mesh.Of(surface, step, stop);
+        if (Draping.IsCalledFor(mesh))
+        {
+            var hung = new Vec3[mesh.Nodes];
+            Draping.Drape(mesh, hung, step, stop);
+            Standing.Centre(hung);
+            if (Told.Of(mesh, hung, null) is { Vouched: true } draped)
+                return draped;
+        }
         // A start that suits most comes first; where it does not lead to what was cut, another is tried.
         SewnForm? best = null;
         foreach (var start in Starts)

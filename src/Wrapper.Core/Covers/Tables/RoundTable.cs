@@ -133,6 +133,7 @@ public sealed class RoundTableDraped : RoundTable
         {
             MayBeJoined = true,
             Grain = Grain.Either,
+            Drop = reading[H].Value,
         };
         var quarter = (diameter.TimesPi() / 4).As("q", "quarter of the hem");
         return new Pattern
