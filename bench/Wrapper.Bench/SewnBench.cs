@@ -1,9 +1,11 @@
 using System.Diagnostics;
 using System.Globalization;
+using CsCheck;
 using Wrapper.Core.Declaring;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Planning;
+using Wrapper.Core.Tests;
 
 namespace Wrapper.Bench;
 
@@ -13,6 +15,9 @@ namespace Wrapper.Bench;
 /// </summary>
 internal static class SewnBench
 {
+    private const int Random = 10,
+        Pile = 40;
+
     public static void Run()
     {
         var drafting = Drafting.Standard();
@@ -28,6 +33,68 @@ internal static class SewnBench
                         $"| {makeUp.Key}{(choice.Length > 0 ? $", {choice}={answer}" : "")} | {row.Told} | {row.Time} |"
                     );
         }
+        RunRandom(drafting);
+        RunPictures(drafting);
+    }
+
+    // Random sizes, outlines and answers, the same every time: how many of each make-up are vouched for.
+    private static void RunRandom(Drafting drafting)
+    {
+        var (all, vouched) = (0, 0);
+        Console.WriteLine();
+        Console.WriteLine("| random items | vouched for |");
+        Console.WriteLine("|---|---|");
+        foreach (var makeUp in drafting.MakeUps)
+        {
+            var items = Variants.Of(makeUp.Key);
+            var own = 0;
+            for (var seed = 1; seed <= Random; seed++)
+            {
+                var item = items.Generate(new PCG(17, (ulong)seed), null, out _);
+                var job = JobDocument.Empty("bench", JobUnit.Inch) with { Items = [item] };
+                if (ItemForm.Sew(item, job, drafting, CancellationToken.None) is null or { Vouched: true })
+                    own++;
+            }
+            Console.WriteLine($"| {makeUp.Key} | {own} of {Random} |");
+            (all, vouched) = (all + Random, vouched + own);
+        }
+        Console.WriteLine($"| all | {vouched} of {all} |");
+    }
+
+    // Of a house full of covers a picture each, in as many threads as there are cores, and drafts meanwhile.
+    private static void RunPictures(Drafting drafting)
+    {
+        var items = drafting.MakeUps.Select(makeUp => makeUp.UsualItem(makeUp.Key, makeUp.Name, JobUnit.Inch)).ToList();
+        var job = JobDocument.Empty("bench", JobUnit.Inch) with
+        {
+            Items = [.. Enumerable.Range(0, Pile).Select(at => items[at % items.Count] with { Id = $"i{at}" })],
+        };
+        double Drafted()
+        {
+            var clock = Stopwatch.StartNew();
+            _ = Plan.Of(job, drafting, lay: false);
+            return clock.Elapsed.TotalMilliseconds;
+        }
+        double Median() => Enumerable.Range(0, 15).Select(_ => Drafted()).Order().ElementAt(7);
+        var alone = Median();
+        var clock = Stopwatch.StartNew();
+        var pictures = Task.Run(() =>
+            Parallel.ForEach(
+                job.Items,
+                new ParallelOptions { MaxDegreeOfParallelism = Environment.ProcessorCount },
+                item => ItemForm.Sew(item, job, drafting, CancellationToken.None, small: true)
+            )
+        );
+        List<double> meanwhile = [];
+        while (!pictures.IsCompleted)
+            meanwhile.Add(Drafted());
+        Console.WriteLine();
+        Console.WriteLine(
+            string.Create(
+                CultureInfo.InvariantCulture,
+                $"{Pile} items sewn for small pictures: {clock.ElapsedMilliseconds} ms; a draft of all of them takes {alone:0.0} ms alone, {meanwhile.Order().ElementAt(meanwhile.Count / 2):0.0} ms meanwhile (without the server's lower priority for pictures)"
+            )
+        );
     }
 
     private static IEnumerable<(string Choice, string Answer)> Answers(MakeUp makeUp) =>

@@ -42,7 +42,8 @@ internal static class Items
     public static Pattern Pattern(Item item, JobUnit unit = JobUnit.Inch)
     {
         var draft = Draft(item, unit);
-        Assert.Empty(draft.Problems);
+        if (draft.Problems.Count > 0)
+            throw new InvalidOperationException(string.Join("; ", draft.Problems.Select(problem => problem.Reason)));
         return draft.Pattern!;
     }
 

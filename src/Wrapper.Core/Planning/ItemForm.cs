@@ -36,15 +36,25 @@ public static class ItemForm
 
     private static IEnumerable<ShownAs> ShownOtherwise(Item item, Drafting drafting) =>
         (drafting.Find(item.MakeUp)?.Shown ?? []).Where(shown =>
-            item.Choices.TryGetValue(shown.Choice, out var chosen) && chosen.Typed == shown.Answer
+            item.Choices.TryGetValue(shown.Choice, out var chosen)
+            && chosen.Typed == shown.Answer
+            && (
+                shown.Without is null
+                || (item.Measures.TryGetValue(shown.Without, out var entry) && !string.IsNullOrWhiteSpace(entry.Typed))
+            )
         );
 
     private static Item AsShown(Item item, Drafting drafting)
     {
         var choices = new Dictionary<string, Entry>(item.Choices);
+        var measures = new Dictionary<string, Entry>(item.Measures);
         foreach (var shown in ShownOtherwise(item, drafting))
+        {
             choices[shown.Choice] = choices[shown.Choice] with { Typed = shown.As };
-        return item with { Choices = choices };
+            if (shown.Without is { } without)
+                measures.Remove(without);
+        }
+        return item with { Choices = choices, Measures = measures };
     }
 
     /// <summary>What the form depends on beside the item: how long the strips may be that go round it.</summary>

@@ -34,6 +34,15 @@ public sealed class BoxCushionFolded : BoxCushion
     ];
 
     /// <inheritdoc/>
+    public override IReadOnlyList<ShownAs> Shown { get; } =
+    [
+        new("corners", "stitch-off", "stitch-off", "Its rounded corners are shown square.")
+        {
+            Without = OutlineShapes.CornerRadius.Key,
+        },
+    ];
+
+    /// <inheritdoc/>
     public override IEnumerable<Problem> Check(Reading reading)
     {
         if (reading.Chosen(OutlineShapes.Shape) is not SeatShapeKind.Rectangle)
