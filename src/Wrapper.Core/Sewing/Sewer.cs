@@ -25,7 +25,7 @@ internal static class Sewer
             var hung = new Vec3[mesh.Nodes];
             Draping.Drape(mesh, hung, step, stop);
             Standing.Centre(hung);
-            if (Told.Of(mesh, hung, null) is { Vouched: true } draped)
+            if (Told.Of(mesh, pattern, hung, null) is { Vouched: true } draped)
                 return draped;
         }
         // A start that suits most comes first; where it does not lead to what was cut, another is tried.
@@ -43,13 +43,13 @@ internal static class Sewer
             if (!stands && IsFlat(mesh, places, step))
                 Soft.Fill(mesh, places, step, ThicknessOf(pattern), stop);
             Standing.Centre(places);
-            var form = Told.Of(mesh, places, null);
+            var form = Told.Of(mesh, pattern, places, null);
             if (form.Vouched)
                 return form;
             if (best is null || form.Quality.Strain < best.Quality.Strain)
                 best = form;
         }
-        var laid = Told.Of(mesh, new Vec3[mesh.Nodes], LaidOut.Of(mesh));
+        var laid = Told.Of(mesh, pattern, new Vec3[mesh.Nodes], LaidOut.Of(mesh));
         return laid with
         {
             Quality = best!.Quality,

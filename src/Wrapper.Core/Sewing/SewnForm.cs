@@ -47,7 +47,16 @@ public enum FormLineKind
     /// <summary>An edge that is sewn to nothing.</summary>
     [JsonStringEnumMemberName("edge")]
     Edge,
+
+    /// <summary>An edge held by elastic or by a cord that is threaded through.</summary>
+    [JsonStringEnumMemberName("elastic")]
+    Elastic,
 }
+
+/// <summary>
+/// What is marked on the edge of a piece, a button, a loop or where a cord starts, at its place in space in millimetres.
+/// </summary>
+public sealed record FormMark(string What, float Across, float Back, float Up);
 
 /// <summary>A line of a form along its points; the name is that of its seam, empty for a fold or an open edge.</summary>
 public sealed record FormLine(FormLineKind Kind, string Seam, IReadOnlyList<int> Points);
@@ -90,6 +99,9 @@ public sealed record SewnForm
 
     /// <summary>Two numbers for each point: where it lies on its piece as drawn.</summary>
     public IReadOnlyList<float> Flat { get; }
+
+    /// <summary>What is marked on its edges beside what is to be matched.</summary>
+    public IReadOnlyList<FormMark> Marks { get; init; } = [];
 
     /// <summary>Where on the cover each seam runs, in words, by the seam's name.</summary>
     public IReadOnlyDictionary<string, string> SeamPlaces { get; init; } = new Dictionary<string, string>();

@@ -9,7 +9,7 @@ internal static class Told
     /// The form of <paramref name="mesh"/>; <paramref name="laid"/> gives the place of a point where the pieces are laid
     /// out instead of sewn.
     /// </summary>
-    public static SewnForm Of(Mesh mesh, Vec3[] places, Func<int, Vec3>? laid)
+    public static SewnForm Of(Mesh mesh, Pattern pattern, Vec3[] places, Func<int, Vec3>? laid)
     {
         List<FormSheet> sheets = [];
         List<float> told = [],
@@ -56,16 +56,21 @@ internal static class Told
                 }
             );
         }
-        FormLine[] lines = [.. LinesOf(mesh, index)];
+        FormLine[] lines = [.. LinesOf(mesh, pattern, index)];
         return new SewnForm(sheets, lines, [.. told], [.. flat], Strains.Of(mesh, places))
         {
             LaidOut = laid is not null,
+            Marks = [.. FormMarks.Of(mesh, at => laid is null ? places[mesh.Points[at].Node] : laid(at))],
             SeamPlaces = SeamPlaces.Of(lines, told),
         };
     }
 
-    private static IEnumerable<FormLine> LinesOf(Mesh mesh, int[] index)
+    private static IEnumerable<FormLine> LinesOf(Mesh mesh, Pattern pattern, int[] index)
     {
+        var held = pattern
+            .Uses.Where(use => use.Kind is EdgeUse.Elastic or EdgeUse.Casing)
+            .Select(use => (use.Run.Piece, use.Run.Instance, use.Run.Edge))
+            .ToHashSet();
         foreach (var fold in mesh.FoldLines)
             yield return new FormLine(FormLineKind.Fold, "", [.. fold.Select(at => index[at])]);
         var second = mesh.Surface.Seams.Select(seam => seam.Other).ToHashSet();
@@ -78,7 +83,8 @@ internal static class Told
                 var count = rim.Count(point => point.Part == part);
                 var seam = mesh.Surface.Parts[part].Seam;
                 yield return new FormLine(
-                    seam is null ? FormLineKind.Edge
+                    seam is null && held.Contains(KeyOf(part)) ? FormLineKind.Elastic
+                        : seam is null ? FormLineKind.Edge
                         : seam.Kind == SeamKind.Zip ? FormLineKind.Zip
                         : seam.CordLine is null ? FormLineKind.Seam
                         : FormLineKind.Corded,
@@ -87,5 +93,10 @@ internal static class Told
                 );
             }
         }
+
+        (string, int, string) KeyOf(int part) =>
+            mesh.Surface.Parts[part] is var own && mesh.Surface.Sheets[own.Sheet] is var sheet
+                ? (sheet.Piece.Key, sheet.Instance, own.Edge)
+                : default;
     }
 }

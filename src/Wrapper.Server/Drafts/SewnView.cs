@@ -1,5 +1,6 @@
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
+using Wrapper.Core.Patterns;
 using Wrapper.Core.Planning;
 using Wrapper.Core.Sewing;
 
@@ -52,9 +53,20 @@ public sealed record SewnPrintView(
     long Y
 );
 
+/// <summary>A seam sewn in a step, and the pieces that it joins, by their places in the list of sheets.</summary>
+public sealed record SewnJoinView(string Seam, IReadOnlyList<int> Sheets);
+
+/// <summary>A step of making in which something is sewn.</summary>
+public sealed record SewnStepView(string Text, IReadOnlyList<SewnJoinView> Joins);
+
+/// <summary>A button, a loop or the like: what it is, and its place, three hundredths of a millimetre.</summary>
+public sealed record SewnMarkView(string What, IReadOnlyList<int> Place);
+
 /// <summary>
 /// A cover sewn from its own seams. <paramref name="Vouched"/> is whether the cloth lies as its pieces are cut: less than
 /// 5 per cent of stretch over 95 parts of 100; <paramref name="Check"/> tells it in words,
+/// <paramref name="Steps"/> in which order it is sewn, <paramref name="Filled"/> whether an inner goes in,
+/// <paramref name="CordCloth"/> what its cord is covered with,
 /// <paramref name="Strains"/> which sides of seams do not meet and where, and <paramref name="Description"/> what is to be
 /// seen.
 /// </summary>
@@ -62,6 +74,10 @@ public sealed record SewnView(
     IReadOnlyList<SewnSheetView> Sheets,
     IReadOnlyList<SewnLineView> Lines,
     IReadOnlyList<SewnPrintView> Print,
+    IReadOnlyList<SewnMarkView> Marks,
+    IReadOnlyList<SewnStepView> Steps,
+    bool Filled,
+    string? CordCloth,
     bool Vouched,
     string Check,
     IReadOnlyList<string> Strains,
@@ -74,7 +90,7 @@ public sealed record SewnView(
         IReadOnlyList<PrintedPart> print,
         IReadOnlyDictionary<string, string> together,
         IEnumerable<string> notes,
-        JobUnit unit
+        JobDocument job
     )
     {
         var pattern = item.Draft.Pattern!;
@@ -126,13 +142,39 @@ public sealed record SewnView(
                     Drawings.Drawing.Hundredths(part.Y)
                 )),
             ],
+            [.. form.Marks.Select(mark => new SewnMarkView(mark.What, Counts([mark.Across, mark.Back, mark.Up])))],
+            [.. StepsOf(pattern, form, Cut)],
+            pattern.Steps.Any(step => step.Does.HasFlag(Doing.Filling)),
+            job.ClothOf(item.Item, ClothRole.CordCovering),
             form.Vouched,
             form.Vouched
                 ? $"Sewn as cut: the cloth gives {Share(form.Quality.Strain)} at most."
                 : $"It could not be sewn on screen as it is cut: the cloth would have to give {Share(form.Quality.Strain)}, most of all {Strained(form, sheet => $"{NameOf(sheet.Piece)} {sheet.Instance}")}. So its flat pieces are shown.",
-            [.. SeamStrain.Of(pattern, form).Select(strain => strain.Said(unit))],
-            string.Join(' ', notes.Prepend(Describe(item, form, unit)))
+            [.. SeamStrain.Of(pattern, form).Select(strain => strain.Said(job.Unit))],
+            string.Join(' ', notes.Prepend(Describe(item, form, job.Unit)))
         );
+    }
+
+    // A seam within one piece joins it to itself; what is not on the form, a lining, joins nothing.
+    private static IEnumerable<SewnStepView> StepsOf(Pattern pattern, SewnForm form, Func<string, string[]> cut)
+    {
+        var sheets = form
+            .Sheets.SelectMany((sheet, at) => cut(sheet.Piece).Select(piece => (Key: (piece, sheet.Instance), at)))
+            .ToLookup(pair => pair.Key, pair => pair.at);
+        return from step in pattern.Steps
+            let joins = (
+                from name in step.Seams
+                join seam in pattern.Seams on name equals seam.Name
+                let joined = seam
+                    .OneSide.Concat(seam.OtherSide)
+                    .SelectMany(run => sheets[(run.Piece, run.Instance)])
+                    .Distinct()
+                    .ToList()
+                where joined.Count > 0
+                select new SewnJoinView(name, joined)
+            ).ToList()
+            where joins.Count > 0
+            select new SewnStepView(step.Text, joins);
     }
 
     // The pieces that give most, the worst first.

@@ -1,13 +1,13 @@
 using System.Buffers.Binary;
-using System.Globalization;
 using System.Text.Json.Nodes;
+using SkiaSharp;
 using Wrapper.Core.Sewing;
 
 namespace Wrapper.Server.Drawings;
 
 /// <summary>
-/// A sewn form as a binary glTF 2.0 file: one mesh for each piece, in metres, up along Y, its colour the tone of its
-/// cloth, its texture coordinates the place on the cloth in metres across from the selvedge and up the roll.
+/// A sewn form as a binary glTF 2.0 file: one mesh for each piece, in metres, up along Y, its texture one repeat of its
+/// cloth, its texture coordinates the place on the cloth in repeats.
 /// </summary>
 internal static class GlbModel
 {
@@ -18,17 +18,17 @@ internal static class GlbModel
     private const int Floats = 5126,
         UnsignedInts = 5125,
         Vertices = 34962,
-        Indices = 34963;
+        Indices = 34963,
+        Repeat = 10497;
 
     /// <summary>
-    /// The file; <paramref name="named"/> and <paramref name="tone"/> give each piece its name and its <c>#rrggbb</c>,
-    /// <paramref name="onCloth"/> where a flat point of it lies, both in millimetres.
+    /// The file; <paramref name="named"/> gives each piece its name, <paramref name="onCloth"/> its cloth, and where on
+    /// that a flat point of it lies.
     /// </summary>
     public static byte[] Of(
         SewnForm form,
         Func<FormSheet, string> named,
-        Func<FormSheet, string> tone,
-        Func<FormSheet, float, float, (float X, float Y)> onCloth
+        Func<FormSheet, float, Func<float, float, OnTile>> onCloth
     )
     {
         using var data = new MemoryStream();
@@ -39,8 +39,10 @@ internal static class GlbModel
             new JsonArray(),
             new JsonArray()
         );
+        var (images, textures, looks) = (new JsonArray(), new JsonArray(), new Dictionary<ClothTile, int>());
         foreach (var sheet in form.Sheets)
         {
+            var onTile = onCloth(sheet, (sheet.Reach.Left + sheet.Reach.Right) / 2);
             var points = Enumerable.Range(sheet.FirstPoint, sheet.PointCount).ToList();
             float[] places =
             [
@@ -57,8 +59,8 @@ internal static class GlbModel
             [
                 .. points.SelectMany(at =>
                 {
-                    var (x, y) = onCloth(sheet, form.Flat[2 * at], form.Flat[(2 * at) + 1]);
-                    return new[] { x / 1000, y / 1000 };
+                    var on = onTile(form.Flat[2 * at], form.Flat[(2 * at) + 1]);
+                    return new[] { on.Across / on.Tile.Across, -(on.Along - on.Tile.From) / on.Tile.Along };
                 }),
             ];
             var place = Accessor(places, 3);
@@ -70,18 +72,6 @@ internal static class GlbModel
                 Write((uint)(at - sheet.FirstPoint));
             views.Add(View(start, Indices));
             accessors.Add(Told(UnsignedInts, sheet.Triangles.Count, "SCALAR"));
-            materials.Add(
-                new JsonObject
-                {
-                    ["doubleSided"] = true,
-                    ["pbrMetallicRoughness"] = new JsonObject
-                    {
-                        ["baseColorFactor"] = Colour(tone(sheet)),
-                        ["metallicFactor"] = 0,
-                        ["roughnessFactor"] = 0.9,
-                    },
-                }
-            );
             meshes.Add(
                 new JsonObject
                 {
@@ -91,7 +81,7 @@ internal static class GlbModel
                         {
                             ["attributes"] = new JsonObject { ["POSITION"] = place, ["TEXCOORD_0"] = texture },
                             ["indices"] = accessors.Count - 1,
-                            ["material"] = materials.Count - 1,
+                            ["material"] = MaterialOf(onTile(0, 0).Tile),
                         }
                     ),
                 }
@@ -114,12 +104,51 @@ internal static class GlbModel
                 ["nodes"] = nodes,
                 ["meshes"] = meshes,
                 ["materials"] = materials,
+                ["images"] = images,
+                ["textures"] = textures,
+                ["samplers"] = new JsonArray(new JsonObject { ["wrapS"] = Repeat, ["wrapT"] = Repeat }),
                 ["accessors"] = accessors,
                 ["bufferViews"] = views,
                 ["buffers"] = new JsonArray(new JsonObject { ["byteLength"] = data.Length }),
             },
             data.ToArray()
         );
+
+        int MaterialOf(ClothTile tile)
+        {
+            if (looks.TryGetValue(tile, out var known))
+                return known;
+            var start = (int)data.Length;
+            using (var bitmap = tile.Draw())
+            using (var png = bitmap.Encode(SKEncodedImageFormat.Png, 100))
+                png.SaveTo(data);
+            views.Add(
+                new JsonObject
+                {
+                    ["buffer"] = 0,
+                    ["byteOffset"] = start,
+                    ["byteLength"] = data.Length - start,
+                }
+            );
+            // What follows begins at a whole word.
+            while (data.Length % 4 != 0)
+                data.WriteByte(0);
+            images.Add(new JsonObject { ["bufferView"] = views.Count - 1, ["mimeType"] = "image/png" });
+            textures.Add(new JsonObject { ["source"] = images.Count - 1, ["sampler"] = 0 });
+            materials.Add(
+                new JsonObject
+                {
+                    ["doubleSided"] = true,
+                    ["pbrMetallicRoughness"] = new JsonObject
+                    {
+                        ["baseColorTexture"] = new JsonObject { ["index"] = textures.Count - 1 },
+                        ["metallicFactor"] = 0,
+                        ["roughnessFactor"] = 0.9,
+                    },
+                }
+            );
+            return looks[tile] = materials.Count - 1;
+        }
 
         int Accessor(float[] numbers, int each)
         {
@@ -167,20 +196,6 @@ internal static class GlbModel
                     )
                 ),
         ]);
-
-    // glTF colours are linear.
-    private static JsonArray Colour(string tone)
-    {
-        JsonNode Part(int at) =>
-            Math.Round(
-                Math.Pow(
-                    int.Parse(tone.AsSpan(at, 2), NumberStyles.HexNumber, CultureInfo.InvariantCulture) / 255.0,
-                    2.2
-                ),
-                4
-            );
-        return [Part(1), Part(3), Part(5), 1];
-    }
 
     private static byte[] File(JsonObject told, byte[] data)
     {

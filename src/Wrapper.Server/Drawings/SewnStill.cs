@@ -64,6 +64,7 @@ internal static class LineLook
         {
             FormLineKind.Zip => ("#c9a227", 4),
             FormLineKind.Corded => (cord, 5),
+            FormLineKind.Elastic => ("#e8e2d0", 4),
             FormLineKind.Edge => ("#efe9dc", 1.5f),
             _ => ("#2b2620", 1.2f),
         };

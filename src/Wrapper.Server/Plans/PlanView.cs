@@ -85,7 +85,10 @@ public sealed record ClothView(
             job.Items.Any(item => job.ClothsOf(item).Contains(plan.Reading.Cloth.Id)),
             plan.CutOtherwise,
             [.. plan.Matches.Select(match => MatchView.Of(match))],
-            LookView.Of(ClothTile.Of(plan.Reading.Cloth.Tone, plan.ForLay.Repeat)),
+            LookView.Of(
+                ClothTile.Of(plan.Reading.Cloth.Tone, plan.ForLay.Repeat),
+                plan.Reading.Cloth.Behaves.Contains(ClothTrait.Pile)
+            ),
             plan.Lay is { } lay ? LayView.Of(lay, plan, job.Unit, wrongSideUp, cancel) : null,
             plan.Buying is { } buying ? BuyingView.Of(buying, plan.Reading, job) : null
         );
@@ -94,11 +97,11 @@ public sealed record ClothView(
 
 /// <summary>
 /// The look of a cloth: where the picture of one repeat of it is to be had, how far that reaches across and along, and
-/// where up the roll the first one begins; in hundredths of a millimetre.
+/// where up the roll the first one begins, in hundredths of a millimetre; whether it has a pile, which shines.
 /// </summary>
-public sealed record LookView(string Tile, long Across, long Along, long From)
+public sealed record LookView(string Tile, long Across, long Along, long From, bool Pile)
 {
-    internal static LookView Of(ClothTile tile) => new(tile.Url, tile.Across, tile.Along, tile.From);
+    internal static LookView Of(ClothTile tile, bool pile) => new(tile.Url, tile.Across, tile.Along, tile.From, pile);
 }
 
 /// <summary>

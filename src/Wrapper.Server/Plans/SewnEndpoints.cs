@@ -55,7 +55,7 @@ internal static class SewnEndpoints
                                         shown.Print,
                                         shown.Together,
                                         ItemForm.Notes(shown.Item.Item, drafting),
-                                        request.Job.Unit
+                                        request.Job
                                     )
                                 );
                         }
@@ -162,16 +162,5 @@ internal static class SewnEndpoints
         SewnPicture.Of(shown.Form, Wide, High, FormCloth.Laid(shown.Print, shown.Tiles));
 
     private static byte[] Model(Shown shown) =>
-        GlbModel.Of(
-            shown.Form,
-            sheet => $"{sheet.Piece} {sheet.Instance}",
-            sheet => ToneOf(shown, sheet),
-            (sheet, x, y) =>
-                PartOf(shown, sheet) is { } part
-                    ? (
-                        (part.XX * x) + (part.XY * y) + Drawing.Hundredths(part.X) / 100f,
-                        (part.YX * x) + (part.YY * y) + Drawing.Hundredths(part.Y) / 100f
-                    )
-                    : (x, y)
-        );
+        GlbModel.Of(shown.Form, sheet => $"{sheet.Piece} {sheet.Instance}", FormCloth.Laid(shown.Print, shown.Tiles));
 }

@@ -859,7 +859,7 @@ export interface components {
          * @description What a line of a form is.
          * @enum {unknown}
          */
-        FormLineKind: "seam" | "corded" | "zip" | "fold" | "edge";
+        FormLineKind: "seam" | "corded" | "zip" | "fold" | "edge" | "elastic";
         /**
          * @description How a piece may lie on the cloth.
          * @enum {unknown}
@@ -1113,7 +1113,7 @@ export interface components {
         };
         /**
          * @description The look of a cloth: where the picture of one repeat of it is to be had, how far that reaches across and along, and
-         *     where up the roll the first one begins; in hundredths of a millimetre.
+         *     where up the roll the first one begins, in hundredths of a millimetre; whether it has a pile, which shines.
          */
         LookView: {
             tile: string;
@@ -1123,6 +1123,7 @@ export interface components {
             along: number;
             /** Format: int64 */
             from: number;
+            pile: boolean;
         };
         /** @description A make-up's declaration, from which the screens are built. */
         MakeUpView: {
@@ -1589,11 +1590,21 @@ export interface components {
             expected: boolean;
             working: string[];
         };
+        /** @description A seam sewn in a step, and the pieces that it joins, by their places in the list of sheets. */
+        SewnJoinView: {
+            seam: string;
+            sheets: number[];
+        };
         /** @description A seam, or an open edge, as places in hundredths of a millimetre, three for each point; what it is called. */
         SewnLineView: {
             kind: components["schemas"]["FormLineKind"];
             seam: string;
             places: number[];
+        };
+        /** @description A button, a loop or the like: what it is, and its place, three hundredths of a millimetre. */
+        SewnMarkView: {
+            what: string;
+            place: number[];
         };
         /**
          * @description Where a piece, or a part of one that is joined of several, lies on its cloth: a point (x, y) of the piece as drawn, in
@@ -1647,9 +1658,16 @@ export interface components {
             flat: number[];
             triangles: number[];
         };
+        /** @description A step of making in which something is sewn. */
+        SewnStepView: {
+            text: string;
+            joins: components["schemas"]["SewnJoinView"][];
+        };
         /**
          * @description A cover sewn from its own seams. Vouched is whether the cloth lies as its pieces are cut: less than
          *     5 per cent of stretch over 95 parts of 100; Check tells it in words,
+         *     Steps in which order it is sewn, Filled whether an inner goes in,
+         *     CordCloth what its cord is covered with,
          *     Strains which sides of seams do not meet and where, and Description what is to be
          *     seen.
          */
@@ -1657,6 +1675,10 @@ export interface components {
             sheets: components["schemas"]["SewnSheetView"][];
             lines: components["schemas"]["SewnLineView"][];
             print: components["schemas"]["SewnPrintView"][];
+            marks: components["schemas"]["SewnMarkView"][];
+            steps: components["schemas"]["SewnStepView"][];
+            filled: boolean;
+            cordCloth: null | string;
             vouched: boolean;
             check: string;
             strains: string[];

@@ -11,7 +11,7 @@ import s from './sewn.module.css'
 
 const SewnModel = lazy(() => import('./SewnModel'))
 
-const start: View = { round: 0.6, over: 0.55, near: 1, apart: 0, through: false }
+const start: View = { round: 0.6, over: 0.55, near: 1, apart: 0, through: false, made: undefined }
 
 // One press of a key: 1/4 in or 5 mm, with Shift 1/16 in or 1 mm; in hundredths of a millimetre.
 const steps = { in: { wide: 635, small: 158.75 }, cm: { wide: 500, small: 100 } }
@@ -81,6 +81,9 @@ export function SewnCover({ item, held, hold }: { item: string; held: string; ho
       '+': () => nearer(1.15),
       '-': () => nearer(1 / 1.15),
       Home: () => setView(start),
+      ' ': () => setView((now) => ({ ...now, made: Math.min((now.made ?? -1) + 1, sewn.data?.steps.length ?? 0) })),
+      Backspace: () =>
+        setView((now) => ({ ...now, made: now.made === undefined ? undefined : Math.max(0, now.made - 1) })),
     }
     const done = act[event.key]
     if (!done) return
@@ -95,6 +98,9 @@ export function SewnCover({ item, held, hold }: { item: string; held: string; ho
       </p>
     )
   if (!sewn.data) return <p className="note">It is being sewn …</p>
+  const { steps: making } = sewn.data
+  const made = view.made
+  const cord = cloths.find((each) => each.id === sewn.data.cordCloth)
   const tone = cloths.find((each) => each.id === print?.cloth)?.tone ?? cloths[0]?.tone ?? '#8a8378'
   return (
     <div className={s.sewn}>
@@ -117,7 +123,7 @@ export function SewnCover({ item, held, hold }: { item: string; held: string; ho
             <SewnModel
               sewn={sewn.data}
               tiles={tiles}
-              cordTone={tone}
+              cordTone={cord?.tone ?? tone}
               view={view}
               held={shown?.piece ?? ''}
               hold={hold}
@@ -130,7 +136,12 @@ export function SewnCover({ item, held, hold }: { item: string; held: string; ho
           <Still sewn={sewn.data} tone={tone} round={view.round} over={view.over} />
         )}
         <p role="status" className={s.told}>
-          {told || (sliding && 'Drag the print on the cover, or use the arrow keys, with Shift by a hair.')}
+          {(made !== undefined &&
+            (made === 0
+              ? `${making.length} steps, nothing is sewn yet.`
+              : `${made} of ${making.length}. ${making[made - 1]?.text ?? ''}`)) ||
+            told ||
+            (sliding && 'Drag the print on the cover, or use the arrow keys, with Shift by a hair.')}
         </p>
         {shown && (
           <p className={s.named}>
@@ -151,7 +162,26 @@ export function SewnCover({ item, held, hold }: { item: string; held: string; ho
         <Button onClick={() => nearer(0.8)} aria-label="Further away">
           −
         </Button>
-        <label>
+        {made === undefined ? (
+          making.length > 0 && (
+            <Button onClick={() => setView((now) => ({ ...now, made: 0, apart: 0 }))}>In making order</Button>
+          )
+        ) : (
+          <>
+            <Button disabled={made === 0} onClick={() => setView((now) => ({ ...now, made: made - 1 }))}>
+              Step back
+            </Button>
+            <Button
+              type="primary"
+              disabled={made >= making.length}
+              onClick={() => setView((now) => ({ ...now, made: made + 1 }))}
+            >
+              Next step
+            </Button>
+            <Button onClick={() => setView((now) => ({ ...now, made: undefined }))}>All sewn</Button>
+          </>
+        )}
+        <label hidden={made !== undefined}>
           Apart
           <Slider
             min={0}

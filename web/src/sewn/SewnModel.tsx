@@ -1,11 +1,19 @@
 import { Canvas, useThree, type ThreeEvent } from '@react-three/fiber'
 import { useEffect, useMemo, useRef } from 'react'
-import { DoubleSide, RepeatWrapping, SRGBColorSpace, TextureLoader, type BufferGeometry, type Texture } from 'three'
+import {
+  DoubleSide,
+  Plane,
+  RepeatWrapping,
+  SRGBColorSpace,
+  TextureLoader,
+  Vector3,
+  type BufferGeometry,
+  type Texture,
+} from 'three'
 import type { ClothPlan, Sewn } from '../api/client'
 import {
   drawnWay,
   farthest,
-  lineGeometry,
   outward,
   rimGeometry,
   sheetGeometry,
@@ -13,6 +21,8 @@ import {
   type Print,
   type Sheet,
 } from './geometry'
+import { groupsOf, sewnSeams, waysOf } from './putTogether'
+import { Inner, SewnLine, SewnMark } from './SewnParts'
 import type { Slid } from './useSlide'
 
 type Tile = ClothPlan['look']
@@ -24,8 +34,10 @@ export interface View {
   near: number
   /** How far it is taken apart, 0 to 1. */
   apart: number
-  /** Whether the cloth lets one look inside. */
+  /** Whether the cloth lets one look inside: filled covers are cut open, others seen through. */
   through: boolean
+  /** How many steps of making are done, where it is put together in that order. */
+  made: number | undefined
 }
 
 interface Props {
@@ -42,29 +54,43 @@ interface Props {
   grip: () => void
 }
 
-const lines = { corded: 0.0034, zip: 0.003, seam: 0.0007, edge: 0.0011, fold: 0 }
+// What is cut away to show the filling: the half to the right.
+const cutAway = [new Plane(new Vector3(-1, 0, 0), 0)]
 
 /** The sewn cover in three dimensions. Drawn only when something has changed. */
 export default function SewnModel({ sewn, tiles, cordTone, view, held, hold, slid, slide, grip }: Props) {
   const reach = useMemo(() => Math.max(0.05, ...sewn.sheets.map(farthest)), [sewn])
+  const outwards = useMemo(() => sewn.sheets.map(outward), [sewn])
+  const { made, apart } = view
+  const ways = useMemo(
+    () =>
+      made === undefined
+        ? outwards.map((way) => way.clone().multiplyScalar(apart))
+        : waysOf(outwards, groupsOf(sewn.sheets.length, sewn.steps, made), 0.8),
+    [sewn, outwards, made, apart],
+  )
+  const whole = ways.every((way) => way.lengthSq() < 1e-6)
+  const joined = useMemo(() => made !== undefined && sewnSeams(sewn.steps, made), [sewn, made])
+  const open = view.through && sewn.filled
   return (
     <Canvas
       frameloop="demand"
       dpr={[1, 2]}
       camera={{ fov: 32, near: 0.01, far: 100 }}
-      gl={{ preserveDrawingBuffer: true }}
+      gl={{ preserveDrawingBuffer: true, localClippingEnabled: true }}
     >
-      <Looking view={view} reach={reach} />
+      <Looking view={view} reach={reach * (whole ? 1 : 1.4)} />
       <hemisphereLight args={['#ffffff', '#8a8378', 1.6]} />
       <directionalLight position={[1.5, 3, 2.5]} intensity={1.7} />
-      {sewn.sheets.map((sheet) => (
+      {sewn.sheets.map((sheet, at) => (
         <SewnSheet
           key={`${sheet.piece} ${sheet.instance}`}
           sheet={sheet}
           sewn={sewn}
           tiles={tiles}
-          apart={view.apart}
-          through={view.through}
+          way={ways[at] ?? nowhere}
+          through={view.through && !sewn.filled}
+          cut={open ? cutAway : none}
           held={held === sheet.piece}
           hold={hold}
           slid={slid}
@@ -72,15 +98,31 @@ export default function SewnModel({ sewn, tiles, cordTone, view, held, hold, sli
           grip={grip}
         />
       ))}
-      {view.apart < 0.02 && sewn.lines.map((line, at) => <SewnLine key={at} line={line} cordTone={cordTone} />)}
+      {open && whole && <Inner sewn={sewn} />}
+      {sewn.lines.map((line, at) => {
+        const on = joined && line.seam !== '' ? joined.get(line.seam) : undefined
+        return whole || on !== undefined ? (
+          <SewnLine
+            key={at}
+            line={line}
+            cordTone={cordTone}
+            way={(on !== undefined && ways[on]) || nowhere}
+            cut={open ? cutAway : none}
+          />
+        ) : null
+      })}
+      {whole && sewn.marks.map((mark, at) => <SewnMark key={at} mark={mark} />)}
     </Canvas>
   )
 }
 
+const nowhere = new Vector3()
+const none: Plane[] = []
+
 function Looking({ view, reach }: { view: View; reach: number }) {
   const { camera, invalidate } = useThree()
   useEffect(() => {
-    const far = (reach * (3.7 + 2.4 * view.apart)) / view.near
+    const far = (reach * (3.7 + (view.made === undefined ? 2.4 * view.apart : 0))) / view.near
     camera.position.set(
       far * Math.cos(view.over) * Math.sin(view.round),
       far * Math.sin(view.over),
@@ -97,8 +139,9 @@ interface SheetProps {
   sheet: Sheet
   sewn: Sewn
   tiles: Map<string, Tile>
-  apart: number
+  way: Vector3
   through: boolean
+  cut: Plane[]
   held: boolean
   hold: (piece: string) => void
   slid: Slid | undefined
@@ -107,27 +150,27 @@ interface SheetProps {
   grip: () => void
 }
 
-function SewnSheet({ sheet, sewn, tiles, apart, through, held, hold, slid, slide, grip }: SheetProps) {
+function SewnSheet({ sheet, sewn, tiles, way, through, cut, held, hold, slid, slide, grip }: SheetProps) {
   const prints = useMemo(
     () => sewn.print.filter((each) => each.piece === sheet.piece && each.instance === sheet.instance),
     [sewn, sheet],
   )
   const shapes = useMemo(() => sheetGeometry(sheet, prints), [sheet, prints])
   useEffect(() => () => shapes.forEach((shape) => shape.dispose()), [shapes])
-  const way = useMemo(() => outward(sheet), [sheet])
   const take = (event: ThreeEvent<MouseEvent>) => {
     event.stopPropagation()
     const [first] = sheet.pieces
     if (event.delta < 6 && first) hold(first)
   }
   return (
-    <group position={[way.x * apart, way.y * apart, way.z * apart]}>
+    <group position={way}>
       {[...shapes].map(([cloth, shape]) => (
         <Face
           key={cloth}
           shape={shape}
           tile={tiles.get(cloth)}
           through={through}
+          cut={cut}
           take={take}
           print={prints.find((each) => each.cloth === cloth)}
           slid={slid}
@@ -144,6 +187,7 @@ interface FaceProps {
   shape: BufferGeometry
   tile: Tile | undefined
   through: boolean
+  cut: Plane[]
   take: (event: ThreeEvent<MouseEvent>) => void
   print: Print | undefined
   slid: Slid | undefined
@@ -152,7 +196,7 @@ interface FaceProps {
   grip: () => void
 }
 
-function Face({ shape, tile, through, take, print, slid, slide, grip }: FaceProps) {
+function Face({ shape, tile, through, cut, take, print, slid, slide, grip }: FaceProps) {
   const invalidate = useThree((three) => three.invalidate)
   const texture = useMemo(() => tile && textureOf(tile, () => invalidate()), [tile, invalidate])
   useEffect(() => () => texture?.dispose(), [texture])
@@ -186,7 +230,9 @@ function Face({ shape, tile, through, take, print, slid, slide, grip }: FaceProp
       onPointerMove={move}
       onPointerUp={() => void (taken.current = undefined)}
     >
-      <meshStandardMaterial
+      <meshPhysicalMaterial
+        {...(tile?.pile ? pile : {})}
+        clippingPlanes={cut}
         {...(texture ? { map: texture } : { color: '#b9b2a6' })}
         side={DoubleSide}
         roughness={0.92}
@@ -199,6 +245,9 @@ function Face({ shape, tile, through, take, print, slid, slide, grip }: FaceProp
     </mesh>
   )
 }
+
+// Pile shines where one looks along it.
+const pile = { sheen: 1, sheenRoughness: 0.45, sheenColor: '#ffffff' }
 
 // The piece in hand is known by its edge, so that its cloth keeps its own colour.
 function Rim({ sheet }: { sheet: Sheet }) {
@@ -220,17 +269,4 @@ function textureOf(tile: Tile, seen: () => void): Texture {
   texture.repeat.set(1 / tile.across, 1 / tile.along)
   texture.offset.set(0, -tile.from / tile.along)
   return texture
-}
-
-function SewnLine({ line, cordTone }: { line: Sewn['lines'][number]; cordTone: string }) {
-  const radius = lines[line.kind]
-  const shape = useMemo(() => (radius > 0 ? lineGeometry(line.places, radius) : undefined), [line, radius])
-  useEffect(() => () => shape?.dispose(), [shape])
-  if (!shape) return null
-  const tone = { corded: cordTone, zip: '#c9a227', seam: '#2b2620', edge: '#efe9dc', fold: '' }[line.kind]
-  return (
-    <mesh geometry={shape}>
-      <meshStandardMaterial color={tone} roughness={0.8} />
-    </mesh>
-  )
 }
