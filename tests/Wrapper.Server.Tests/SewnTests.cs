@@ -71,7 +71,24 @@ public sealed class SewnTests(Host host) : IClassFixture<Host>
         Assert.Equal(HttpStatusCode.OK, status);
         Assert.True((bool)sewn["vouched"]!);
         Assert.Contains("closed by a zip", (string)sewn["description"]!, StringComparison.Ordinal);
+        // Sewn in making order: the zip before the panels, and everything is joined at the end.
+        var steps = sewn["steps"]!.AsArray().Select(step => step!["joins"]!.AsArray()).ToList();
+        var zip = steps.FindIndex(joins => joins.Any(join => (string)join!["seam"]! == "zip"));
+        var top = steps.FindIndex(joins =>
+            joins.Any(join => ((string)join!["seam"]!).EndsWith("top panel", StringComparison.Ordinal))
+        );
+        Assert.True(zip >= 0 && zip < top, $"zip in step {zip}, top panel in step {top}");
+        Assert.True((bool)sewn["filled"]!);
         var sheets = sewn["sheets"]!.AsArray();
+        Assert.Equal(
+            sheets.Count,
+            steps
+                .SelectMany(joins => joins)
+                .SelectMany(join => join!["sheets"]!.AsArray())
+                .Select(at => (int)at!)
+                .Distinct()
+                .Count()
+        );
         Assert.Equal(6, sheets.Count); // two panels, two halves of the zip strip, 57 in of boxing in two lengths
         var places = sheets.SelectMany(sheet => sheet!["places"]!.AsArray().Select(each => (int)each!)).ToList();
         // 22 x 20 x 3 3/4 in, in hundredths of a millimetre.
@@ -137,6 +154,11 @@ public sealed class SewnTests(Host host) : IClassFixture<Host>
                 Assert.InRange(Word(start + (4 * at)), 0u, (uint)Of(places, "count") - 1);
         }
         Assert.Equal(22 * 0.0254, most - least, 0.001); // metres
+        // One cloth, one picture of it, and every piece wears that.
+        var image = views[Of(root.GetProperty("images")[0], "bufferView")];
+        var png = file.AsSpan(data + Of(image, "byteOffset"), Of(image, "byteLength"));
+        Assert.Equal("89504E470D0A1A0A", Convert.ToHexString(png[..8]));
+        Assert.Equal(1, root.GetProperty("materials").GetArrayLength());
     }
 
     // Panels of the usual cushion take the print of the cloth; slid half a repeat along, the words say where and what it costs.

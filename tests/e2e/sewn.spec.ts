@@ -120,6 +120,30 @@ test('the print is slid on the cover, and the lay follows', async ({ page }) => 
   await expect(field(page, '.across').first()).toHaveAttribute('aria-invalid', 'true')
 })
 
+// Step by step by the space bar: the words of each step, and the cover whole at the end; then cut open.
+test('a cover is put together in making order', async ({ page }) => {
+  await page.goto('/jobs/demo-window-bench/pieces')
+  await page.getByText('Sewn', { exact: true }).click()
+  const cover = page.getByRole('group', { name: /^The sewn cover/ })
+  const told = cover.getByRole('status')
+  await expect(cover.locator('canvas')).toBeVisible()
+  await page.getByRole('button', { name: 'In making order' }).click()
+  await expect(told).toContainText('nothing is sewn yet')
+  const [, steps] = /^(\d+) steps/.exec((await told.textContent())!)!
+  const loose = await cover.screenshot()
+  await cover.focus()
+  for (let step = 0; step < +steps!; step++) await page.keyboard.press('Space')
+  await expect(told).toContainText(`${steps} of ${steps}.`)
+  await expect.poll(async () => (await cover.screenshot()).equals(loose)).toBe(false)
+  await page.keyboard.press('Backspace')
+  await expect(told).toContainText(`${+steps! - 1} of ${steps}.`)
+  await page.getByRole('button', { name: 'All sewn' }).click()
+  await expect(told).toBeEmpty()
+  const shut = await cover.screenshot()
+  await page.getByRole('button', { name: 'Look inside' }).click()
+  await expect.poll(async () => (await cover.screenshot()).equals(shut)).toBe(false)
+})
+
 test('a print that has no repeat cannot be slid, and it says why', async ({ page }) => {
   await page.goto('/jobs/demo-window-bench/pieces')
   await page.getByText('Sewn', { exact: true }).click()

@@ -97,7 +97,37 @@ public static class ItemForm
                 From = joined ? bounds.Left : null,
                 To = joined ? bounds.Right : null,
             },
+            .. form.Sheets.SelectMany(Widths),
         ];
+
+        // Widths of one kind that are joined in a row, a skirt round a table: one sheet on the form, each width a part.
+        IEnumerable<PrintedPart> Widths(FormSheet sheet)
+        {
+            if (
+                sheet.Instance > 1
+                || form.Sheets.Any(other => other.Piece == sheet.Piece && other.Instance > 1)
+                || pattern.Pieces.FirstOrDefault(piece => piece.Key == sheet.Piece) is not { Quantity: > 1 } piece
+            )
+                yield break;
+            var (left, _, right, _) = piece.Stitch.Bounds();
+            for (var instance = 1; instance <= piece.Quantity; instance++)
+                foreach (var at in placed[$"{item.Item.Id}/{piece.Key}/{instance}"].Take(1))
+                {
+                    var before = (instance - 1) * (right - left);
+                    var on = PrintedPart.Of(piece.Cut, piece.IsTurnedOver(instance), at.At);
+                    yield return on with
+                    {
+                        FormPiece = sheet.Piece,
+                        Instance = sheet.Instance,
+                        Piece = piece.Key,
+                        Cloth = at.Id,
+                        From = left + before,
+                        To = right + before,
+                        X = on.X - (on.XX * before),
+                        Y = on.Y - (on.YX * before),
+                    };
+                }
+        }
 
         bool IsPart(string key, string whole) =>
             key.StartsWith($"{whole}-", StringComparison.Ordinal)

@@ -15,6 +15,7 @@ internal sealed class ItemPictures(Drafting drafting)
 {
     private const int Wide = 300,
         High = 200,
+        Measured = 640,
         MostInRow = 4;
 
     private const long MostBytes = 8_000_000;
@@ -23,7 +24,7 @@ internal sealed class ItemPictures(Drafting drafting)
     private long bytes;
 
     /// <summary>The picture of one item as PNG; null where it cannot be drafted or has nothing to be sewn.</summary>
-    public byte[]? Of(Item item, JobDocument job, CancellationToken cancel)
+    public byte[]? Of(Item item, JobDocument job, CancellationToken cancel, Standpoint from = Standpoint.Round)
     {
         var plan = ItemPlan.Of(item, 1, drafting, job);
         if (plan.Draft.Pattern is not { } pattern)
@@ -32,6 +33,7 @@ internal sealed class ItemPictures(Drafting drafting)
         var key = JsonSerializer.Serialize(
             new
             {
+                From = from,
                 Form = FormCache.KeyOf(item, job),
                 Cloths = pattern.Roles.Select(role =>
                     tiles.GetValueOrDefault(job.ClothOf(item, role) ?? "", ClothTile.Plain)
@@ -41,7 +43,16 @@ internal sealed class ItemPictures(Drafting drafting)
         if (kept.TryGetValue(key, out var known))
             return known;
         return ItemForm.Sew(item, job, drafting, cancel, small: true) is { } form
-            ? Keep(key, SewnPicture.Of(form, Wide, High, FormCloth.Unlaid(plan, job, tiles)))
+            ? Keep(
+                key,
+                SewnPicture.Of(
+                    form,
+                    from == Standpoint.Measuring ? Measured : Wide,
+                    High,
+                    FormCloth.Unlaid(plan, job, tiles),
+                    from
+                )
+            )
             : null;
     }
 

@@ -12,20 +12,29 @@ internal static class SewnPicture
     // Drawn so much larger and made smaller again, so that edges are smooth.
     private const int Finer = 2;
 
+    // So much of the picture it takes, and no more than so often as high as wide.
+    private const float Margin = 0.94f;
+    private const int MostHigh = 4;
+
     /// <summary>
     /// The picture, <paramref name="width"/> by <paramref name="height"/> pixels, on nothing;
     /// <paramref name="onCloth"/> gives the cloth of a triangle, and of each of its points where it lies on that:
-    /// millimetres on the piece as drawn.
+    /// millimetres on the piece as drawn. For measuring it is as wide as the form, its height going with that.
     /// </summary>
     public static byte[] Of(
         SewnForm form,
         int width,
         int height,
-        Func<FormSheet, float, Func<float, float, OnTile>> onCloth
+        Func<FormSheet, float, Func<float, float, OnTile>> onCloth,
+        Standpoint from = Standpoint.Round
     )
     {
+        var scene = SewnScene.Of(form, from);
+        if (from == Standpoint.Measuring)
+            height = Math.Clamp((int)MathF.Round(width * scene.Height / scene.Width), 1, MostHigh * width);
         using var surface = SKSurface.Create(new SKImageInfo(Finer * width, Finer * height));
-        Draw(surface.Canvas, form, Finer * width, Finer * height, onCloth);
+        var share = from == Standpoint.Measuring ? 1 : Margin;
+        Draw(surface.Canvas, form, scene, share, Finer * width, Finer * height, onCloth);
         using var large = surface.Snapshot();
         using var small = SKSurface.Create(new SKImageInfo(width, height));
         small.Canvas.DrawImage(
@@ -41,13 +50,14 @@ internal static class SewnPicture
     private static void Draw(
         SKCanvas canvas,
         SewnForm form,
+        SewnScene scene,
+        float share,
         float width,
         float height,
         Func<FormSheet, float, Func<float, float, OnTile>> onCloth
     )
     {
-        var scene = SewnScene.Of(form);
-        var scale = 0.94f * Math.Min(width / scene.Width, height / scene.Height);
+        var scale = share * Math.Min(width / scene.Width, height / scene.Height);
         SKPoint At(int point) =>
             new((width / 2) + (scale * scene.Points[point].X), (height / 2) - (scale * scene.Points[point].Y));
         var tiles = new Dictionary<ClothTile, (SKBitmap Bitmap, SKPaint Paint)>();

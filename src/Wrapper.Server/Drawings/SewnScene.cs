@@ -1,3 +1,4 @@
+using Wrapper.Core.Declaring;
 using Wrapper.Core.Sewing;
 
 namespace Wrapper.Server.Drawings;
@@ -14,7 +15,17 @@ internal sealed record DrawnFace(FormSheet Sheet, int A, int B, int C, float Lig
 /// <summary>A stretch of a line of the form.</summary>
 internal sealed record DrawnLine(FormLineKind Kind, int From, int To, float Near) : Drawn(Near);
 
-/// <summary>A sewn form as it is seen on a still picture, from the front, the right and above: the far parts first.</summary>
+/// <summary>From where a form is looked at.</summary>
+internal enum Standpoint
+{
+    /// <summary>From the front, the right and above, as a picture.</summary>
+    Round,
+
+    /// <summary>As measuring sketches are drawn: the front true to scale, depth going to the upper right.</summary>
+    Measuring,
+}
+
+/// <summary>A sewn form as it is seen on a still picture: the far parts first.</summary>
 internal sealed class SewnScene
 {
     private const double Round = 0.6,
@@ -32,20 +43,18 @@ internal sealed class SewnScene
     /// <summary>Faces and lines, from the far ones to the near.</summary>
     public IReadOnlyList<Drawn> Parts { get; }
 
-    /// <summary>How far it reaches, twice as far as its farthest point to either side.</summary>
+    /// <summary>How far it reaches across, its middle in the middle.</summary>
     public float Width { get; }
 
     /// <summary>The same up and down.</summary>
     public float Height { get; }
 
     /// <summary>How <paramref name="form"/> is seen.</summary>
-    public static SewnScene Of(SewnForm form)
+    public static SewnScene Of(SewnForm form, Standpoint from = Standpoint.Round)
     {
-        var points = Points3(form);
-        var (wide, high) = (
-            Math.Max(1, points.Max(at => Math.Abs(at.X))),
-            Math.Max(1, points.Max(at => Math.Abs(at.Y)))
-        );
+        var round = Points3(form);
+        var points = Centred(from == Standpoint.Round ? round : Measured(form));
+        var (wide, high) = (Math.Max(1, points.Max(at => at.X)), Math.Max(1, points.Max(at => at.Y)));
         var lift = Above * Math.Max(wide, high);
         var faces =
             from sheet in form.Sheets
@@ -59,7 +68,7 @@ internal sealed class SewnScene
                     a,
                     b,
                     c,
-                    Light(points[a], points[b], points[c]),
+                    Light(round[a], round[b], round[c]),
                     (points[a].Near + points[b].Near + points[c].Near) / 3
                 );
         var lines =
@@ -75,6 +84,31 @@ internal sealed class SewnScene
                 );
         return new(points, [.. faces.Concat(lines).OrderBy(part => part.Near)], 2 * wide, 2 * high);
     }
+
+    private static Seen[] Centred(Seen[] points)
+    {
+        var (x, y) = (
+            (points.Min(at => at.X) + points.Max(at => at.X)) / 2,
+            (points.Min(at => at.Y) + points.Max(at => at.Y)) / 2
+        );
+        return [.. points.Select(at => at with { X = at.X - x, Y = at.Y - y })];
+    }
+
+    private static Seen[] Measured(SewnForm form) =>
+        [
+            .. Enumerable
+                .Range(0, form.Places.Count / 3)
+                .Select(at =>
+                {
+                    var (right, back, high) = (
+                        form.Places[3 * at],
+                        form.Places[(3 * at) + 1],
+                        form.Places[(3 * at) + 2]
+                    );
+                    var (x, y, near) = Oblique.Seen(right, back, high);
+                    return new Seen((float)x, (float)y, (float)near);
+                }),
+        ];
 
     private static Seen[] Points3(SewnForm form)
     {

@@ -13,9 +13,10 @@ using Wrapper.Store;
 namespace Wrapper.Server.Plans;
 
 /// <summary>
-/// An item of a job to be pictured as it will be sewn; with <paramref name="MakeUp"/> as it would be, made up that way.
+/// An item of a job to be pictured as it will be sewn; with <paramref name="MakeUp"/> as it would be, made up that way;
+/// <paramref name="Measuring"/> as its measuring sketch is drawn, the picture no larger than the cover.
 /// </summary>
-public sealed record PictureRequest(JobDocument Job, string Item, string? MakeUp);
+public sealed record PictureRequest(JobDocument Job, string Item, string? MakeUp, bool Measuring = false);
 
 /// <summary>Small still pictures of sewn covers on their cloth, for lists; a tile of a cloth.</summary>
 internal static class PictureEndpoints
@@ -146,7 +147,9 @@ internal static class PictureEndpoints
                 ]);
             item = other.NewItem(item.Id, item.Name, job.Unit, item);
         }
-        return pictures.Of(item, job, cancel) is { } drawn ? TypedResults.File(drawn, Png) : TypedResults.NoContent();
+        return pictures.Of(item, job, cancel, request.Measuring ? Standpoint.Measuring : Standpoint.Round) is { } drawn
+            ? TypedResults.File(drawn, Png)
+            : TypedResults.NoContent();
     }
 
     private static Results<FileContentHttpResult, ProblemHttpResult> Tile(

@@ -1291,11 +1291,16 @@ export interface components {
             caption: null | string;
             away: null | boolean;
         };
-        /** @description An item of a job to be pictured as it will be sewn; with MakeUp as it would be, made up that way. */
+        /**
+         * @description An item of a job to be pictured as it will be sewn; with MakeUp as it would be, made up that way;
+         *     Measuring as its measuring sketch is drawn, the picture no larger than the cover.
+         */
         PictureRequest: {
             job: components["schemas"]["JobDocument"];
             item: string;
             makeUp: null | string;
+            /** @default false */
+            measuring: boolean;
         };
         /** @description A piece as a small drawing. */
         PieceShape: {

@@ -19,9 +19,10 @@ export function SketchDrawing({ sketch, share = 1 }: { sketch: Sketch; share?: n
   )
 }
 
-export const Strokes = ({ sketch }: { sketch: Sketch }) =>
+/** The strokes of a sketch: all of them, its faces alone, or what is drawn on those. */
+export const Strokes = ({ sketch, only }: { sketch: Sketch; only?: 'faces' | 'lines' }) =>
   sketch.strokes.map((stroke, at) =>
-    stroke.kind === 'face' ? (
+    (stroke.kind === 'face') === (only === 'lines') && only ? null : stroke.kind === 'face' ? (
       <polygon key={at} className={drawn.face} points={stroke.points} />
     ) : (
       <polyline key={at} className={drawn[stroke.kind]} points={stroke.points} />

@@ -122,7 +122,7 @@ const none: Plane[] = []
 function Looking({ view, reach }: { view: View; reach: number }) {
   const { camera, invalidate } = useThree()
   useEffect(() => {
-    const far = (reach * (3.7 + (view.made === undefined ? 2.4 * view.apart : 0))) / view.near
+    const far = (reach * (4.1 + (view.made === undefined ? 2.4 * view.apart : 0))) / view.near
     camera.position.set(
       far * Math.cos(view.over) * Math.sin(view.round),
       far * Math.sin(view.over),

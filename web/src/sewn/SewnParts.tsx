@@ -46,14 +46,14 @@ function Slider({ places }: { places: number[] }) {
 /** A button, a loop or the end of something, where it is marked. */
 export function SewnMark({ mark }: { mark: Sewn['marks'][number] }) {
   const at = useMemo(() => place(mark.place, 0), [mark])
-  if (mark.what === 'button')
+  if (mark.what === 'button' || mark.what === 'snap')
     return (
       <mesh position={at}>
         <sphereGeometry args={[0.009, 16, 12]} />
         <meshStandardMaterial color="#f4efe2" roughness={0.4} />
       </mesh>
     )
-  if (mark.what === 'loop' || mark.what === 'tie')
+  if (mark.what === 'loop' || mark.what === 'buttonhole')
     return (
       <mesh position={at}>
         <torusGeometry args={[0.011, 0.002, 8, 24]} />

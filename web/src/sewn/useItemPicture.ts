@@ -28,23 +28,23 @@ export const only = (item: Item, document: JobDocument): JobDocument => ({
 
 /**
  * A small picture of an item of the job as it will be sewn, or as it would be in another make-up: the address of an image, none
- * while it cannot be drawn.
+ * while it cannot be drawn. For measuring it is drawn as the sketch is, and no larger than the cover.
  */
-export function useItemPicture(id: string, makeUp?: string): string | undefined {
+export function useItemPicture(id: string, makeUp?: string, measuring = false): string | undefined {
   const store = useSceneStore()
   const item = useDeferredValue(useScene(({ job }) => job.document.items.find((each) => each.id === id)))
   const cloths = useScene(({ job }) => job.document.cloths)
   const shown = useMemo(() => item && shownOf(item, cloths), [item, cloths])
   return (
     useQuery({
-      queryKey: ['picture', id, makeUp ?? '', shown],
+      queryKey: ['picture', id, makeUp ?? '', measuring, shown],
       queryFn: ({ signal }) =>
         item
           ? inTurn(
               async () =>
                 (
                   await api.POST('/api/pictures', {
-                    body: { job: only(item, store.get().job.document), item: id, makeUp: makeUp ?? null },
+                    body: { job: only(item, store.get().job.document), item: id, makeUp: makeUp ?? null, measuring },
                     parseAs: 'stream',
                     signal,
                   })

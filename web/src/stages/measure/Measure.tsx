@@ -4,6 +4,7 @@ import { memo, useCallback, useRef, useState } from 'react'
 import { newId, unitWord, type MakeUp } from '../../api/client'
 import { EntryField } from '../../job/EntryField'
 import { Strokes } from '../../parts/SketchDrawing'
+import { Made } from './Made'
 import { CutFrom } from './CutFrom'
 import { OutlineChoice, TraceField } from './OutlineFields'
 import { Pad } from './Pad'
@@ -68,7 +69,9 @@ export default function Measure() {
           style={{ aspectRatio: `${room.width} / ${room.height}`, ['--shape' as string]: room.width / room.height }}
         >
           <svg viewBox={`${room.x} ${room.y} ${room.width} ${room.height}`} role="img" aria-label={`${name}, to scale`}>
-            <Strokes sketch={sketch} />
+            <Strokes sketch={sketch} only="faces" />
+            <Made item={id} sketch={sketch} />
+            <Strokes sketch={sketch} only="lines" />
             <MeasureLines sketch={sketch} labels={room.labels} active={current?.key ?? ''} />
           </svg>
           {lengths.map((measure) => {

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { fits } from './Made'
 import { place } from './measureLines'
 
 const line = (measure: string, x1: number, y1: number, x2: number, y2: number) => ({
@@ -48,5 +49,14 @@ describe('labels of a measuring drawing', () => {
     const left = many.filter(({ measure }) => labels[measure]?.grows === 'right')
     const tops = left.map(({ measure }) => labels[measure]?.top ?? 0)
     expect(tops).toEqual([...tops].sort((a, b) => a - b))
+  })
+})
+
+describe('the made-up cover on a measuring drawing', () => {
+  it('is shown where it is as wide to its height as the sketch, or nearly', () => {
+    expect(fits(box, 500, 300)).toBe(true)
+    expect(fits(box, 520, 300)).toBe(true)
+    expect(fits(box, 300, 300)).toBe(false)
+    expect(fits({ ...box, height: 0 }, 500, 300)).toBe(false)
   })
 })
