@@ -145,6 +145,26 @@ public class FormLineCases
         }
     }
 
+    // Between arms 60 apart, a seat 22 deep and 16 high. Over the arm 34: the arm is (34 - 16) / 3 = 6 wide, its outside
+    // (34 + 16 - 6) / 2 = 22 high. So 60 + 2 x 6 = 72 across, 22 high; the arm sheets, 34 + 4 long, reach farthest.
+    [Fact]
+    public void Sheets_lie_over_the_sofa()
+    {
+        var form = Sewn(Items.Read("sofa-base", JobUnit.Inch, "W=60 | S=22 | F=16 | A=34 | M=34 | C=5 | round=4"));
+        Assert.True(form.Vouched, $"{form.Quality}");
+        Assert.InRange(form.Quality.Strain, 0, 0.001f);
+        double Reach(int axis)
+        {
+            var all = Enumerable.Range(0, form.Places.Count / 3).Select(at => form.Places[(3 * at) + axis]).ToList();
+            return (all.Max() - all.Min()) / 25.4;
+        }
+        Assert.Equal(72, Reach(0), 0.1);
+        Assert.Equal(38, Reach(1), 0.1);
+        Assert.Equal(22, Reach(2), 0.1);
+        // The seat is bent once, either arm sheet twice.
+        Assert.Equal(5, form.Lines.Count(line => line.Kind == FormLineKind.Fold));
+    }
+
     // A table of 36 with a drop of 28: the top stays as it is, the hem hangs all but 28 lower and is as long as the circle
     // of 92 is round, in folds outside the table.
     [Fact]

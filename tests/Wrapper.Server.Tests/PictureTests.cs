@@ -32,7 +32,7 @@ public sealed class PictureTests(Host host) : IClassFixture<Host>
     public async Task A_motif_stands_upright_where_it_is_said_to_be()
     {
         using var tile = await Picture(
-            "/api/cloth-tile?tone=204060&across=10000&along=12000&stripes=0&halfDrop=0&motifAcross=3000&motifAlong=9000"
+            "/api/cloth-tile?tone=204060&across=10000&along=12000&stripes=0&check=0&halfDrop=0&motifAcross=3000&motifAlong=9000"
         );
         var ground = SKColor.Parse("#204060");
         Assert.Equal(12 / 10.0, tile.Height / (double)tile.Width, 0.01);
@@ -52,7 +52,7 @@ public sealed class PictureTests(Host host) : IClassFixture<Host>
     public async Task A_half_drop_and_stripes_are_what_they_are()
     {
         using var half = await Picture(
-            "/api/cloth-tile?tone=204060&across=20000&along=10000&stripes=0&halfDrop=1&motifAcross=5000&motifAlong=5000"
+            "/api/cloth-tile?tone=204060&across=20000&along=10000&stripes=0&check=0&halfDrop=1&motifAcross=5000&motifAlong=5000"
         );
         for (var x = 8; x < half.Width / 2; x += 16)
         for (var y = 8; y < half.Height; y += 16)
@@ -64,11 +64,19 @@ public sealed class PictureTests(Host host) : IClassFixture<Host>
             Assert.InRange(Math.Abs(one.Red - other.Red), 0, 60);
         }
         using var stripes = await Picture(
-            "/api/cloth-tile?tone=204060&across=8000&along=8000&stripes=1&halfDrop=0&motifAcross=0&motifAlong=0"
+            "/api/cloth-tile?tone=204060&across=8000&along=8000&stripes=1&check=0&halfDrop=0&motifAcross=0&motifAlong=0"
         );
         var row = Enumerable.Range(0, stripes.Width).Select(x => stripes.GetPixel(x, 0)).ToList();
         Assert.True(row.Distinct().Count() >= 3);
         Assert.Equal(row, Enumerable.Range(0, stripes.Width).Select(x => stripes.GetPixel(x, stripes.Height - 1)));
+        // A check: light where two bands cross, the tone where none runs, between the two elsewhere.
+        using var check = await Picture(
+            "/api/cloth-tile?tone=204060&across=8000&along=8000&stripes=0&check=1&halfDrop=0&motifAcross=0&motifAlong=0"
+        );
+        byte At(double x, double y) => check.GetPixel((int)(x * check.Width), (int)(y * check.Height)).Red;
+        Assert.Equal(0x20, At(0.6, 0.1));
+        Assert.True(At(0.1, 0.9) > At(0.1, 0.1) && At(0.1, 0.1) > At(0.6, 0.1));
+        Assert.Equal(At(0.1, 0.1), At(0.6, 0.9));
     }
 
     [Theory]
@@ -79,7 +87,7 @@ public sealed class PictureTests(Host host) : IClassFixture<Host>
     {
         var (status, told) = await host.Send(
             HttpMethod.Get,
-            $"/api/cloth-tile?{query}&stripes=0&halfDrop=0&motifAcross=0&motifAlong=0",
+            $"/api/cloth-tile?{query}&stripes=0&check=0&halfDrop=0&motifAcross=0&motifAlong=0",
             null
         );
         Assert.Equal(HttpStatusCode.UnprocessableEntity, status);

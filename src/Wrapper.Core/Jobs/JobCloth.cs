@@ -48,6 +48,9 @@ public sealed record JobCloth(
     /// <summary>Whether every second repeat across stands half a repeat higher.</summary>
     public bool HalfDrop { get; init; }
 
+    /// <summary>What repeats along the roll; what repeats across it alone is stripes.</summary>
+    public ClothPrint Print { get; init; }
+
     /// <summary>Where the motif's centre lies from the selvedge; null for the middle of the repeat.</summary>
     public Entry? MotifAcross { get; init; }
 

@@ -101,6 +101,9 @@ public sealed record Piece
     /// </summary>
     public Length? Drop { get; init; }
 
+    /// <summary>How it lies on furniture where it is sewn to nothing; null for most.</summary>
+    public Lying? Lies { get; init; }
+
     /// <summary>Whether this one of them, from 1 on, is the mirror image of what is drawn.</summary>
     public bool IsTurnedOver(int instance) => Faces != (TurnedOver && instance % 2 == 0);
 

@@ -4,7 +4,8 @@ namespace Wrapper.Core.Sewing;
 
 /// <summary>
 /// Where a flat sheet is folded once it is sewn, read off the seams: between the apexes of darts, from an apex in line
-/// with one of its sides, and across a strip wherever the sheet that it is sewn to has a corner or goes round an arc.
+/// with one of its sides, and across a strip wherever the sheet that it is sewn to has a corner or goes round an arc; and
+/// where a sheet that is sewn to nothing is bent over furniture.
 /// </summary>
 internal static class Folds
 {
@@ -13,6 +14,9 @@ internal static class Folds
         ArcTurn = 0.004,
         ApexTurn = 0.35,
         InLine = 0.03;
+
+    // In millimetres: a stop was set at that height.
+    private const double Level = 0.1;
 
     /// <summary>
     /// The folds of one sheet as chords between points of its rim; none crosses another or leaves the sheet.
@@ -61,6 +65,12 @@ internal static class Folds
             if (Math.Abs(polygon.Turn(at)) < ArcTurn && TurnsBeyond(surface, rims, polygons, sheet, at) is not null)
                 if (polygon.Across(at, -1 * polygon.OutOf(at).Right()) is { } hit)
                     Take(at, hit);
+        foreach (var bend in LyingSheets.Bends(surface.Sheets[sheet]))
+        {
+            var ends = Enumerable.Range(0, rim.Count).Where(at => Math.Abs(polygon.At(at).Y - bend) < Level).ToList();
+            if (ends.Count >= 2)
+                Take(ends[0], ends[^1]);
+        }
         return folds;
     }
 
@@ -76,6 +86,13 @@ internal static class Folds
         for (var sheet = 0; sheet < polygons.Length; sheet++)
         {
             var (rim, polygon) = (rims.Sheets[sheet], polygons[sheet]);
+            foreach (var bend in LyingSheets.Bends(surface.Sheets[sheet]))
+                for (var at = 0; at < rim.Count; at++)
+                {
+                    var (from, to) = (polygon.At(at).Y, polygon.At((at + 1) % rim.Count).Y);
+                    if ((from - bend) * (to - bend) < 0)
+                        stops.Add((sheet, rims.Along(surface, sheet, at, (bend - from) / (to - from))));
+                }
             for (var at = 0; at < rim.Count; at++)
                 if (
                     Math.Abs(polygon.Turn(at)) < ArcTurn

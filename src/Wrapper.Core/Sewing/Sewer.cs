@@ -20,13 +20,11 @@ internal static class Sewer
             return null;
         var step = Mesh.StepFor(surface, nodes);
         var mesh = Mesh.Of(surface, step, stop);
-        if (Draping.IsCalledFor(mesh))
+        if (Laid(mesh, step, stop) is { } lies)
         {
-            var hung = new Vec3[mesh.Nodes];
-            Draping.Drape(mesh, hung, step, stop);
-            Standing.Centre(hung);
-            if (Told.Of(mesh, pattern, hung, null) is { Vouched: true } draped)
-                return draped;
+            Standing.Centre(lies);
+            if (Told.Of(mesh, pattern, lies, null) is { Vouched: true } told)
+                return told;
         }
         // A start that suits most comes first; where it does not lead to what was cut, another is tried.
         SewnForm? best = null;
@@ -56,6 +54,19 @@ internal static class Sewer
             SeamPlaces = best.SeamPlaces,
             Sheets = [.. laid.Sheets.Zip(best.Sheets, (sheet, sewn) => sheet with { Strain = sewn.Strain })],
         };
+    }
+
+    // What hangs or lies by itself, sewn to nothing.
+    private static Vec3[]? Laid(Mesh mesh, double step, CancellationToken stop)
+    {
+        var places = new Vec3[mesh.Nodes];
+        if (Draping.IsCalledFor(mesh))
+            Draping.Drape(mesh, places, step, stop);
+        else if (LyingSheets.AreCalledFor(mesh))
+            LyingSheets.Place(mesh, places);
+        else
+            return null;
+        return places;
     }
 
     // Each tells whether the cover stands already, and so needs no pressure to open; null where it cannot begin like that.

@@ -1,11 +1,13 @@
 using System.Globalization;
 using SkiaSharp;
+using Wrapper.Core.Jobs;
 using Wrapper.Core.Lay;
 
 namespace Wrapper.Server.Drawings;
 
 /// <summary>
-/// The look of a cloth, one repeat large: its tone, and a weave, stripes, or a motif that stands upright up the roll.
+/// The look of a cloth, one repeat large: its tone, and a weave, stripes, a check, or a motif that stands upright up the
+/// roll.
 /// Sizes are hundredths of a millimetre; <see cref="From"/> is where up the roll the first one begins.
 /// </summary>
 internal sealed record ClothTile(
@@ -13,6 +15,7 @@ internal sealed record ClothTile(
     long Across,
     long Along,
     bool Stripes,
+    bool Check,
     bool HalfDrop,
     long MotifAcross,
     long MotifAlong,
@@ -33,11 +36,11 @@ internal sealed record ClothTile(
     public static readonly ClothTile Plain = Of(NoTone, null);
 
     /// <summary>The tile of a cloth of this tone, <c>#rrggbb</c>, and repeat.</summary>
-    public static ClothTile Of(string tone, Repeat? repeat)
+    public static ClothTile Of(string tone, Repeat? repeat, ClothPrint print = ClothPrint.Motif)
     {
         var known = IsTone(tone) ? tone : NoTone;
         if (repeat is null)
-            return new(known, Patch, Patch, false, false, 0, 0, 0);
+            return new(known, Patch, Patch, false, false, false, 0, 0, 0);
         var (wide, high) = (Drawing.Hundredths(repeat.Across), repeat.IsStripes ? 0 : Drawing.Hundredths(repeat.Along));
         var across = wide > 0 ? wide : high;
         return new(
@@ -45,6 +48,7 @@ internal sealed record ClothTile(
             across * (repeat.HalfDrop && wide > 0 ? 2 : 1),
             high > 0 ? high : across,
             high == 0,
+            high > 0 && print == ClothPrint.Check,
             repeat.HalfDrop && wide > 0,
             Drawing.Hundredths(repeat.Motif.X) % across,
             high > 0 ? Drawing.Hundredths(repeat.Motif.Y) % high : 0,
@@ -60,7 +64,7 @@ internal sealed record ClothTile(
     public string Url =>
         string.Create(
             CultureInfo.InvariantCulture,
-            $"/api/cloth-tile?tone={Tone[1..]}&across={Across}&along={Along}&stripes={(Stripes ? 1 : 0)}&halfDrop={(HalfDrop ? 1 : 0)}&motifAcross={MotifAcross}&motifAlong={MotifAlong}"
+            $"/api/cloth-tile?tone={Tone[1..]}&across={Across}&along={Along}&stripes={(Stripes ? 1 : 0)}&check={(Check ? 1 : 0)}&halfDrop={(HalfDrop ? 1 : 0)}&motifAcross={MotifAcross}&motifAlong={MotifAlong}"
         );
 
     /// <summary>The tile drawn, its lower left corner where the repeat begins.</summary>
@@ -75,6 +79,8 @@ internal sealed record ClothTile(
         canvas.Clear(SKColor.Parse(Tone));
         if (Stripes)
             DrawStripes(canvas, bitmap.Width, bitmap.Height);
+        else if (Check)
+            DrawCheck(canvas, bitmap.Width, bitmap.Height);
         else if ((Across, Along) == (Patch, Patch))
             DrawWeave(canvas, bitmap.Width);
         else
@@ -112,6 +118,17 @@ internal sealed record ClothTile(
         using var narrow = new SKPaint { Color = SKColor.Parse("#50000000") };
         canvas.DrawRect(width * 0.35f, 0, width * 0.3f, height, broad);
         canvas.DrawRect(width * 0.06f, 0, width * 0.05f, height, narrow);
+    }
+
+    // Where two bands cross it is lighter than either.
+    private static void DrawCheck(SKCanvas canvas, float width, float height)
+    {
+        using var band = new SKPaint { Color = SKColor.Parse("#70fffaf0") };
+        using var line = new SKPaint { Color = SKColor.Parse("#50000000") };
+        canvas.DrawRect(0, 0, width / 2, height, band);
+        canvas.DrawRect(0, height / 2, width, height / 2, band);
+        canvas.DrawRect(width * 0.74f, 0, width * 0.03f, height, line);
+        canvas.DrawRect(0, height * 0.23f, width, height * 0.03f, line);
     }
 
     // A sprig with its flower at the upper end, one leaf higher than the other: neither upside down nor mirrored alike.

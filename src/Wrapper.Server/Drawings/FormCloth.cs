@@ -72,13 +72,13 @@ internal static class FormCloth
     public static IReadOnlyDictionary<string, ClothTile> Tiles(JobDocument job) =>
         job.Cloths.ToDictionary(
             cloth => cloth.Id,
-            cloth => ClothTile.Of(cloth.Tone, new ClothReading(cloth, job.Unit).ForLay.Repeat)
+            cloth => ClothTile.Of(cloth.Tone, new ClothReading(cloth, job.Unit).ForLay.Repeat, cloth.Print)
         );
 
     /// <summary>The same with their repeats where the lay begins them.</summary>
     public static IReadOnlyDictionary<string, ClothTile> Tiles(Plan plan) =>
         plan.Cloths.ToDictionary(
             cloth => cloth.Reading.Cloth.Id,
-            cloth => ClothTile.Of(cloth.Reading.Cloth.Tone, cloth.ForLay.Repeat)
+            cloth => ClothTile.Of(cloth.Reading.Cloth.Tone, cloth.ForLay.Repeat, cloth.Reading.Cloth.Print)
         );
 }

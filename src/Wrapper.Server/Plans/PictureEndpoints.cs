@@ -158,6 +158,7 @@ internal static class PictureEndpoints
         long across,
         long along,
         int stripes,
+        int check,
         int halfDrop,
         long motifAcross,
         long motifAlong
@@ -175,6 +176,7 @@ internal static class PictureEndpoints
             across,
             along,
             stripes != 0,
+            check != 0,
             halfDrop != 0,
             Math.Clamp(motifAcross, 0, across),
             Math.Clamp(motifAlong, 0, along),

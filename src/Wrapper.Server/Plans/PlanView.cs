@@ -86,7 +86,7 @@ public sealed record ClothView(
             plan.CutOtherwise,
             [.. plan.Matches.Select(match => MatchView.Of(match))],
             LookView.Of(
-                ClothTile.Of(plan.Reading.Cloth.Tone, plan.ForLay.Repeat),
+                ClothTile.Of(plan.Reading.Cloth.Tone, plan.ForLay.Repeat, plan.Reading.Cloth.Print),
                 plan.Reading.Cloth.Behaves.Contains(ClothTrait.Pile)
             ),
             plan.Lay is { } lay ? LayView.Of(lay, plan, job.Unit, wrongSideUp, cancel) : null,

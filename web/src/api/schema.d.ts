@@ -693,6 +693,11 @@ export interface components {
             shownWhen: null | components["schemas"]["Condition"];
         };
         /**
+         * @description What a cloth shows that repeats along the roll: how it is drawn, not how it is laid.
+         * @enum {unknown}
+         */
+        ClothPrint: "motif" | "check";
+        /**
          * @description What a piece is cut from, seen from its cover: each role can be given a cloth of its own.
          * @enum {unknown}
          */
@@ -939,6 +944,8 @@ export interface components {
             repeatAcross: null | components["schemas"]["Entry"];
             /** @description Whether every second repeat across stands half a repeat higher. */
             halfDrop: boolean;
+            /** @description What repeats along the roll; what repeats across it alone is stripes. */
+            print: components["schemas"]["ClothPrint"];
             motifAcross: null | components["schemas"]["Entry"];
             motifAlong: null | components["schemas"]["Entry"];
             skew: null | components["schemas"]["Entry"];
@@ -2421,6 +2428,7 @@ export interface operations {
                 across: number;
                 along: number;
                 stripes: number;
+                check: number;
                 halfDrop: number;
                 motifAcross: number;
                 motifAlong: number;

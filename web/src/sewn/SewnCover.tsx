@@ -3,6 +3,7 @@ import { Button, Slider } from 'antd'
 import { lazy, Suspense, useCallback, useMemo, useRef, useState, type KeyboardEvent } from 'react'
 import { Refused, unitWord, type ClothPlan } from '../api/client'
 import { useDocument, useScene, useUnit } from '../job/scene'
+import { Fallible } from './Fallible'
 import { Still } from './Still'
 import { useSewn } from './useSewn'
 import { useSlide } from './useSlide'
@@ -102,6 +103,7 @@ export function SewnCover({ item, held, hold }: { item: string; held: string; ho
   const made = view.made
   const cord = cloths.find((each) => each.id === sewn.data.cordCloth)
   const tone = cloths.find((each) => each.id === print?.cloth)?.tone ?? cloths[0]?.tone ?? '#8a8378'
+  const still = <Still sewn={sewn.data} tone={tone} round={view.round} over={view.over} />
   return (
     <div className={s.sewn}>
       <div
@@ -119,21 +121,23 @@ export function SewnCover({ item, held, hold }: { item: string; held: string; ho
         onPointerDownCapture={() => void (onPrint.current = false)}
       >
         {hasWebGl() ? (
-          <Suspense fallback={<p>It is being sewn …</p>}>
-            <SewnModel
-              sewn={sewn.data}
-              tiles={tiles}
-              cordTone={cord?.tone ?? tone}
-              view={view}
-              held={shown?.piece ?? ''}
-              hold={hold}
-              slid={slid}
-              slide={sliding ? slide : undefined}
-              grip={() => void (onPrint.current = true)}
-            />
-          </Suspense>
+          <Fallible instead={still}>
+            <Suspense fallback={<p>It is being sewn …</p>}>
+              <SewnModel
+                sewn={sewn.data}
+                tiles={tiles}
+                cordTone={cord?.tone ?? tone}
+                view={view}
+                held={shown?.piece ?? ''}
+                hold={hold}
+                slid={slid}
+                slide={sliding ? slide : undefined}
+                grip={() => void (onPrint.current = true)}
+              />
+            </Suspense>
+          </Fallible>
         ) : (
-          <Still sewn={sewn.data} tone={tone} round={view.round} over={view.over} />
+          still
         )}
         <p role="status" className={s.told}>
           {(made !== undefined &&

@@ -1,16 +1,21 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
-import { useDeferredValue, useMemo } from 'react'
+import { useMemo } from 'react'
 import { api, type Cloth, type Item, type JobDocument } from '../api/client'
 import { useScene, useSceneStore } from '../job/scene'
 import { inTurn } from '../parts/picture'
+import { useSettled } from '../parts/useSettled'
+
+// Nobody looks at a picture while typing; in milliseconds.
+const rest = 600
 
 // All of a cloth that shows on a picture.
-const look = ({ id, tone, repeatAlong, repeatAcross, halfDrop, motifAcross, motifAlong }: Cloth) => [
+const look = ({ id, tone, repeatAlong, repeatAcross, halfDrop, print, motifAcross, motifAlong }: Cloth) => [
   id,
   tone,
   repeatAlong,
   repeatAcross,
   halfDrop,
+  print,
   motifAcross,
   motifAlong,
 ]
@@ -32,7 +37,10 @@ export const only = (item: Item, document: JobDocument): JobDocument => ({
  */
 export function useItemPicture(id: string, makeUp?: string, measuring = false): string | undefined {
   const store = useSceneStore()
-  const item = useDeferredValue(useScene(({ job }) => job.document.items.find((each) => each.id === id)))
+  const item = useSettled(
+    useScene(({ job }) => job.document.items.find((each) => each.id === id)),
+    rest,
+  )
   const cloths = useScene(({ job }) => job.document.cloths)
   const shown = useMemo(() => item && shownOf(item, cloths), [item, cloths])
   return (
@@ -52,6 +60,7 @@ export function useItemPicture(id: string, makeUp?: string, measuring = false): 
               signal,
             )
           : null,
+      enabled: item !== undefined,
       placeholderData: keepPreviousData,
       staleTime: Infinity,
       gcTime: 60_000,

@@ -164,12 +164,20 @@ public sealed class SofaBase : MakeUp
                 Grain = grain,
                 Note =
                     "Cut the tuck-in towards the crevice's end at the front and snip it, so that the cloth turns flat.",
+                Lies = new(
+                    -reading[W].Value.Over(2),
+                    Length.Zero,
+                    Length.Zero,
+                    OverSide: false,
+                    [(reading[F].Value, Going.Up), (reading[S].Value, Going.Back)]
+                ),
                 Lines = [new("fold", new(Length.Zero, reading[F].Value), new(reading[W].Value, reading[F].Value))],
             },
             arm with
             {
                 Grain = grain,
                 TurnedOver = true,
+                Lies = OverArm(reading),
                 Note = "Left and right.",
             },
         ];
@@ -203,5 +211,21 @@ public sealed class SofaBase : MakeUp
             ],
             Remarks = [Cautions.OldFurniture],
         };
+    }
+
+    // From the hem up the outside, over the arm, and down to the seat; how wide the arm is was not measured, so it is taken
+    // to be as it is sketched.
+    private static Lying OverArm(Reading reading)
+    {
+        var (over, front) = (reading[A].Value, reading[F].Value);
+        var wide = Length.Max(Length.Inches(3), (over - front).Over(3));
+        var up = Length.Max(Length.Inches(1), (over + front - wide).Over(2));
+        return new(
+            reading[W].Value.Over(2) + wide,
+            -reading[Round].Over(2),
+            Length.Zero,
+            OverSide: true,
+            [(up, Going.Up), (wide, Going.Inward), (over - up - wide, Going.Down)]
+        );
     }
 }

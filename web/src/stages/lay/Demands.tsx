@@ -75,6 +75,19 @@ export function Demands({ cloth, planned, edit }: ClothGroup) {
           ]}
           onChange={(match) => edit({ halfDrop: match === 'half' })}
         />
+        {printed && (
+          <Segmented
+            tabIndex={-1}
+            aria-label="What repeats"
+            name={`print-${cloth.id}`}
+            value={cloth.print}
+            options={[
+              { value: 'motif', label: 'a motif' },
+              { value: 'check', label: 'a check' },
+            ]}
+            onChange={(print: Cloth['print']) => edit({ print })}
+          />
+        )}
         <Segmented
           tabIndex={-1}
           aria-label="Spread"

@@ -1,6 +1,7 @@
 import { clsx } from 'clsx'
 import { memo, type KeyboardEvent } from 'react'
 import type { ClothPlan } from '../../api/client'
+import { isPicked, pickLaid } from '../../job/picked'
 import type { Dragged } from './useDragged'
 import type { Moves } from './useMoves'
 import s from './lay.module.css'
@@ -67,7 +68,12 @@ export const LaidPiece = memo(function LaidPiece({
   return (
     <g
       data-laid={piece.id}
-      className={clsx(s.laid, pointed && s.pointed, piece.pinned && s.pinned, piece.isCut && s.isCut)}
+      className={clsx(
+        s.laid,
+        (pointed || isPicked(piece.id)) && s.pointed,
+        piece.pinned && s.pinned,
+        piece.isCut && s.isCut,
+      )}
       transform={`translate(${box.x + (dragged?.x ?? 0)} ${box.y + (dragged?.y ?? 0)})`}
       tabIndex={0}
       role="button"
@@ -75,7 +81,10 @@ export const LaidPiece = memo(function LaidPiece({
       aria-label={`${piece.label}, ${piece.alongRoll.text} from the end, ${piece.fromSelvedge.text} from the selvedge${piece.isCut ? ', cut' : piece.pinned ? ', pinned' : ''}`}
       onMouseEnter={() => point(piece.id)}
       onMouseLeave={() => point(undefined)}
-      onFocus={() => point(piece.id)}
+      onFocus={() => {
+        point(piece.id)
+        pickLaid(piece.id)
+      }}
       onKeyDown={key}
     >
       <path d={piece.path} className={s.clothPiece} />

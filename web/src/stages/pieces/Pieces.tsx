@@ -8,6 +8,7 @@ import { PrintedPieces } from './PrintedPieces'
 import { SettingOut } from './SettingOut'
 import { SewnCover } from '../../sewn/SewnCover'
 import { useDraft, useScene, useUnit } from '../../job/scene'
+import { usePicked } from '../../job/picked'
 import { useItemField } from '../../job/useItemField'
 import s from './pieces.module.css'
 import drawn from '../../parts/drawing.module.css'
@@ -17,10 +18,10 @@ export default function Pieces() {
   const jobCloths = useScene((scene) => scene.job.document.cloths)
   const draft = useDraft()
   const name = useScene((scene) => scene.item?.name) ?? ''
-  const [held, setHeld] = useState('')
   const [pointed, setPointed] = useState<string>()
   const [sewn, setSewn] = useState(false)
   const item = useScene((scene) => scene.item?.id)
+  const [held, setHeld] = usePicked(item ?? '')
   const pattern = draft?.pattern
   if (!pattern)
     return (
