@@ -53,6 +53,8 @@ for (const [name, path, light, item] of shots as readonly (readonly [string, str
         .getByRole('region', { name: 'Star-chart cotton', exact: true })
         .evaluate((cloth) => cloth.scrollIntoView())
     await page.evaluate(() => document.fonts.ready)
-    await page.waitForTimeout(800)
+    // Small pictures are asked for when nothing has changed for a while, two at a time.
+    await page.waitForTimeout(1500)
+    await page.waitForLoadState('networkidle')
     await page.screenshot({ path: `${folder}/${name}.png` })
   })
