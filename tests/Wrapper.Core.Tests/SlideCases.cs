@@ -111,6 +111,32 @@ public class SlideCases
         static Length Mod(Length length, int inches) => new(length.Ticks % Length.Inches(inches).Ticks);
     }
 
+    // Two cushions of 20 and one of 23 in line: slid on the third, the first one's match is entered, and the third still
+    // begins 40 further into the print.
+    [Fact]
+    public void In_line_the_first_one_is_slid()
+    {
+        var job = Job(Items.Read("box-cushion-strip", JobUnit.Inch, Cushion));
+        Item At(string id, string width) =>
+            Items.Read("box-cushion-strip", JobUnit.Inch, Cushion.Replace("W=20", width, StringComparison.Ordinal)) with
+            {
+                Id = id,
+                Cloth = null,
+                InLine = true,
+            };
+        job = job with { Items = [At("i0", "W=20"), At("i1", "W=20"), At("i2", "W=23")] };
+        var slide = PrintSlide.Of(Planned(job), "i2", "panel", Length.Inches(2), Length.Zero, job.Unit)!;
+        Assert.Equal(("i0", "panel"), (slide.Item.Item.Id, slide.Piece.Key));
+        var entered = slide.Enter(job);
+        var plan = Planned(job with { Items = [entered, .. job.Items.Skip(1)] }).Cloths[0];
+        Assert.Empty(plan.Problems);
+        Length X(string id) => plan.Lay!.Best.Placements.Single(at => at.Id == id).X;
+        Assert.Equal(0, (X("i2/panel/1") - X("i0/panel/1") - Length.Inches(40)).Ticks % Length.Inches(10).Ticks);
+        // Motifs stand 5 and every 10 from the selvedge; cut 1/2 outside the finished edge.
+        var off = X("i0/panel/1") + Length.Inches(0, 1, 2) + slide.Across - Length.Inches(5);
+        Assert.Equal(0, off.Ticks % Length.Inches(10).Ticks);
+    }
+
     // Typed by hand it holds too; what cannot be read is told at its field, and nothing is bought meanwhile.
     [Fact]
     public void A_place_is_typed_or_told_why_not()

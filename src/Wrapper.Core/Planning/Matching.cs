@@ -131,6 +131,10 @@ internal sealed class Matching
         return cut.Lay with { Origin = cut.Mirrored ? new Point(-point.X, point.Y) : point, OnMotif = onMotif };
     }
 
+    /// <summary>The panel of a cover: its largest piece.</summary>
+    public static Piece PanelOf(ItemPlan item) =>
+        item.Draft.Pattern!.Pieces.MaxBy(piece => piece.Cut.AreaSquareMetres())!;
+
     // Panels (the largest piece of a cover) of items in line, one after another: the first one's match, each further by
     // the finished width before it.
     private Dictionary<(string Panel, int Cover), (Point Origin, bool OnMotif)> InLine(IReadOnlyList<CutPiece> cut)
@@ -145,7 +149,7 @@ internal sealed class Matching
                 first = null;
                 continue;
             }
-            var panel = item.Draft.Pattern!.Pieces.MaxBy(piece => piece.Cut.AreaSquareMetres())!;
+            var panel = PanelOf(item);
             var (left, bottom, right, _) = panel.Stitch.Bounds();
             if (first is null)
             {

@@ -8,8 +8,8 @@ namespace Wrapper.Core.Planning;
 
 /// <summary>
 /// The print slid on a piece: how it is matched then, and where the middle of a motif lies on the piece
-/// that the others run on from, from its left and its lower finished edge. What runs on from it is
-/// <paramref name="Followers"/>.
+/// that the others run on from, from its left and its lower finished edge; of items in line the first one's. What runs on
+/// from it is <paramref name="Followers"/>.
 /// </summary>
 public sealed record PrintSlide(
     ItemPlan Item,
@@ -40,6 +40,8 @@ public sealed record PrintSlide(
             if (!own.TryGetValue(piece, out var match) || cloth.ForLay.Repeat is not { } repeat)
                 continue;
             var root = RootOf(match, own);
+            if (FirstInLine(plan, root) is { } first)
+                return Of(plan, first.Item.Id, Matching.PanelOf(first).Key, across, along, unit);
             if (
                 cloth.Lay?.Best.Placements.FirstOrDefault(at => at.Id == $"{item}/{root.Piece.Key}/1") is not { } placed
             )
@@ -100,6 +102,19 @@ public sealed record PrintSlide(
                 [Piece.Key] = new(Entry.Of(Across, job.Unit), Entry.Of(Along, job.Unit)),
             },
         };
+
+    // Panels in line continue the print of the first one: that is where their match is entered.
+    private static ItemPlan? FirstInLine(Plan plan, PieceMatch match)
+    {
+        if (!match.Item.Item.InLine || Matching.PanelOf(match.Item).Key != match.Piece.Key)
+            return null;
+        var first = plan
+            .Items.Take(match.Item.Number)
+            .Reverse()
+            .TakeWhile(item => item.Item.InLine && item.Draft.Pattern is not null)
+            .Last();
+        return first.Number == match.Item.Number ? null : first;
+    }
 
     private static PieceMatch RootOf(PieceMatch match, Dictionary<string, PieceMatch> own)
     {

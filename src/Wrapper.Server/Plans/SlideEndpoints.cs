@@ -14,11 +14,11 @@ namespace Wrapper.Server.Plans;
 public sealed record SlideRequest(JobDocument Job, string Item, string Piece, long Across, long Along);
 
 /// <summary>
-/// The match to be entered, for <paramref name="Piece"/>, that the others run on from; <paramref name="Told"/> says
+/// The match to be entered, for <paramref name="Piece"/> of <paramref name="Item"/>, that the others run on from; <paramref name="Told"/> says
 /// where the motif lies then and what it costs in cloth. Where it cannot be cut so, nothing is to be entered and
 /// <paramref name="Refused"/> says why.
 /// </summary>
-public sealed record SlideView(string Piece, Match Match, MotifPlace Place, string Told, string? Refused);
+public sealed record SlideView(string Item, string Piece, Match Match, MotifPlace Place, string Told, string? Refused);
 
 /// <summary>Sliding the print on a cover.</summary>
 internal static class SlideEndpoints
@@ -97,6 +97,7 @@ internal static class SlideEndpoints
             .Select(problem => problem.Reason)
             .FirstOrDefault();
         return new SlideView(
+            entered.Id,
             slide.Piece.Key,
             slide.Match,
             entered.Motifs[slide.Piece.Key],

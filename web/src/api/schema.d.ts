@@ -1736,11 +1736,12 @@ export interface components {
             along: number;
         };
         /**
-         * @description The match to be entered, for Piece, that the others run on from; Told says
+         * @description The match to be entered, for Piece of Item, that the others run on from; Told says
          *     where the motif lies then and what it costs in cloth. Where it cannot be cut so, nothing is to be entered and
          *     Refused says why.
          */
         SlideView: {
+            item: string;
             piece: string;
             match: components["schemas"]["Match"];
             place: components["schemas"]["MotifPlace"];

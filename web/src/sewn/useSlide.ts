@@ -51,7 +51,7 @@ export function useSlide(item: string, sewn: Sewn | undefined) {
       setTold(slide.refused ? `It stays as it was: ${slide.refused}.` : slide.told)
       if (slide.refused) back()
       else
-        edit('', item, (old) => {
+        edit('', slide.item, (old) => {
           old.matches[slide.piece] = slide.match
           old.motifs[slide.piece] = slide.place
         })
