@@ -67,8 +67,10 @@ internal sealed class RunningSearch(LayCache kept) : IDisposable
                 seed: 1,
                 lay =>
                 {
+                    // Stopped while its strips are laid it is neither kept nor told, never the one without the other.
+                    var whole = CordStrips.After(lay, pieces, cloth, strips, token).Lay;
                     kept.Better(pieces, cloth, lay, strips);
-                    search.Found(CordStrips.After(lay, pieces, cloth, strips, token).Lay);
+                    search.Found(whole);
                 },
                 token
             );
