@@ -2,32 +2,13 @@ using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Planning;
 using Wrapper.Core.Sewing;
+using static Wrapper.Core.Tests.Forms;
 
 namespace Wrapper.Core.Tests;
 
 /// <summary>Lines of a sewn cover, counted by hand, and what is shown where it cannot be sewn as it is cut.</summary>
 public class FormLineCases
 {
-    private static Item Usual(string makeUp, params (string Key, string Answer)[] answers)
-    {
-        var item = Items.Drafting.Find(makeUp)!.UsualItem("i1", "cover", JobUnit.Inch);
-        var choices = new Dictionary<string, Entry>(item.Choices);
-        foreach (var (key, answer) in answers)
-            choices[key] = new Entry(answer, JobUnit.Inch);
-        return item with { Choices = choices };
-    }
-
-    private static SewnForm Sewn(Item item) =>
-        ItemForm.Sew(
-            item,
-            JobDocument.Empty("job", JobUnit.Inch) with
-            {
-                Items = [item],
-            },
-            Items.Drafting,
-            CancellationToken.None
-        )!;
-
     // A fold wherever a piece turns a corner that is no seam. Boxing: two front corners; each half of the zip strip: two
     // back corners. Two panels with cut-out corners: four sides each. One piece folded: four round the top, four round
     // the bottom, sharing none. A boxed top of five pieces has a seam at every corner.

@@ -1,28 +1,16 @@
-using Wrapper.Core.Jobs;
-using Wrapper.Core.Lengths;
-using Wrapper.Core.Planning;
 using Wrapper.Core.Sewing;
+using static Wrapper.Core.Tests.Forms;
 
 namespace Wrapper.Core.Tests;
 
 /// <summary>Buttons, loops, cord starts and elastic, where they come to lie on the cover.</summary>
 public class FormMarkCases
 {
-    private static SewnForm Sewn(string makeUp, params (string Key, string Answer)[] answers)
-    {
-        var item = Items.Drafting.Find(makeUp)!.UsualItem("i1", "cover", JobUnit.Inch);
-        var choices = new Dictionary<string, Entry>(item.Choices);
-        foreach (var (key, answer) in answers)
-            choices[key] = new Entry(answer, JobUnit.Inch);
-        var job = JobDocument.Empty("job", JobUnit.Inch) with { Items = [item with { Choices = choices }] };
-        return ItemForm.Sew(job.Items[0], job, Items.Drafting, CancellationToken.None)!;
-    }
-
     // Every button of a duvet's closing has its loop, and all lie on the lower edge: as far to the front as the cover goes.
     [Fact]
     public void Buttons_and_loops_lie_on_the_opening()
     {
-        var form = Sewn("duvet-cover", ("closing", "loops"));
+        var form = Sewn(Usual("duvet-cover", ("closing", "loops")));
         var front = Enumerable.Range(0, form.Places.Count / 3).Min(at => form.Places[(3 * at) + 1]);
         var buttons = form.Marks.Where(mark => mark.What == "button").ToList();
         Assert.NotEmpty(buttons);
@@ -34,7 +22,7 @@ public class FormMarkCases
     [Fact]
     public void Cord_starts_on_its_seam()
     {
-        var form = Sewn("box-cushion-strip", ("cord", "both"));
+        var form = Sewn(Usual("box-cushion-strip", ("cord", "both")));
         var starts = form.Marks.Where(mark => mark.What == "cord start").ToList();
         Assert.NotEmpty(starts);
         var cord = form.Lines.Where(line => line.Kind == FormLineKind.Corded).SelectMany(line => line.Points).ToList();
@@ -56,7 +44,7 @@ public class FormMarkCases
     [Fact]
     public void Elastic_is_a_line_of_its_own()
     {
-        var form = Sewn("fitted-sheet");
+        var form = Sewn(Usual("fitted-sheet"));
         Assert.Contains(form.Lines, line => line.Kind == FormLineKind.Elastic);
         Assert.DoesNotContain(form.Lines, line => line.Kind == FormLineKind.Edge);
     }

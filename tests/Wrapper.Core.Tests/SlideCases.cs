@@ -124,7 +124,23 @@ public class SlideCases
                 Cloth = null,
                 InLine = true,
             };
-        job = job with { Items = [At("i0", "W=20"), At("i1", "W=20"), At("i2", "W=23")] };
+        // What is cut from another cloth in between does not part them.
+        job = job with
+        {
+            Items =
+            [
+                At("i0", "W=20"),
+                At("i1", "W=20"),
+                At("i9", "W=20") with
+                {
+                    InLine = false,
+                    Cloth = "c2",
+                    OtherCloths = Enum.GetValues<ClothRole>().ToDictionary(role => role, _ => "c2"),
+                },
+                At("i2", "W=23"),
+            ],
+            Cloths = [job.Cloths[0], LayTests.Cloth("60", oneWay: true) with { Id = "c2" }],
+        };
         var slide = PrintSlide.Of(Planned(job), "i2", "panel", Length.Inches(2), Length.Zero, job.Unit)!;
         Assert.Equal(("i0", "panel"), (slide.Item.Item.Id, slide.Piece.Key));
         var entered = slide.Enter(job);

@@ -40,7 +40,7 @@ public sealed record PrintSlide(
             if (!own.TryGetValue(piece, out var match) || cloth.ForLay.Repeat is not { } repeat)
                 continue;
             var root = RootOf(match, own);
-            if (FirstInLine(plan, root) is { } first)
+            if (FirstInLine(cloth, root) is { } first)
                 return Of(plan, first.Item.Id, Matching.PanelOf(first).Key, across, along, unit);
             if (
                 cloth.Lay?.Best.Placements.FirstOrDefault(at => at.Id == $"{item}/{root.Piece.Key}/1") is not { } placed
@@ -104,14 +104,17 @@ public sealed record PrintSlide(
         };
 
     // Panels in line continue the print of the first one: that is where their match is entered.
-    private static ItemPlan? FirstInLine(Plan plan, PieceMatch match)
+    private static ItemPlan? FirstInLine(ClothPlan cloth, PieceMatch match)
     {
         if (!match.Item.Item.InLine || Matching.PanelOf(match.Item).Key != match.Piece.Key)
             return null;
-        var first = plan
-            .Items.Take(match.Item.Number)
-            .Reverse()
-            .TakeWhile(item => item.Item.InLine && item.Draft.Pattern is not null)
+        // What is cut from another cloth does not part them.
+        var first = cloth
+            .Matches.Select(each => each.Item)
+            .Distinct()
+            .Where(item => item.Number <= match.Item.Number)
+            .OrderByDescending(item => item.Number)
+            .TakeWhile(item => item.Item.InLine)
             .Last();
         return first.Number == match.Item.Number ? null : first;
     }

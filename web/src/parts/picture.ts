@@ -6,14 +6,15 @@ const most = 2
 let drawing = 0
 const line: (() => void)[] = []
 
-/** Fetches a picture when its turn comes, as the address of an image; null where there is none (yet). */
+/** Fetches a picture when its turn comes, as the address of an image; null where there is none yet. A refusal is thrown, to be asked again. */
 export async function inTurn(fetched: () => Promise<Response>, signal: AbortSignal): Promise<string | null> {
   if (drawing >= most) await new Promise<void>((turn) => line.push(turn))
   else drawing++
   try {
     if (signal.aborted) return null
     const answer = await fetched()
-    return answer.status === 200 ? await asData(await answer.blob()) : null
+    if (!answer.ok) throw new Error(`no picture: ${answer.status}`)
+    return answer.status === 204 ? null : await asData(await answer.blob())
   } finally {
     const next = line.shift()
     if (next) next()

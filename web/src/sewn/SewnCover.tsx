@@ -114,7 +114,7 @@ export function SewnCover({ item, held, hold }: { item: string; held: string; ho
         aria-label={
           sliding
             ? `The sewn cover: arrow keys slide the print on ${print?.label ?? 'it'}`
-            : 'The sewn cover: arrow keys turn it, plus and minus bring it nearer'
+            : 'The sewn cover: arrow keys turn it, plus and minus bring it nearer, the space bar sews it step by step'
         }
         aria-describedby="sewn-words"
         onKeyDown={keys}
