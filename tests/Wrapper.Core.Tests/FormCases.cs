@@ -46,7 +46,7 @@ public class FormCases
     [InlineData("ottoman-boxed", "W=20 | L=18 | H=16", 20, 18, 16)]
     [InlineData("cube-banded", "W=18 | L=16 | H=15", 18, 16, 15)]
     [InlineData("table-one-piece", "W=60 | L=30 | H=29", 60, 30, 29)]
-    [InlineData("bolster", "d=7 | L=24", 7, 7, 24)]
+    [InlineData("bolster", "d=7 | L=24", 24, 7, 7)]
     [InlineData("round-table-skirted", "d=36 | H=28", 36, 36, 28)]
     [InlineData("box-cushion-strip", "shape=bow | W=40 | L=20 | b=2 | T=4", 40, 22, 3.75)] // deepest in its middle
     public void It_is_as_large_as_what_it_covers(string makeUp, string changes, double x, double y, double z)

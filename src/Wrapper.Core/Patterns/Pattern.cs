@@ -23,6 +23,9 @@ public sealed record Pattern
     /// <summary>Stretches in no seam.</summary>
     public IReadOnlyList<Use> Uses { get; init; } = [];
 
+    /// <summary>What lies behind other pieces and does not shape the cover.</summary>
+    public IReadOnlyList<Tuck> Tucks { get; init; } = [];
+
     /// <summary>What is sewn on beside the seams: topstitching, tapes.</summary>
     public IReadOnlyList<Applied> Applied { get; init; } = [];
 
@@ -49,6 +52,9 @@ public sealed record Pattern
 
     /// <summary>The cloth whose colour the thread of its seams has; empty while it has none.</summary>
     public string Colour { get; init; } = "";
+
+    /// <summary>Whether its first piece is an end that stands upright as it is used: a bolster's.</summary>
+    public bool EndFirst { get; init; }
 
     /// <summary>Whether every second cover is the mirror image of the first: left and right.</summary>
     public bool InPairs { get; init; }

@@ -101,6 +101,9 @@ public sealed record Piece
     /// </summary>
     public Length? Drop { get; init; }
 
+    /// <summary>What it is wrapped round and held beneath; null for most.</summary>
+    public Wrapping? Wraps { get; init; }
+
     /// <summary>How it lies on furniture where it is sewn to nothing; null for most.</summary>
     public Lying? Lies { get; init; }
 

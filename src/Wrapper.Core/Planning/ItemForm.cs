@@ -25,14 +25,18 @@ public static class ItemForm
         Drafting drafting,
         CancellationToken stop,
         bool small = false
-    ) =>
-        drafting.Draft(AsShown(item, drafting), job.Unit, role => Room(item, role, job)) is { Pattern: { } pattern }
-            ? SewnForm.Of(pattern, small, stop)
+    )
+    {
+        Patterns.Pattern? Draft(Item of) => drafting.Draft(of, job.Unit, role => Room(item, role, job)).Pattern;
+        var shown = AsShown(item, drafting);
+        return Draft(shown) is { } pattern && SewnForm.Of(pattern, small, stop) is { } form
+            ? Tucking.Lay(form, shown == item ? pattern : Draft(item) ?? pattern)
             : null;
+    }
 
     /// <summary>What is shown otherwise than it is made, in words.</summary>
     public static IEnumerable<string> Notes(Item item, Drafting drafting) =>
-        ShownOtherwise(item, drafting).Select(shown => shown.Note);
+        ShownOtherwise(item, drafting).Select(shown => shown.Note).OfType<string>();
 
     private static IEnumerable<ShownAs> ShownOtherwise(Item item, Drafting drafting) =>
         (drafting.Find(item.MakeUp)?.Shown ?? []).Where(shown =>
@@ -46,6 +50,8 @@ public static class ItemForm
 
     private static Item AsShown(Item item, Drafting drafting)
     {
+        if (!ShownOtherwise(item, drafting).Any())
+            return item;
         var choices = new Dictionary<string, Entry>(item.Choices);
         var measures = new Dictionary<string, Entry>(item.Measures);
         foreach (var shown in ShownOtherwise(item, drafting))

@@ -5,7 +5,7 @@ namespace Wrapper.Core.Sewing;
 /// <summary>
 /// Where a flat sheet is folded once it is sewn, read off the seams: between the apexes of darts, from an apex in line
 /// with one of its sides, and across a strip wherever the sheet that it is sewn to has a corner or goes round an arc; and
-/// where a sheet that is sewn to nothing is bent over furniture.
+/// where a sheet is bent over furniture, or turned beneath what it is wrapped round.
 /// </summary>
 internal static class Folds
 {
@@ -71,7 +71,25 @@ internal static class Folds
             if (ends.Count >= 2)
                 Take(ends[0], ends[^1]);
         }
+        if (surface.Sheets[sheet].Piece.Wraps is { } wraps)
+            for (var n = 0; n < apexes.Count; n++)
+                if (Below(apexes[n], 1) is { } from && Below(apexes[(n + 1) % apexes.Count], -1) is { } to)
+                    Take(from, to);
         return folds;
+
+        // Down a corner from its apex, where the flap turns beneath.
+        int? Below(int apex, int way)
+        {
+            var down = wraps.Height.ToMillimetres();
+            for (var steps = 1; steps < rim.Count; steps++)
+            {
+                var at = (apex + (way * steps) + rim.Count) % rim.Count;
+                var far = (polygon.At(at) - polygon.At(apex)).Size;
+                if (far > down - Level)
+                    return far < down + Level ? at : null;
+            }
+            return null;
+        }
     }
 
     /// <summary>
@@ -93,6 +111,8 @@ internal static class Folds
                     if ((from - bend) * (to - bend) < 0)
                         stops.Add((sheet, rims.Along(surface, sheet, at, (bend - from) / (to - from))));
                 }
+            if (surface.Sheets[sheet].Piece.Wraps is { } wraps)
+                stops.AddRange(Turned(surface, rims, polygon, sheet, wraps).Select(along => (sheet, along)));
             for (var at = 0; at < rim.Count; at++)
                 if (
                     Math.Abs(polygon.Turn(at)) < ArcTurn
@@ -102,6 +122,23 @@ internal static class Folds
                     stops.Add((sheet, rims.Along(surface, sheet, hit.Side, hit.Share)));
         }
         return stops;
+    }
+
+    // Where the corners of a wrapped sheet turn beneath, along its rim.
+    private static IEnumerable<double> Turned(Surface surface, Rims rims, Polygon polygon, int sheet, Wrapping wraps)
+    {
+        var (rim, down) = (rims.Sheets[sheet], wraps.Height.ToMillimetres());
+        for (var at = 0; at < rim.Count; at++)
+        {
+            if (polygon.Turn(at) > -ApexTurn || surface.SewnTo(rim[at].Part) is null)
+                continue;
+            var before = (at + rim.Count - 1) % rim.Count;
+            var (next, last) = ((polygon.At(at + 1) - polygon.At(at)).Size, (polygon.At(at) - polygon.At(before)).Size);
+            if (down < next)
+                yield return rims.Along(surface, sheet, at, down / next);
+            if (down < last)
+                yield return rims.Along(surface, sheet, before, 1 - (down / last));
+        }
     }
 
     // How far what this rim is sewn to turns at a point, laid flat: half a turn less the corners of all other sheets that

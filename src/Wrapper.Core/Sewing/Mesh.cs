@@ -1,4 +1,5 @@
 using Wrapper.Core.Geometry;
+using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Sewing;
 
@@ -19,6 +20,9 @@ internal sealed record Facet(int Sheet, IReadOnlyList<int[]> Triangles, IReadOnl
 /// </summary>
 internal sealed class Mesh
 {
+    // Points nearer to each other than this are one, in millimetres.
+    private const double Same = 0.01;
+
     private Mesh(Surface surface, Rims rims) => (Surface, Rims) = (surface, rims);
 
     public Surface Surface { get; }
@@ -60,6 +64,8 @@ internal sealed class Mesh
             [
                 [.. Enumerable.Range(start, points.Count - start)],
             ];
+            if (Wrapped.Of(surface) is { } wraps)
+                faces[0] = Wrap(wraps, sheet, faces[0]);
             foreach (var (from, to) in Folds.Of(surface, rims, polygons, sheet))
             {
                 var line = Line(start + from, start + to);
@@ -88,6 +94,42 @@ internal sealed class Mesh
         };
 
         MeshPoint At(int sheet, Vec flat, int node) => new(sheet, flat, node, surface.Sheets[sheet].DrawnIn(flat));
+
+        // The strips between the rim and the board's edge; what is left is the ring of the board.
+        List<int> Wrap(Wrapping wraps, int sheet, List<int> rim)
+        {
+            List<(int Edge, int Turn)> rings = [];
+            foreach (var (edge, turn) in Wrapped.Inward(wraps, rim.Select(at => points[at].Flat)).ToList())
+                rings.Add(
+                    (Ringed(edge, rings.Select(each => each.Edge)), Ringed(turn, rings.Select(each => each.Turn)))
+                );
+            List<int[]> triangles = [];
+            for (var at = 0; at < rim.Count; at++)
+            {
+                var next = (at + 1) % rim.Count;
+                Quad(rim[at], rim[next], rings[next].Turn, rings[at].Turn);
+                Quad(rings[at].Turn, rings[next].Turn, rings[next].Edge, rings[at].Edge);
+            }
+            facets.Add(new Facet(sheet, triangles, [.. triangles.SelectMany(each => each).Distinct()]));
+            return [.. rings.Select(each => each.Edge).Distinct()];
+
+            // Round a corner many points of the rim have one point of the board.
+            int Ringed(Vec at, IEnumerable<int> before)
+            {
+                foreach (var same in before.TakeLast(1).Concat(before.Take(1)))
+                    if ((points[same].Flat - at).Size < Same)
+                        return same;
+                points.Add(At(sheet, at, nodes++));
+                return points.Count - 1;
+            }
+
+            void Quad(int a, int b, int c, int d)
+            {
+                foreach (var corners in new[] { new[] { a, b, c }, [a, c, d] })
+                    if (corners.Distinct().Count() == 3)
+                        triangles.Add(corners);
+            }
+        }
 
         List<int> Line(int from, int to)
         {

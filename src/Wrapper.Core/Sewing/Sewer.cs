@@ -37,13 +37,13 @@ internal static class Sewer
             if (surface.Sheets.Any(sheet => sheet.Piece.Facing != Facing.Anywhere))
                 Facings.Hang(mesh, places);
             if (!stands)
-                Standing.Turn(mesh, places, 0);
+                Standing.Turn(mesh, places, 0, pattern.EndFirst);
             if (!stands && IsFlat(mesh, places, step))
                 Soft.Fill(mesh, places, step, ThicknessOf(pattern), stop);
             Standing.Centre(places);
             var form = Told.Of(mesh, pattern, places, null);
             if (form.Vouched)
-                return form;
+                return Wrapped.DrawnIn(form, pattern);
             if (best is null || form.Quality.Strain < best.Quality.Strain)
                 best = form;
         }
@@ -64,7 +64,7 @@ internal static class Sewer
             Draping.Drape(mesh, places, step, stop);
         else if (LyingSheets.AreCalledFor(mesh))
             LyingSheets.Place(mesh, places);
-        else
+        else if (!Wrapped.Place(mesh, places))
             return null;
         return places;
     }

@@ -20,6 +20,9 @@ public sealed record FormSheet(
     /// <summary>The stretch that 95 parts of 100 of it stay under, a share of one.</summary>
     public float Strain { get; init; }
 
+    /// <summary>Whether it lies behind other pieces: a pleat, an insert, a flap, a lining.</summary>
+    public bool Tucked { get; init; }
+
     /// <summary>How far its flat points reach on the piece as drawn, in millimetres.</summary>
     public (float Left, float Low, float Right, float High) Reach { get; init; }
 }
@@ -100,6 +103,14 @@ public sealed record SewnForm
     /// <summary>Two numbers for each point: where it lies on its piece as drawn.</summary>
     public IReadOnlyList<float> Flat { get; }
 
+    /// <summary>The same with points placed anew, or with more sheets and lines, their points after its own.</summary>
+    internal SewnForm With(
+        IReadOnlyList<FormSheet> sheets,
+        IReadOnlyList<FormLine> lines,
+        float[] places,
+        float[] flat
+    ) => new(sheets, lines, places, flat, Quality) { Marks = Marks, SeamPlaces = SeamPlaces };
+
     /// <summary>What is marked on its edges beside what is to be matched.</summary>
     public IReadOnlyList<FormMark> Marks { get; init; } = [];
 
@@ -117,7 +128,7 @@ public sealed record SewnForm
     public bool LaidOut { get; init; }
 
     /// <summary>
-    /// Sews <paramref name="pattern"/>, its linings left out; null where it has nothing to be sewn. A small one has fewer
+    /// Sews <paramref name="pattern"/>, without what is tucked behind its pieces; null where it has nothing to be sewn. A small one has fewer
     /// points, enough for a small picture, and takes less time; where that cannot be vouched for, all points are taken.
     /// </summary>
     public static SewnForm? Of(Pattern pattern, bool small = false, CancellationToken stop = default) =>

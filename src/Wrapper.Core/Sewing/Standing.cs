@@ -7,9 +7,9 @@ internal static class Standing
 {
     /// <summary>
     /// Turns all places so that the largest facet of <paramref name="sheet"/> lies upright to Z, its lower edge to the
-    /// front.
+    /// front; or, where it is an end, so that it stands at the right with its lower edge below.
     /// </summary>
-    public static void Turn(Mesh mesh, Vec3[] places, int sheet)
+    public static void Turn(Mesh mesh, Vec3[] places, int sheet, bool isEnd = false)
     {
         var top = mesh.Facets.Where(facet => facet.Sheet == sheet).MaxBy(facet => facet.Triangles.Count);
         if (top is null || top.Triangles.Count == 0)
@@ -18,8 +18,9 @@ internal static class Standing
         var x = across.Unit();
         var y = (back - (back.Dot(x) * x)).Unit();
         var z = x.Cross(y);
+        var (right, rear, up) = isEnd ? (z, x, y) : (x, y, z);
         for (var at = 0; at < places.Length; at++)
-            places[at] = new Vec3(places[at].Dot(x), places[at].Dot(y), places[at].Dot(z));
+            places[at] = new Vec3(places[at].Dot(right), places[at].Dot(rear), places[at].Dot(up));
     }
 
     /// <summary>Moves all places so that the middle of the box that holds them is at nothing.</summary>

@@ -6,8 +6,8 @@ namespace Wrapper.Core.Sewing;
 
 /// <summary>
 /// What the seams of a pattern make of its pieces: every rim broken wherever either side of a seam has a stop, and the
-/// parts that are sewn to each other. What only lies under the cover, or is caught in a seam without being sewn along
-/// it, is left out.
+/// parts that are sewn to each other. What only lies under the cover, is caught in a seam without being sewn along it, or
+/// is folded to a string, is left out.
 /// </summary>
 internal sealed class Surface
 {
@@ -143,7 +143,7 @@ internal sealed class Surface
     public static Surface Of(Pattern pattern, IReadOnlyList<(int Sheet, double Along)>? more = null)
     {
         var caught = pattern
-            .Uses.Where(use => use.Kind == EdgeUse.Caught)
+            .Uses.Where(use => use.Kind is EdgeUse.Caught or EdgeUse.Fold)
             .Select(use => (use.Run.Piece, use.Run.Instance))
             .ToHashSet();
         var inSeams = pattern

@@ -155,19 +155,31 @@ public sealed record SewnView(
         );
     }
 
-    // A seam within one piece joins it to itself; what is not on the form, a lining, joins nothing.
+    // A seam within one piece joins it to itself. What is only caught behind a piece comes with that.
     private static IEnumerable<SewnStepView> StepsOf(Pattern pattern, SewnForm form, Func<string, string[]> cut)
     {
         var sheets = form
             .Sheets.SelectMany((sheet, at) => cut(sheet.Piece).Select(piece => (Key: (piece, sheet.Instance), at)))
             .ToLookup(pair => pair.Key, pair => pair.at);
+        var inSeams = pattern
+            .Seams.SelectMany(seam => seam.OneSide.Concat(seam.OtherSide))
+            .Select(run => (run.Piece, run.Instance))
+            .ToHashSet();
+        var caught = pattern
+            .Tucks.Where(tuck => !inSeams.Contains((tuck.Piece, tuck.Instance)))
+            .SelectMany(tuck =>
+                tuck.Layers.Select(layer => (Front: (layer.Front, layer.Instance), Own: (tuck.Piece, tuck.Instance)))
+            )
+            .ToLookup(pair => pair.Front, pair => pair.Own);
         return from step in pattern.Steps
             let joins = (
                 from name in step.Seams
                 join seam in pattern.Seams on name equals seam.Name
                 let joined = seam
                     .OneSide.Concat(seam.OtherSide)
-                    .SelectMany(run => sheets[(run.Piece, run.Instance)])
+                    .Select(run => (run.Piece, run.Instance))
+                    .SelectMany(piece => caught[piece].Prepend(piece))
+                    .SelectMany(piece => sheets[piece])
                     .Distinct()
                     .ToList()
                 where joined.Count > 0
@@ -198,7 +210,12 @@ public sealed record SewnView(
         var zip = pattern.Seams.Any(seam => seam.Zip is not null) ? ", closed by a zip" : "";
         var cords = pattern.Seams.Select(seam => seam.CordLine).OfType<string>().Distinct().ToList();
         var corded = cords.Count == 0 ? "" : $"; cord: {string.Join("; ", cords)}";
-        return string.Join("; ", sizes.Append($"{form.Sheets.Count} pieces{zip}{corded}")) + ".";
+        return string.Join(
+                "; ",
+                sizes.Append(
+                    $"{form.Sheets.Select(sheet => (sheet.Piece, sheet.Instance)).Distinct().Count()} pieces{zip}{corded}"
+                )
+            ) + ".";
     }
 
     private static int[] Counts(IEnumerable<float> millimetres) =>

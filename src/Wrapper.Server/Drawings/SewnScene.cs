@@ -25,7 +25,9 @@ internal enum Standpoint
     Measuring,
 }
 
-/// <summary>A sewn form as it is seen on a still picture: the far parts first.</summary>
+/// <summary>
+/// A sewn form as it is seen on a still picture: the far parts first. What is tucked behind other pieces is not seen.
+/// </summary>
 internal sealed class SewnScene
 {
     private const double Round = 0.6,
@@ -56,8 +58,11 @@ internal sealed class SewnScene
         var points = Centred(from == Standpoint.Round ? round : Measured(form));
         var (wide, high) = (Math.Max(1, points.Max(at => at.X)), Math.Max(1, points.Max(at => at.Y)));
         var lift = Above * Math.Max(wide, high);
+        var hidden = form.Sheets.Where(sheet => sheet.Tucked).Select(sheet => sheet.FirstPoint).ToList();
+        var seen = hidden.Count > 0 ? hidden.Min() : points.Length;
         var faces =
             from sheet in form.Sheets
+            where !sheet.Tucked
             from at in Enumerable.Range(0, sheet.Triangles.Count / 3)
             let a = sheet.Triangles[3 * at]
             let b = sheet.Triangles[(3 * at) + 1]
@@ -73,7 +78,7 @@ internal sealed class SewnScene
                 );
         var lines =
             from line in form.Lines
-            where line.Kind != FormLineKind.Fold
+            where line.Kind != FormLineKind.Fold && line.Points[0] < seen
             from pair in line.Points.Zip(line.Points.Skip(1))
             select (Drawn)
                 new DrawnLine(

@@ -60,7 +60,14 @@ const cutAway = [new Plane(new Vector3(-1, 0, 0), 0)]
 /** The sewn cover in three dimensions. Drawn only when something has changed. */
 export default function SewnModel({ sewn, tiles, cordTone, view, held, hold, slid, slide, grip }: Props) {
   const reach = useMemo(() => Math.max(0.05, ...sewn.sheets.map(farthest)), [sewn])
-  const outwards = useMemo(() => sewn.sheets.map(outward), [sewn])
+  // What is tucked goes with the rest of its piece.
+  const outwards = useMemo(
+    () =>
+      sewn.sheets.map((sheet) =>
+        outward(sewn.sheets.find((first) => first.piece === sheet.piece && first.instance === sheet.instance) ?? sheet),
+      ),
+    [sewn],
+  )
   const { made, apart } = view
   const ways = useMemo(
     () =>
@@ -84,7 +91,7 @@ export default function SewnModel({ sewn, tiles, cordTone, view, held, hold, sli
       <directionalLight position={[1.5, 3, 2.5]} intensity={1.7} />
       {sewn.sheets.map((sheet, at) => (
         <SewnSheet
-          key={`${sheet.piece} ${sheet.instance}`}
+          key={at}
           sheet={sheet}
           sewn={sewn}
           tiles={tiles}

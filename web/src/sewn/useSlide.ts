@@ -33,7 +33,6 @@ export function useSlide(item: string, sewn: Sewn | undefined) {
   const hand = useRef<Slid>(undefined)
   const rest = useRef<ReturnType<typeof setTimeout>>(undefined)
   const entered = useRef<{ slid: Slid; of: Sewn | undefined }>(undefined)
-  useEffect(() => () => clearTimeout(rest.current), [])
   const enter = useCallback(async () => {
     clearTimeout(rest.current)
     const now = hand.current
@@ -64,6 +63,12 @@ export function useSlide(item: string, sewn: Sewn | undefined) {
       )
     }
   }, [store, edit, item, sewn])
+  // What was slid by keys is entered when the view is left, too.
+  const last = useRef(enter)
+  useEffect(() => {
+    last.current = enter
+  }, [enter])
+  useEffect(() => () => void last.current(), [])
   /** The print slid so far since the hand took hold of it. */
   const slide = useCallback(
     (to: Slid) => {

@@ -206,6 +206,7 @@ public sealed class ContouredPad : MakeUp
         return new Pattern
         {
             Pieces = [end, wrap],
+            EndFirst = true,
             Seams = seams,
             Uses =
             [

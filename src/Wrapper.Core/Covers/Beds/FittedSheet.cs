@@ -115,6 +115,7 @@ public sealed class FittedSheet : MakeUp
         {
             Grain = reading.Chosen(GrainChoices.Panels),
             MayBeJoined = true,
+            Wraps = new(top.Outline, reading[T].Value),
         };
         List<Seam> seams = [.. sheet.CornerSeams("sheet", 1, "")];
         var hem = sheet.Top.Perimeter.As("hem", "hem perimeter");

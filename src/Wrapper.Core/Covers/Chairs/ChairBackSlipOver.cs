@@ -266,6 +266,8 @@ public sealed class ChairBackSlipOver : MakeUp
             Pieces = pieces,
             Seams = seams,
             Uses = uses,
+            // Each lining face is sewn to the outer one that it lies behind.
+            Tucks = lined ? [Tuck.Behind("lining", 2, "face", 1), Tuck.Behind("lining", 1, "face", 2)] : [],
             Finished =
             [
                 ("finished width", face.Width),

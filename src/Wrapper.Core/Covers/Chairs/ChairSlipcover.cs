@@ -187,6 +187,7 @@ public sealed partial class ChairSlipcover : MakeUp
             Pieces = pieces,
             Seams = seams,
             Uses = uses,
+            Tucks = [.. SlipcoverSeams.Flaps(pieces)],
             Finished =
             [
                 ("tuck-in", TuckIn.Of(reading, ChairSlipcover.C)),

@@ -181,6 +181,7 @@ public sealed class Bolster : MakeUp
         return new Pattern
         {
             Pieces = pieces,
+            EndFirst = true,
             Seams = seams,
             Uses = uses,
             Finished =

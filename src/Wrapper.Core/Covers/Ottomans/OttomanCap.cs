@@ -57,8 +57,7 @@ public sealed class OttomanCap : Ottoman
     public override string Key => "ottoman-cap";
 
     /// <inheritdoc/>
-    public override IReadOnlyList<ShownAs> Shown { get; } =
-    [new("capCorners", "pleated", "boxed", "The pleats of the cap are shown as square corners.")];
+    public override IReadOnlyList<ShownAs> Shown { get; } = [new("capCorners", "pleated", "boxed")];
 
     /// <inheritdoc/>
     public override string Name => "Cap and apron";
@@ -137,6 +136,7 @@ public sealed class OttomanCap : Ottoman
             Pieces = pieces,
             Seams = seams,
             Uses = uses,
+            Tucks = boxed ? [] : [Tuck.FacingPleats("cap", w.Value, l.Value, f.Value)],
             Finished =
             [
                 ("finished width", w),

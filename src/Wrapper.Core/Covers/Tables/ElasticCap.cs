@@ -155,6 +155,7 @@ public sealed partial class ElasticCap : MakeUp
                         : Hem(edge.Name)
             ),
             Grain = reading.Chosen(GrainChoices.Panels),
+            Wraps = new(Outline.Rectangle(wide.Value, deep.Value), Height(reading).Value),
             Note =
                 ObstaclesOf(reading).Count > 0
                     ? "Snip into the inside corners over each obstacle before the edge is turned."

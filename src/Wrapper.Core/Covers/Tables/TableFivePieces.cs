@@ -38,8 +38,7 @@ public sealed class TableFivePieces : TableCover
     public override string Key => "table-five-pieces";
 
     /// <inheritdoc/>
-    public override IReadOnlyList<ShownAs> Shown { get; } =
-    [new("corners", "pleat", "sewn", "The inserts behind the corners are not shown.")];
+    public override IReadOnlyList<ShownAs> Shown { get; } = [new("corners", "pleat", "sewn")];
 
     /// <inheritdoc/>
     public override string Name => "Top and four sides";
@@ -122,6 +121,7 @@ public sealed class TableFivePieces : TableCover
                     .Select(use => Of(use, insert))
             );
         }
+        List<Tuck> tucks = [];
         for (var at = 0; at < 4; at++)
         {
             var ((piece, instance), (next, nextAt)) = (round[at], round[(at + 1) % 4]);
@@ -129,6 +129,17 @@ public sealed class TableFivePieces : TableCover
                 seams.Add(Plain.Join($"corner {at + 1}", (piece, instance, "right"), (next, nextAt, "left"), drop));
             else
             {
+                tucks.Add(
+                    Tuck.BehindCorner(
+                        "insert",
+                        at + 1,
+                        (piece, instance, (piece == "front" ? w : l).Value),
+                        (next, nextAt),
+                        reading[Insert],
+                        drop.Value,
+                        folded: true
+                    )
+                );
                 seams.Add(
                     Plain.Join(
                         $"corner {at + 1}, to the insert",
@@ -152,6 +163,7 @@ public sealed class TableFivePieces : TableCover
             Pieces = pieces,
             Seams = seams,
             Uses = uses,
+            Tucks = tucks,
             Finished = [("finished width", w), ("finished length", l), ("finished drop", drop), ("hem", 2 * (w + l))],
             Steps =
             [

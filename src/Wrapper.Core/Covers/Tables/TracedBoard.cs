@@ -234,6 +234,7 @@ public sealed class TracedBoard : MakeUp
         {
             Allowances = outline.Outline.Edges.ToDictionary(edge => edge.Name, edge => Hem(edge.Name)),
             Grain = reading.Chosen(GrainChoices.Panels),
+            Wraps = new(board.Outline, reading[T].Value + reading[Pad]),
             Note = $"The cord starts and ends at {start}, 1 in (2.5 cm) apart.",
         }.Measured(outline.Width, outline.Depth);
         var round = Working.Of("P", "round the edge as drawn", outline.Outline.Perimeter());
