@@ -192,4 +192,15 @@ public class FormLineCases
         Assert.True(parts.Count > 1);
         Assert.All(parts.Zip(parts.Skip(1)), pair => Assert.Equal(pair.First.To, pair.Second.From));
     }
+
+    // Ties go in at both ends of the back: of a chair pad 18 wide those are half of that to either side.
+    [Fact]
+    public void Ties_hang_at_the_back_posts()
+    {
+        var form = Sewn(Items.Read("knife-edge-pad", JobUnit.Inch, "W=18 | L=16 | T=1 1/2 | ties=4"));
+        var ties = form.Marks.Where(mark => mark.What == "tie").ToList();
+        Assert.Contains(ties, tie => tie.Across < -8 * 25.4 && tie.Back > 6 * 25.4);
+        Assert.Contains(ties, tie => tie.Across > 8 * 25.4 && tie.Back > 6 * 25.4);
+        Assert.Empty(Sewn(Items.Read("knife-edge-pad", JobUnit.Inch, "W=18 | L=16 | T=1 1/2 | ties=0")).Marks);
+    }
 }

@@ -57,6 +57,9 @@ public sealed record Piece
     /// <summary>Marks on the edges.</summary>
     public IReadOnlyList<Notch> Notches { get; init; } = [];
 
+    /// <summary>What is sewn in at an edge without a mark of its own: ties, held to where they go.</summary>
+    public IReadOnlyList<Notch> Attached { get; init; } = [];
+
     /// <summary>Lines inside the piece.</summary>
     public IReadOnlyList<InnerLine> Lines { get; init; } = [];
 

@@ -11,7 +11,9 @@ internal static class FormMarks
         for (var n = 0; n < mesh.Surface.Sheets.Count; n++)
         {
             var (sheet, rim, first) = (mesh.Surface.Sheets[n], mesh.Rims.Sheets[n], mesh.FirstOfRim[n]);
-            foreach (var notch in sheet.Piece.Notches.Where(notch => notch.What.Length > 0))
+            foreach (
+                var notch in sheet.Piece.Notches.Where(notch => notch.What.Length > 0).Concat(sheet.Piece.Attached)
+            )
             {
                 var stitch = sheet.Piece.Stitch;
                 var at = stitch.Edges.ToList().FindIndex(edge => edge.Name == notch.Edge);

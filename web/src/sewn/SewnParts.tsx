@@ -43,7 +43,7 @@ function Slider({ places }: { places: number[] }) {
   )
 }
 
-/** A button, a loop or the end of something, where it is marked. */
+/** A button, a loop, a pair of ties or the end of something, where it is marked. */
 export function SewnMark({ mark }: { mark: Sewn['marks'][number] }) {
   const at = useMemo(() => place(mark.place, 0), [mark])
   if (mark.what === 'button' || mark.what === 'snap')
@@ -59,6 +59,17 @@ export function SewnMark({ mark }: { mark: Sewn['marks'][number] }) {
         <torusGeometry args={[0.011, 0.002, 8, 24]} />
         <meshStandardMaterial color="#f4efe2" roughness={0.8} />
       </mesh>
+    )
+  if (mark.what === 'tie')
+    return (
+      <>
+        {[-1, 1].map((side) => (
+          <mesh key={side} position={[at.x + side * 0.008, at.y - 0.05, at.z]} rotation={[0, 0, side * 0.16]}>
+            <boxGeometry args={[0.012, 0.1, 0.0015]} />
+            <meshStandardMaterial color="#f4efe2" roughness={0.9} />
+          </mesh>
+        ))}
+      </>
     )
   return null
 }

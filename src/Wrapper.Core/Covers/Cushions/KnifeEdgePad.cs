@@ -153,6 +153,15 @@ public sealed class KnifeEdgePad : BoxCushion
             ),
             Grain = reading.Chosen(GrainChoices.Panels),
             TurnedOver = true,
+            // At the back posts: both ends of the back.
+            Attached =
+                reading[Ties] > 0
+                    ?
+                    [
+                        new(seat.Back, Length.Zero) { What = "tie" },
+                        new(seat.Back, outline.LengthOf(seat.Back)) { What = "tie" },
+                    ]
+                    : [],
             Note = "One turned over, or both cut on the double away from the fold.",
         }.Measured(seat.Width, seat.Depth, more: seat.Diagonals(outline));
 
