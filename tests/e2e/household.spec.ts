@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { beginItem, choose, expect, field, measure, pieces, saved, test, toTheShop, told } from './workroom'
+import { beginItem, choose, expect, field, measure, pieces, saved, test, toTheShop, told, pick } from './workroom'
 
 const lay = (page: Page) => page.keyboard.press('Alt+4')
 
@@ -96,8 +96,7 @@ test('obstacles that overlap, a floor that is too near, and a mended cap', async
   await pieces(page, /1a sheet/, 'cut width', '57 3/4 in')
   await expect(page.getByText('Snip into the inside corners over each obstacle')).toBeVisible()
   await page.getByRole('button', { name: 'Add an item' }).click()
-  await page.getByRole('radio', { name: 'Table', exact: true }).check()
-  await page.getByRole('button', { name: 'Measure it' }).click()
+  await pick(page, 'Table')
   await measure(page, { W: '60', L: '36', H: '30', F: '28' })
   await expect(page.getByRole('alert').filter({ hasText: 'lie on the floor' })).toContainText('For example 28')
 })

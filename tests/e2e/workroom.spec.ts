@@ -3,8 +3,7 @@ import { begin, beginCushion, expect, field, saved, test } from './workroom'
 
 test('a make-up of the test host alone is measured, drafted and laid', async ({ page }) => {
   await begin(page, 'Shelf')
-  await page.getByText('Runner mat').click()
-  await page.getByLabel('What it is called here').fill('Top shelf')
+  await page.keyboard.type('runner m')
   await page.keyboard.press('Enter')
   await expect(page.getByText('Along the shelf.')).toBeVisible()
   await page.keyboard.press('a')

@@ -115,7 +115,7 @@ export async function begin(page: Page, name: string, unit: 'in' | 'cm' = 'in') 
     await page.getByLabel('A new job').focus()
   }
   await page.keyboard.press('Enter')
-  await expect(page.getByLabel('What it is called here')).toBeFocused()
+  await expect(page.getByRole('combobox', { name: 'What is covered?' })).toBeFocused()
 }
 
 /** A job with one cushion of these sizes, begun by keyboard; the last field is left. */
@@ -132,11 +132,13 @@ export async function beginCushion(page: Page, name: string, w: string, l: strin
   await expect(page.getByTestId('to-buy')).toBeVisible()
 }
 
-/** Adds the first item of a job: its kind by name, then Enter. */
+/** Picks what is covered by its drawing. */
+export const pick = (page: Page, kind: string) => page.getByRole('option', { name: kind, exact: true }).click()
+
+/** Adds the first item of a job: its kind by its drawing. */
 export async function beginItem(page: Page, job: string, kind: string, unit: 'in' | 'cm' = 'in') {
   await begin(page, job, unit)
-  await page.getByRole('radio', { name: kind, exact: true }).check()
-  await page.getByRole('button', { name: 'Measure it' }).click()
+  await pick(page, kind)
 }
 
 /** Answers a choice beside the measuring drawing. */

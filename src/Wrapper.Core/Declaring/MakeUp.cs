@@ -84,10 +84,7 @@ public abstract class MakeUp
                 choices[choice.Key] = Default(choice, unit);
         var allowances = new Dictionary<string, Entry>(kept.Allowances);
         foreach (var allowance in Allowances)
-            allowances.TryAdd(
-                allowance.Symbol,
-                Entry.Of(unit.IsInches() ? allowance.InchDefault : allowance.MetricDefault, unit)
-            );
+            allowances.TryAdd(allowance.Symbol, Default(allowance, unit));
         return kept with { MakeUp = Key, Choices = choices, Allowances = allowances };
     }
 
@@ -102,6 +99,36 @@ public abstract class MakeUp
                 .ToDictionary(measure => measure.Key, measure => measure.UsualEntry()),
         };
 
+    /// <summary>
+    /// What is answered or allowed otherwise than is usual, of what <paramref name="reading"/> asks: the field, and the
+    /// usual entry. A length that is usual in the unit that it was entered in counts as usual.
+    /// </summary>
+    public IEnumerable<(string Field, Entry Usual)> Changed(Item item, Reading reading, JobUnit unit)
+    {
+        foreach (var choice in Choices)
+        {
+            var field = $"choices.{choice.Key}";
+            if (reading.Asked.Contains(field) && item.Choices.TryGetValue(choice.Key, out var entry))
+                if (!IsUsual(entry, choice.Kind == ChoiceKind.Length, field, of => Default(choice, of)))
+                    yield return (field, Default(choice, unit));
+        }
+        foreach (var allowance in Allowances)
+        {
+            var field = $"allowances.{allowance.Symbol}";
+            if (item.Allowances.TryGetValue(allowance.Symbol, out var entry))
+                if (!IsUsual(entry, isLength: true, field, of => Default(allowance, of)))
+                    yield return (field, Default(allowance, unit));
+        }
+
+        bool IsUsual(Entry entry, bool isLength, string field, Func<JobUnit, Entry> usual) =>
+            entry.Typed.Trim() == usual(entry.Unit).Typed
+            || (
+                isLength
+                && reading.Lengths.TryGetValue(field, out var read)
+                && LengthReader.Read(usual(entry.Unit).Typed, entry.Unit, LengthLimits.Cloth).Length == read
+            );
+    }
+
     private static bool Takes(Choice choice, Entry entry) =>
         choice.Kind != ChoiceKind.Option || choice.Options.Any(option => option.Key == entry.Typed);
 
@@ -109,4 +136,7 @@ public abstract class MakeUp
         choice.Kind == ChoiceKind.Length
             ? Entry.Of(unit.IsInches() ? choice.InchDefault : choice.MetricDefault, unit)
             : new Entry(choice.Default, unit);
+
+    private static Entry Default(AllowanceDeclaration allowance, JobUnit unit) =>
+        Entry.Of(unit.IsInches() ? allowance.InchDefault : allowance.MetricDefault, unit);
 }

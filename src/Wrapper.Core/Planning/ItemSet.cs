@@ -51,6 +51,21 @@ public sealed class ItemSet
     /// <summary>What is measured, in walking order.</summary>
     public IReadOnlyList<SetMeasure> Measures { get; }
 
+    /// <summary>The make-up of its first item at usual sizes.</summary>
+    public string FirstMakeUp =>
+        parts(
+                new SetReading(
+                    this,
+                    JobUnit.Inch,
+                    Counts
+                        .Select(count => (count.Key, Entry: new Entry($"{count.Usual}", JobUnit.Inch)))
+                        .Concat(Measures.Select(measure => (measure.Key, Entry: Entry.Of(measure.Usual, JobUnit.Inch))))
+                        .ToDictionary(pair => pair.Key, pair => pair.Entry)
+                )
+            )
+            .First()
+            .MakeUp;
+
     /// <summary>
     /// The items of the set from what was entered by key, or what cannot be read. Their ids begin with
     /// <paramref name="id"/>, their names with <paramref name="name"/>.

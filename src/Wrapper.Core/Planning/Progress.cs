@@ -12,6 +12,10 @@ public enum StageState
     [JsonStringEnumMemberName("empty")]
     Empty,
 
+    /// <summary>Something is left to do, at it or before it.</summary>
+    [JsonStringEnumMemberName("todo")]
+    ToDo,
+
     /// <summary>Something that is mended at it cannot be right.</summary>
     [JsonStringEnumMemberName("doubt")]
     Doubt,
@@ -23,42 +27,57 @@ public enum StageState
 
 /// <summary>
 /// How far one stage of a job has come; <paramref name="InDoubt"/> counts the items, cloths and problems of the job
-/// that are mended at it.
+/// that are mended at it, <paramref name="Left"/> what is left to do there: sizes to enter, items to draft, cloths to lay
+/// or to buy.
 /// </summary>
-public sealed record StageProgress(Stage Stage, StageState State, int InDoubt);
+public sealed record StageProgress(Stage Stage, StageState State, int InDoubt, int Left);
 
 /// <summary>How far each stage of a job has come, read off its plan.</summary>
 public static class Progress
 {
-    /// <summary>Every stage in working order.</summary>
-    public static IReadOnlyList<StageProgress> Of(Plan plan) =>
-        [.. Enum.GetValues<Stage>().Select(stage => Of(stage, plan))];
+    /// <summary>Every stage in working order; none is done before those that it rests on.</summary>
+    public static IReadOnlyList<StageProgress> Of(Plan plan)
+    {
+        List<StageProgress> stages = [];
+        foreach (var stage in Enum.GetValues<Stage>())
+            stages.Add(Of(stage, plan, stages.All(before => before.State == StageState.Done)));
+        return stages;
+    }
 
-    private static StageProgress Of(Stage stage, Plan plan)
+    private static StageProgress Of(Stage stage, Plan plan, bool ready)
     {
         if (plan.Items.Count == 0)
-            return new(stage, StageState.Empty, 0);
-        var count =
+            return new(stage, StageState.Empty, 0, 0);
+        var doubt =
             stage == Stage.Pieces
                 ? plan.Items.Count(item => item.Draft.Seams is { Holds: false })
                 : plan.Items.Count(item => Here(item.Draft.Problems))
                     + plan.Cloths.Count(cloth => Here(cloth.Problems))
                     + plan.Problems.Count(problem => problem.Stage == stage);
-        var done = stage switch
+        var drafted = plan.Items.Count(item => item.Draft.Pattern is not null);
+        var (done, left) = stage switch
         {
-            Stage.Pieces => plan.Items.Any(item => item.Draft.Pattern is not null),
-            Stage.Lay => plan.Cloths.Any(cloth => cloth.Lay is not null),
-            Stage.Buy => plan.Cloths.Any(cloth => cloth.Buying is not null),
-            _ => true,
+            Stage.Measure => (1, plan.Items.Sum(item => item.Draft.Problems.Count(problem => problem.Missing))),
+            Stage.MakeUp or Stage.Pieces => (drafted, plan.Items.Count - drafted),
+            Stage.Lay => Of(cloth => cloth.Lay is not null),
+            _ => Of(cloth => cloth.Buying is not null),
         };
         return new(
             stage,
-            count > 0 ? StageState.Doubt
-                : done ? StageState.Done
-                : StageState.Empty,
-            count
+            doubt > 0 ? StageState.Doubt
+                : done == 0 ? StageState.Empty
+                : left == 0 && ready ? StageState.Done
+                : StageState.ToDo,
+            doubt,
+            done == 0 ? 0 : left
         );
 
-        bool Here(IEnumerable<Problem> problems) => problems.Any(problem => problem.Stage == stage);
+        bool Here(IEnumerable<Problem> problems) => problems.Any(problem => problem.Stage == stage && !problem.Missing);
+
+        (int, int) Of(Func<ClothPlan, bool> isDone)
+        {
+            var used = plan.Cloths.Where(cloth => cloth.Pieces.Count > 0).ToList();
+            return (used.Count(isDone), used.Count(cloth => !isDone(cloth)));
+        }
     }
 }

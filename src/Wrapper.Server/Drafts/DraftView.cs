@@ -12,7 +12,8 @@ namespace Wrapper.Server.Drafts;
 /// <summary>
 /// One item drafted: what each field was read as, what is wrong, which fields are asked as things stand, what it is cut
 /// from, the measuring sketch, and the pattern unless it is in doubt. <paramref name="Costs"/> says what an answer takes,
-/// by choice and answer, where that can be told.
+/// by choice and answer, where that can be told; <paramref name="Changed"/> what is answered otherwise than is usual, and
+/// the usual entry.
 /// </summary>
 public sealed record DraftView(
     IReadOnlyDictionary<string, LengthView> Fields,
@@ -21,7 +22,8 @@ public sealed record DraftView(
     IReadOnlyList<RoleView> CutFrom,
     SketchView? Sketch,
     PatternView? Pattern,
-    IReadOnlyDictionary<string, IReadOnlyDictionary<string, string>> Costs
+    IReadOnlyDictionary<string, IReadOnlyDictionary<string, string>> Costs,
+    IReadOnlyDictionary<string, Entry> Changed
 )
 {
     /// <summary>The view of <paramref name="plan"/>.</summary>
@@ -47,7 +49,13 @@ public sealed record DraftView(
             plan.Draft is { Pattern: { } pattern, Seams: { } seams }
                 ? PatternView.Of(plan, pattern, seams, unit)
                 : null,
-            CostsOf(plan, drafting, job)
+            CostsOf(plan, drafting, job),
+            reading is null
+                ? new Dictionary<string, Entry>()
+                : drafting
+                    .Find(plan.Item.MakeUp)!
+                    .Changed(plan.Item, reading, unit)
+                    .ToDictionary(pair => pair.Field, pair => pair.Usual)
         );
     }
 

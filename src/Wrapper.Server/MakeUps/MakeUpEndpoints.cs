@@ -22,13 +22,14 @@ public sealed record NewSet(
     IReadOnlyDictionary<string, Entry> Entries
 );
 
-/// <summary>A set that can be begun in one step: what is counted, and what is measured once for all its items.</summary>
+/// <summary>A set that can be begun in one step: what is counted, what is measured once for all its items, and what its first item is.</summary>
 public sealed record SetView(
     string Key,
     string Name,
     string Suits,
     IReadOnlyList<SetCount> Counts,
-    IReadOnlyList<SetMeasureView> Measures
+    IReadOnlyList<SetMeasureView> Measures,
+    string FirstMakeUp
 );
 
 /// <summary>A shared measurement of a set, with a usual size in either unit for an example.</summary>
@@ -52,7 +53,7 @@ internal static class MakeUpEndpoints
 {
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapGet("/make-ups", (Drafting drafting) => drafting.MakeUps.Select(MakeUpView.Of))
+        api.MapGet("/make-ups", (Drafting drafting) => drafting.MakeUps.Select(each => MakeUpView.Of(each, drafting)))
             .WithName("listMakeUps")
             .WithSummary("What each make-up measures and what can be chosen.");
 
@@ -114,6 +115,7 @@ internal static class MakeUpEndpoints
                     LengthPrinter.Finished(measure.Usual, JobUnit.Inch).Text,
                     LengthPrinter.Finished(measure.Usual, JobUnit.Centimetre).Text
                 )),
-            ]
+            ],
+            set.FirstMakeUp
         );
 }

@@ -2,11 +2,12 @@ using Wrapper.Core.Declaring;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Planning;
+using Wrapper.Server.Drafts;
 using Wrapper.Server.Drawings;
 
 namespace Wrapper.Server.MakeUps;
 
-/// <summary>A make-up's declaration, from which the screens are built.</summary>
+/// <summary>A make-up's declaration, from which the screens are built, and its sketch at usual sizes.</summary>
 public sealed record MakeUpView(
     string Key,
     string Name,
@@ -15,11 +16,12 @@ public sealed record MakeUpView(
     IReadOnlyList<MeasureView> Measures,
     IReadOnlyList<ChoiceView> Choices,
     IReadOnlyList<AllowanceView> Allowances,
-    bool MakesCloth
+    bool MakesCloth,
+    SketchView Sketch
 )
 {
     /// <summary>The view of <paramref name="makeUp"/>.</summary>
-    public static MakeUpView Of(MakeUp makeUp) =>
+    public static MakeUpView Of(MakeUp makeUp, Drafting drafting) =>
         new(
             makeUp.Key,
             makeUp.Name,
@@ -52,7 +54,8 @@ public sealed record MakeUpView(
                 )),
             ],
             [.. makeUp.Allowances.Select(a => new AllowanceView(a.Symbol, a.Name))],
-            makeUp.MakesCloth
+            makeUp.MakesCloth,
+            SketchView.Of(makeUp.Sketch(drafting.Draft(makeUp.UsualItem("", "", JobUnit.Inch), JobUnit.Inch).Reading!))
         );
 }
 
@@ -103,17 +106,38 @@ public sealed record ComparisonView(
     int? Minutes,
     string? Time,
     string? Filling,
+    string? Against,
     IReadOnlyList<PieceShape> Shapes
 )
 {
-    /// <summary>The view of one make-up's draft and the cloth that it takes laid alone.</summary>
-    public static ComparisonView Of(
-        MakeUp makeUp,
-        bool current,
-        ItemPlan plan,
-        Core.Lengths.Length? cloth,
+    /// <summary>
+    /// What each takes more or less than the current one: cloth to two places, and time. Null where either is not known.
+    /// </summary>
+    public static IEnumerable<ComparisonView> AgainstCurrent(
+        IReadOnlyList<(ComparisonView View, Length? Cloth)> schools,
         JobUnit unit
     )
+    {
+        var (current, own) = schools.First(school => school.View.Current);
+        return schools.Select(school =>
+            school.View is { Current: false, Minutes: { } minutes }
+            && current.Minutes is { } before
+            && school.Cloth is { } cloth
+            && own is { } taken
+                ? school.View with
+                {
+                    Against =
+                        $"{Signed(cloth - taken)} · {(minutes < before ? "−" : "+")}{Core.Making.Minutes.Text(Math.Abs(minutes - before))}",
+                }
+                : school.View
+        );
+
+        string Signed(Length more) =>
+            more < Length.Zero ? $"−{LengthView.Cloth(-more, unit).Text}" : $"+{LengthView.Cloth(more, unit).Text}";
+    }
+
+    /// <summary>The view of one make-up's draft and the cloth that it takes laid alone.</summary>
+    public static ComparisonView Of(MakeUp makeUp, bool current, ItemPlan plan, Length? cloth, JobUnit unit)
     {
         var pattern = plan.Draft.Pattern;
         var zip = pattern?.Notions.FirstOrDefault(notion => notion.Key == "zip")?.Length;
@@ -130,6 +154,7 @@ public sealed record ComparisonView(
             pattern is null ? null : Core.Making.Minutes.Of(pattern),
             pattern is null ? null : Core.Making.Minutes.Text(Core.Making.Minutes.Of(pattern)),
             pattern is null ? null : Core.Making.Filling.Of(pattern),
+            null,
             [
                 .. (pattern?.Pieces ?? []).Select(piece => new PieceShape(
                     piece.Quantity,

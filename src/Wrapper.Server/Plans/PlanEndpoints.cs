@@ -193,24 +193,39 @@ internal static class PlanEndpoints
                                 ]);
                             // Schools that fit the item come first; the others say why they do not.
                             return TypedResults.Ok(
-                                drafting
-                                    .MakeUps.Where(makeUp => makeUp.Family == current.Family)
-                                    .Select(makeUp =>
-                                    {
-                                        cancel.ThrowIfCancellationRequested();
-                                        var tried =
-                                            makeUp.Key == current.Key
-                                                ? item
-                                                : makeUp.NewItem(item.Id, item.Name, request.Job.Unit, item);
-                                        var plan = ItemPlan.Of(tried, 1, drafting, request.Job);
-                                        return ComparisonView.Of(
-                                            makeUp,
-                                            makeUp.Key == current.Key,
-                                            plan,
-                                            plan.Alone(request.Job, cancel),
-                                            request.Job.Unit
-                                        );
-                                    })
+                                ComparisonView
+                                    .AgainstCurrent(
+                                        [
+                                            .. drafting
+                                                .MakeUps.Where(makeUp => makeUp.Family == current.Family)
+                                                .Select(makeUp =>
+                                                {
+                                                    cancel.ThrowIfCancellationRequested();
+                                                    var tried =
+                                                        makeUp.Key == current.Key
+                                                            ? item
+                                                            : makeUp.NewItem(
+                                                                item.Id,
+                                                                item.Name,
+                                                                request.Job.Unit,
+                                                                item
+                                                            );
+                                                    var plan = ItemPlan.Of(tried, 1, drafting, request.Job);
+                                                    var cloth = plan.Alone(request.Job, cancel);
+                                                    return (
+                                                        ComparisonView.Of(
+                                                            makeUp,
+                                                            makeUp.Key == current.Key,
+                                                            plan,
+                                                            cloth,
+                                                            request.Job.Unit
+                                                        ),
+                                                        cloth
+                                                    );
+                                                }),
+                                        ],
+                                        request.Job.Unit
+                                    )
                                     .OrderBy(school => school.Problems.Count > 0)
                                     .ToList()
                             );

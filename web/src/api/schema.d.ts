@@ -756,6 +756,7 @@ export interface components {
             minutes: null | number;
             time: null | string;
             filling: null | string;
+            against: null | string;
             shapes: components["schemas"]["PieceShape"][];
         };
         /** @description Shows a measure or a choice only while another choice has one of these answers. */
@@ -786,7 +787,8 @@ export interface components {
         /**
          * @description One item drafted: what each field was read as, what is wrong, which fields are asked as things stand, what it is cut
          *     from, the measuring sketch, and the pattern unless it is in doubt. Costs says what an answer takes,
-         *     by choice and answer, where that can be told.
+         *     by choice and answer, where that can be told; Changed what is answered otherwise than is usual, and
+         *     the usual entry.
          */
         DraftView: {
             fields: {
@@ -801,6 +803,9 @@ export interface components {
                 [key: string]: {
                     [key: string]: string;
                 };
+            };
+            changed: {
+                [key: string]: components["schemas"]["Entry"];
             };
         };
         /**
@@ -1132,7 +1137,7 @@ export interface components {
             from: number;
             pile: boolean;
         };
-        /** @description A make-up's declaration, from which the screens are built. */
+        /** @description A make-up's declaration, from which the screens are built, and its sketch at usual sizes. */
         MakeUpView: {
             key: string;
             name: string;
@@ -1142,6 +1147,7 @@ export interface components {
             choices: components["schemas"]["ChoiceView"][];
             allowances: components["schemas"]["AllowanceView"][];
             makesCloth: boolean;
+            sketch: components["schemas"]["SketchView"];
         };
         /**
          * @description How a piece is matched to the repeat of its cloth.
@@ -1388,6 +1394,8 @@ export interface components {
             position: number;
             reason: string;
             example: string;
+            /** @description Whether it is only a size that is not entered yet: left to do, and nothing that anybody got wrong. */
+            missing: boolean;
             /** @description The stage at which it is mended; of an item's own fields, the one that they are entered at. */
             stage: components["schemas"]["Stage"];
         };
@@ -1579,13 +1587,14 @@ export interface components {
             length: components["schemas"]["LengthView"];
             curve: null | components["schemas"]["SetCurveView"];
         };
-        /** @description A set that can be begun in one step: what is counted, and what is measured once for all its items. */
+        /** @description A set that can be begun in one step: what is counted, what is measured once for all its items, and what its first item is. */
         SetView: {
             key: string;
             name: string;
             suits: string;
             counts: components["schemas"]["SetCount"][];
             measures: components["schemas"]["SetMeasureView"][];
+            firstMakeUp: string;
         };
         /**
          * @description The figures by which a piece's cut line is chalked: corners from the squared lower edge of its box, sides, curves,
@@ -1771,19 +1780,22 @@ export interface components {
         Stage: "measure" | "make-up" | "pieces" | "lay" | "buy";
         /**
          * @description How far one stage of a job has come; InDoubt counts the items, cloths and problems of the job
-         *     that are mended at it.
+         *     that are mended at it, Left what is left to do there: sizes to enter, items to draft, cloths to lay
+         *     or to buy.
          */
         StageProgress: {
             stage: components["schemas"]["Stage"];
             state: components["schemas"]["StageState"];
             /** Format: int32 */
             inDoubt: number;
+            /** Format: int32 */
+            left: number;
         };
         /**
          * @description How far a stage has come.
          * @enum {unknown}
          */
-        StageState: "empty" | "doubt" | "done";
+        StageState: "empty" | "todo" | "doubt" | "done";
         /** @description A making step: what to do, the seams sewn in it, and what can do harm in it. */
         StepView: {
             text: string;

@@ -1,59 +1,55 @@
-import { Button, Input, Radio } from 'antd'
+import { clsx } from 'clsx'
+import { Button, Input } from 'antd'
 import { useQuery } from '@tanstack/react-query'
-import { useState } from 'react'
+import { useRef, useState, type KeyboardEvent } from 'react'
 import { answer, api, newId, Refused, type Item, type Problem } from '../api/client'
 import { Dialog } from '../parts/Dialog'
 import { usePicture } from '../parts/picture'
+import { SketchDrawing } from '../parts/SketchDrawing'
+import { foundKinds, keepKind, kindsOf, lastKinds, type Kind } from './kinds'
 import { SetFields } from './SetFields'
 import { useDocument, useEdit, useScene } from './scene'
 import s from './AddItem.module.css'
 
-// Sets stand among the kinds; this tells them apart.
-const setOf = (kind: string) => (kind.startsWith('set:') ? kind.slice(4) : undefined)
-
-/** Asks what is covered and what it is called; everything else is asked on the drawing. Of a set what its items share is asked here. */
+/** Asks what is covered, found by typing or picked by its drawing; of a set what its items share is asked here too. */
 export function AddItem({ close }: { close: () => void }) {
   const jobCloths = useScene((scene) => scene.job.document.cloths)
-  const jobDocument = useDocument()
+  const { unit } = useDocument()
   const editJob = useEdit()
   const makeUps = useScene((scene) => scene.makeUps)
   const takeInHand = useScene((scene) => scene.takeInHand)
   const go = useScene((scene) => scene.go)
-  // Families with many schools first: they are asked for most.
-  const schools = (name: string) => makeUps.filter((makeUp) => makeUp.family === name).length
-  const families = [...new Map(makeUps.map((makeUp) => [makeUp.family, makeUp])).values()].sort(
-    (a, b) => schools(b.family) - schools(a.family),
-  )
   const sets = useQuery({
     queryKey: ['sets'],
     queryFn: () => answer(api.GET('/api/sets')),
     staleTime: Infinity,
   })
-  const [picked, setFamily] = useState<string>()
-  const family = picked ?? families[0]?.family ?? ''
+  const [last] = useState(lastKinds)
+  const [sought, setSought] = useState('')
+  const [at, setAt] = useState(0)
+  const [set, setSet] = useState<Kind>()
   const [name, setName] = useState('')
-  const [problem, setProblem] = useState('')
-  const set = sets.data?.find((each) => each.key === setOf(family))
   // Of each set by itself: sets have letters in common.
   const [typed, setTyped] = useState<Record<string, Record<string, string>>>({})
   const [wrong, setWrong] = useState<Problem[]>([])
-  const add = async () => {
-    const makeUp = makeUps.find((each) => each.family === family)
-    const { unit } = jobDocument
-    const begin = async (): Promise<Item[]> => {
-      if (set) {
-        const entries = Object.fromEntries(
-          Object.entries(typed[set.key] ?? {}).map(([key, text]) => [key, { typed: text, unit }]),
-        )
-        const body = { set: set.key, id: newId(), name: name.trim() || (set.name.split(' ')[0] ?? ''), unit, entries }
-        return answer(api.POST('/api/sets', { body }))
-      }
-      if (!makeUp) return []
-      const body = { id: newId(), name: name.trim() || family, makeUp: makeUp.key, unit, from: null }
+  const [problem, setProblem] = useState('')
+  const list = useRef<HTMLDivElement>(null)
+  const kinds = foundKinds(kindsOf(makeUps, sets.data ?? [], last), sought)
+  const begin = async (kind: Kind): Promise<Item[]> => {
+    const { makeUp, set } = kind
+    if (!set) {
+      const body = { id: newId(), name: kind.name, makeUp: makeUp.key, unit, from: null }
       return [await answer(api.POST('/api/items', { body }))]
     }
+    const entries = Object.fromEntries(
+      Object.entries(typed[set.key] ?? {}).map(([key, text]) => [key, { typed: text, unit }]),
+    )
+    const body = { set: set.key, id: newId(), name: name.trim() || (set.name.split(' ')[0] ?? ''), unit, entries }
+    return answer(api.POST('/api/sets', { body }))
+  }
+  const add = async (kind: Kind) => {
     try {
-      const begun = await begin()
+      const begun = await begin(kind)
       if (!begun[0]) return
       const cloth =
         jobCloths.length > 0
@@ -63,6 +59,7 @@ export function AddItem({ close }: { close: () => void }) {
         items.push(...begun)
         if (cloth) cloths.push(cloth)
       })
+      keepKind(kind.name)
       takeInHand(begun[0].id)
       go('measure')
       close()
@@ -74,80 +71,130 @@ export function AddItem({ close }: { close: () => void }) {
       )
     }
   }
-  return (
-    <Dialog
-      title="What is covered?"
-      close={close}
-      footer={
-        <Button type="primary" htmlType="submit" form="add-item">
-          {set ? 'Begin them all' : 'Measure it'}
-        </Button>
-      }
-    >
-      <form
-        id="add-item"
-        className={s.ask}
-        onSubmit={(event) => {
-          event.preventDefault()
-          void add()
-        }}
+  // Of a set something is asked first; all else is asked on the drawing.
+  const pick = (kind: Kind | undefined) => {
+    if (kind?.set) {
+      setSet(kind)
+      setWrong([])
+    } else if (kind) void add(kind)
+  }
+  const move = (event: KeyboardEvent<HTMLInputElement>) => {
+    const tops = [...(list.current?.children ?? [])].map((each) => (each as HTMLElement).offsetTop)
+    const across = Math.max(1, tops.filter((top) => top === tops[0]).length)
+    const step = { ArrowDown: across, ArrowUp: -across, ArrowRight: 1, ArrowLeft: -1 }[event.key]
+    // Among letters the arrows to the side move in what is typed.
+    if (step === undefined || (Math.abs(step) === 1 && across > 1 && sought !== '')) return
+    event.preventDefault()
+    const next = Math.min(Math.max(at + step, 0), kinds.length - 1)
+    setAt(next)
+    list.current?.children[next]?.scrollIntoView({ block: 'nearest' })
+  }
+  const begun = set?.set
+  if (set && begun)
+    return (
+      <Dialog
+        key="set"
+        title={set.name}
+        close={() => setSet(undefined)}
+        footer={
+          <Button type="primary" htmlType="submit" form="add-item">
+            Begin them all
+          </Button>
+        }
       >
-        <fieldset>
-          <legend className="unseen">Kind</legend>
-          <Radio.Group
-            name="family"
-            value={family}
-            onChange={(event) => {
-              setFamily(event.target.value as string)
-              setWrong([])
-            }}
-          >
-            {families.map((each) => (
-              <Radio key={each.family} value={each.family}>
-                <Usual makeUp={each.key} />
-                <span>{each.family}</span>
-              </Radio>
-            ))}
-            {sets.data?.map((each) => (
-              <Radio key={each.key} value={`set:${each.key}`} title={each.suits}>
-                {each.name}
-              </Radio>
-            ))}
-          </Radio.Group>
-        </fieldset>
-        <label htmlFor="item-name">What it is called here</label>
-        <Input
-          id="item-name"
-          data-first
-          value={name}
-          placeholder="Window bench, left"
-          maxLength={80}
-          onChange={(event) => setName(event.currentTarget.value)}
-        />
-        {set && (
+        <form
+          id="add-item"
+          className={s.ask}
+          onSubmit={(event) => {
+            event.preventDefault()
+            void add(set)
+          }}
+        >
+          <p>{begun.suits}</p>
+          <label htmlFor="set-name">What it is called here</label>
+          <Input
+            id="set-name"
+            data-first
+            value={name}
+            placeholder="Window corner"
+            maxLength={80}
+            onChange={(event) => setName(event.currentTarget.value)}
+          />
           <SetFields
-            set={set}
-            unit={jobDocument.unit}
-            typed={typed[set.key] ?? {}}
+            set={begun}
+            unit={unit}
+            typed={typed[begun.key] ?? {}}
             type={(key, text) => {
-              setTyped((old) => ({ ...old, [set.key]: { ...old[set.key], [key]: text } }))
+              setTyped((old) => ({ ...old, [begun.key]: { ...old[begun.key], [key]: text } }))
               setWrong((old) => old.filter((each) => each.field !== key))
             }}
             problems={wrong}
           />
-        )}
+          {problem && (
+            <p className="problem" role="alert">
+              {problem}
+            </p>
+          )}
+        </form>
+      </Dialog>
+    )
+  return (
+    <Dialog key="kinds" title="What is covered?" close={close}>
+      <div className={s.ask}>
+        <Input
+          data-first
+          role="combobox"
+          aria-label="What is covered?"
+          aria-expanded
+          aria-controls="kinds"
+          aria-activedescendant={kinds[at] && `kind-${at}`}
+          value={sought}
+          placeholder="Type a few letters, or pick"
+          autoComplete="off"
+          maxLength={40}
+          onChange={(event) => {
+            setSought(event.currentTarget.value)
+            setAt(0)
+          }}
+          onKeyDown={(event) => {
+            if (event.key === 'Enter') {
+              event.preventDefault()
+              pick(kinds[at])
+            } else move(event)
+          }}
+        />
+        <div className={s.kinds} id="kinds" role="listbox" aria-label="Kinds" ref={list}>
+          {kinds.map((kind, n) => (
+            <div
+              key={kind.name}
+              id={`kind-${n}`}
+              className={clsx(s.kind, n === at && s.picked)}
+              role="option"
+              aria-selected={n === at}
+              onClick={() => pick(kind)}
+            >
+              <Drawn kind={kind} />
+              <span>{kind.name}</span>
+            </div>
+          ))}
+        </div>
+        {kinds.length === 0 && <p>Nothing here is called so. Clear it to see all kinds.</p>}
         {problem && (
           <p className="problem" role="alert">
             {problem}
           </p>
         )}
-      </form>
+      </div>
     </Dialog>
   )
 }
 
-// The first make-up of a kind at usual sizes.
-function Usual({ makeUp }: { makeUp: string }) {
-  const picture = usePicture(`/api/make-ups/${makeUp}/sewn.png`)
-  return <span className={s.usual}>{picture && <img src={picture} alt="" />}</span>
+// Its measuring sketch at usual sizes, until it is there sewn.
+function Drawn({ kind: { makeUp, set } }: { kind: Kind }) {
+  const picture = usePicture(`/api/make-ups/${makeUp.key}/sewn.png`)
+  return (
+    <span className={clsx(s.drawn, set && s.several)}>
+      {picture ? <img src={picture} alt="" /> : <SketchDrawing sketch={makeUp.sketch} />}
+    </span>
+  )
 }

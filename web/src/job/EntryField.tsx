@@ -14,13 +14,15 @@ interface Props {
   ref?: Ref<InputRef>
   onFocus?: () => void
   onEnter?: () => void
+  /** Asked for by " on a size that stands there: among what is being typed it is an inch. */
+  onDitto?: () => void
 }
 
 /**
  * One length (or other entry): what was typed while the hand is on it, what it was read as otherwise; a problem stands beside it
  * and clears nothing.
  */
-export function EntryField({ label, name, state, write, unit, bare, ref, onFocus, onEnter }: Props) {
+export function EntryField({ label, name, state, write, unit, bare, ref, onFocus, onEnter, onDitto }: Props) {
   const id = useId()
   const [focused, setFocused] = useState(false)
   // A size typed in the other unit is edited as it reads in this one, until it is typed anew.
@@ -32,7 +34,9 @@ export function EntryField({ label, name, state, write, unit, bare, ref, onFocus
     selecting.current?.select()
     selecting.current = null
   }, [focused])
-  const { entry, read, problem } = state
+  const { entry, read } = state
+  // What is not entered yet is nobody's mistake.
+  const problem = state.problem?.missing ? undefined : state.problem
   const shown = read && !problem ? read.text : (entry?.typed ?? '')
   const text = focused ? (converted ?? entry?.typed ?? '') : shown
   const wordless = unit === '' || (!focused && read !== undefined)
@@ -68,6 +72,11 @@ export function EntryField({ label, name, state, write, unit, bare, ref, onFocus
           if (event.key === 'Enter' && onEnter) {
             event.preventDefault()
             onEnter()
+          }
+          const { value, selectionStart, selectionEnd } = event.currentTarget
+          if (event.key === '"' && onDitto && value !== '' && selectionStart === 0 && selectionEnd === value.length) {
+            event.preventDefault()
+            onDitto()
           }
         }}
       />

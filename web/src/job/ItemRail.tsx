@@ -42,7 +42,8 @@ const RailItem = memo(function RailItem({ id, number, widest }: { id: string; nu
   const name = useScene((scene) => itemOf(scene, number, id)?.name)
   const quantity = useScene((scene) => itemOf(scene, number, id)?.quantity)
   const sketch = useScene((scene) => draftOf(scene, number, id)?.sketch)
-  const doubt = useScene((scene) => (draftOf(scene, number, id)?.problems.length ?? 0) > 0)
+  const doubt = useScene((scene) => draftOf(scene, number, id)?.problems.some((each) => !each.missing) ?? false)
+  const left = useScene((scene) => draftOf(scene, number, id)?.problems.filter((each) => each.missing).length ?? 0)
   const picture = useItemPicture(id)
   const inHand = useScene((scene) => scene.item?.id === id)
   const takeInHand = useScene((scene) => scene.takeInHand)
@@ -53,12 +54,16 @@ const RailItem = memo(function RailItem({ id, number, widest }: { id: string; nu
           <b>{number}</b> {name}
           {quantity !== '1' && <span> × {quantity}</span>}
         </span>
-        {picture && !doubt ? (
+        {picture && !doubt && left === 0 ? (
           <img className={s.picture} src={picture} alt="" />
         ) : (
           sketch && <SketchDrawing sketch={sketch} share={sketch.box.width / widest} />
         )}
-        {doubt && <span className={s.doubt}>in doubt</span>}
+        {doubt ? (
+          <span className={s.doubt}>to check</span>
+        ) : (
+          left > 0 && <span>{left === 1 ? '1 size to go' : `${left} sizes to go`}</span>
+        )}
       </button>
     </li>
   )

@@ -14,13 +14,21 @@ export const TapeBar = memo(function TapeBar({ stage }: { stage: StageKey }) {
     <nav className={s.tape} aria-label="Stages">
       <ol style={{ ['--drawn' as string]: `${(far / stages.length) * 100}%` }}>
         {stages.map((each, at) => {
-          const { state = 'empty', inDoubt } = states[at] ?? {}
+          const { state = 'empty', inDoubt = 0, left = 0 } = states[at] ?? {}
           return (
             <li key={each.key} className={s[state]}>
               <Link to={`/jobs/${id}/${each.key}`} aria-current={each.key === stage ? 'step' : undefined}>
                 <span className={s.mark}>{at + 1}</span>
                 <span className={s.name}>{each.name}</span>
-                <span className={s.state}>{state === 'doubt' ? `${inDoubt} in doubt` : state}</span>
+                <span className={s.state}>
+                  {state === 'doubt'
+                    ? `${inDoubt} to check`
+                    : state === 'todo'
+                      ? left > 0
+                        ? `${left} to do`
+                        : 'so far'
+                      : state}
+                </span>
               </Link>
             </li>
           )

@@ -1,23 +1,20 @@
-import { clsx } from 'clsx'
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { Button, Radio } from 'antd'
 import { memo, useDeferredValue } from 'react'
-import { answer, api, unitWord, type Choice, type Comparison } from '../../api/client'
+import { answer, api, unitWord, type Choice, type Comparison, type MakeUp as MakeUpDeclared } from '../../api/client'
 import { EntryField } from '../../job/EntryField'
+import { Folded } from '../../parts/Folded'
 import { identity } from '../../parts/identity'
 import { Shapes } from '../../parts/Shapes'
 import { draftInHand, useAsked, useDocument, useEditItem, useScene, useSceneStore, useUnit } from '../../job/scene'
 import { useItemPicture } from '../../sewn/useItemPicture'
 import { useItemField } from '../../job/useItemField'
 import s from './make-up.module.css'
-import drawn from '../../parts/drawing.module.css'
 
-/** The schools side by side with what each takes, then what can be chosen within the one in hand. */
+/** The schools side by side, the one in hand large with its pieces, and in a line each what can be chosen within it. */
 export default function MakeUp() {
   const makeUp = useScene(({ makeUps, item }) => makeUps.find((each) => each.key === item?.makeUp))
-  const remarks = useScene((scene) => draftInHand(scene)?.pattern?.remarks)
-  const steps = useScene((scene) => draftInHand(scene)?.pattern?.steps)
-  const works = useScene((scene) => draftInHand(scene)?.pattern?.works)
+  const id = useScene((scene) => scene.item?.id)
   const asked = useAsked()
   if (!makeUp) return null
   const shown = makeUp.choices.filter((choice) => !choice.onMeasure && asked('choices', choice.key))
@@ -25,70 +22,70 @@ export default function MakeUp() {
   return (
     <>
       <Schools />
-      {remarks && remarks.length > 0 && (
-        <ul className={s.remarks}>
-          {remarks.map((remark) => (
-            <li key={remark.text} className={remark.caution ? s.caution : undefined}>
-              {remark.caution && <b>Take care. </b>}
-              {remark.text}
-            </li>
-          ))}
-        </ul>
-      )}
-      <div className={s.groups}>
+      <section className={s.answers} aria-label="What can be chosen">
         {groups.map((group) => (
-          <fieldset key={group} className={s.group}>
-            <legend>{group}</legend>
-            {shown
-              .filter((choice) => choice.group === group)
-              .map((choice) => (
-                <ChoiceField key={choice.key} choice={choice} />
-              ))}
-          </fieldset>
+          <Group key={`${id}/${group}`} name={group} choices={shown.filter((choice) => choice.group === group)} />
         ))}
-        <fieldset className={s.group}>
-          <legend>Allowances</legend>
-          {makeUp.allowances.map((allowance) => (
-            <AllowanceField key={allowance.symbol} symbol={allowance.symbol} name={allowance.name} />
-          ))}
-          <p className="note">An edge can have an allowance of its own: see Pieces.</p>
-        </fieldset>
-      </div>
-      {steps && (
-        <section className={s.steps}>
-          <h2>Making order</h2>
-          <ol>
-            {steps.map((step) => (
-              <li key={step.text}>
-                {step.text}
-                {step.cautions.map((caution) => (
-                  <p key={caution} className={s.caution}>
-                    <b>Take care. </b>
-                    {caution}
-                  </p>
-                ))}
-              </li>
-            ))}
-          </ol>
-          {works && (
-            <table className={s.works}>
-              <caption>Time for one</caption>
-              <tbody>
-                {works.map((work) => (
-                  <tr key={work.name}>
-                    <th scope="row">{work.name}</th>
-                    <td>{work.time}</td>
-                    <td className="note">{work.over}</td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-          )}
-        </section>
-      )}
+        <Allowances key={`${id}/allowances`} allowances={makeUp.allowances} />
+        <Cautions />
+        <MakingOrder />
+      </section>
     </>
   )
 }
+
+// What stands in the pattern beside its sizes; cautions are never folded away.
+const Cautions = memo(function Cautions() {
+  const remarks = useScene((scene) => draftInHand(scene)?.pattern?.remarks)
+  if (!remarks?.length) return null
+  return (
+    <ul className={s.remarks}>
+      {remarks.map((remark) => (
+        <li key={remark.text} className={remark.caution ? s.caution : undefined}>
+          {remark.caution && <b>Take care. </b>}
+          {remark.text}
+        </li>
+      ))}
+    </ul>
+  )
+})
+
+const MakingOrder = memo(function MakingOrder() {
+  const steps = useScene((scene) => draftInHand(scene)?.pattern?.steps)
+  const works = useScene((scene) => draftInHand(scene)?.pattern?.works)
+  if (!steps) return null
+  return (
+    <Folded className={s.steps} summary={`Making order · ${steps.length} steps`}>
+      <ol>
+        {steps.map((step) => (
+          <li key={step.text}>
+            {step.text}
+            {step.cautions.map((caution) => (
+              <p key={caution} className={s.caution}>
+                <b>Take care. </b>
+                {caution}
+              </p>
+            ))}
+          </li>
+        ))}
+      </ol>
+      {works && (
+        <table className={s.works}>
+          <caption>Time for one</caption>
+          <tbody>
+            {works.map((work) => (
+              <tr key={work.name}>
+                <th scope="row">{work.name}</th>
+                <td>{work.time}</td>
+                <td className="note">{work.over}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </Folded>
+  )
+})
 
 const Schools = memo(function Schools() {
   const id = useScene((scene) => scene.item?.id)
@@ -100,11 +97,17 @@ const Schools = memo(function Schools() {
     enabled: id !== undefined,
     gcTime: 10_000,
   })
+  const current = compared.data?.find((school) => school.current)
   return (
     <section className={s.schools} aria-label="Make-ups">
-      {compared.data?.map((school) => (
-        <School key={school.makeUp} id={id ?? ''} school={school} />
-      ))}
+      {(compared.data?.length ?? 0) > 1 && (
+        <ol>
+          {compared.data?.map((school) => (
+            <School key={school.makeUp} id={id ?? ''} school={school} />
+          ))}
+        </ol>
+      )}
+      {current && <InHand id={id ?? ''} school={current} />}
     </section>
   )
 })
@@ -123,46 +126,144 @@ const School = memo(function School({ id, school }: { id: string; school: Compar
     )
     editItem('', item.id, (old) => void Object.assign(old, changed))
   }
-  const row = (name: string, value: string | number | null | undefined) =>
-    value != null && (
-      <tr>
-        <th scope="row">{name}</th>
-        <td>{value}</td>
-      </tr>
-    )
+  const refused = school.problems.find((problem) => !problem.missing)
   return (
-    <article className={clsx(s.school, school.current && s.current)}>
-      <h2>{school.name}</h2>
-      <div className={drawn.slate}>
-        {picture ? <img className={s.sewn} src={picture} alt="" /> : <Shapes shapes={school.shapes} />}
-      </div>
-      <p>{school.suits}</p>
-      {school.problems.map((problem) => (
-        <p key={problem.field} className="problem">
-          {problem.reason}. <span>For example {problem.example}.</span>
-        </p>
-      ))}
-      <table>
-        <tbody>
-          {row('Cloth, laid alone', school.cloth?.text)}
-          {row('Stitching', school.seamLength?.text)}
-          {row('Zip', school.zip?.text)}
-          {row('Pieces', school.pieces)}
-          {row('Time', school.time)}
-          {row('Filling', school.filling)}
-        </tbody>
-      </table>
-      <Button
-        block
-        type={school.current ? 'primary' : 'default'}
-        aria-pressed={school.current}
-        onClick={() => void choose()}
-      >
-        {school.current ? 'In hand' : `Choose ${school.name.toLowerCase()}`}
-      </Button>
-    </article>
+    <li>
+      <button type="button" aria-pressed={school.current} onClick={() => void choose()}>
+        <span className={s.small}>{picture ? <img src={picture} alt="" /> : <Shapes shapes={school.shapes} />}</span>
+        <b>{school.name}</b>
+        <span>{school.current ? 'chosen' : (school.against ?? (refused ? 'not for this one' : ''))}</span>
+      </button>
+    </li>
   )
 })
+
+// The school that is chosen: sewn, its pieces on the table beside it, and what it takes.
+function InHand({ id, school }: { id: string; school: Comparison }) {
+  const picture = useItemPicture(id, school.makeUp)
+  const go = useScene((scene) => scene.go)
+  const measures = useScene(({ makeUps, item }) => makeUps.find((each) => each.key === item?.makeUp)?.measures)
+  const missing = school.problems.filter((problem) => problem.missing)
+  const facts = [
+    ['cloth, laid alone', school.cloth?.text],
+    ['stitching', school.seamLength?.text],
+    ['zip', school.zip?.text],
+    ['pieces', school.pieces],
+    ['time', school.time],
+    ['filling', school.filling],
+  ] as const
+  return (
+    <article className={s.inHand} aria-label={school.name}>
+      <div className={s.large}>
+        {picture && <img src={picture} alt={`${school.name}, sewn`} />}
+        <Shapes shapes={school.shapes} />
+      </div>
+      <p>{school.suits}</p>
+      {missing.length > 0 && (
+        <p>
+          To be measured first:{' '}
+          {missing
+            .map(({ field }) => measures?.find(({ key }) => field === `measures.${key}`)?.name ?? field)
+            .join(', ')}
+          . <Button onClick={() => go('measure')}>Measure</Button>
+        </p>
+      )}
+      {school.problems
+        .filter((problem) => !problem.missing)
+        .map((problem) => (
+          <p key={problem.field} className="problem">
+            {problem.reason}. <span>For example {problem.example}.</span>
+          </p>
+        ))}
+      <dl className={s.facts}>
+        {facts.map(
+          ([name, value]) =>
+            value != null && (
+              <div key={name}>
+                <dt>{name}</dt>
+                <dd>{value}</dd>
+              </div>
+            ),
+        )}
+      </dl>
+    </article>
+  )
+}
+
+// What is answered in one line, and whether that is usual; its choices when it is opened.
+const Group = memo(function Group({ name, choices }: { name: string; choices: Choice[] }) {
+  const said = useScene(({ item }) =>
+    choices
+      .map((choice) => {
+        const typed = item?.choices[choice.key]?.typed ?? choice.default
+        const answered = choice.options.find((option) => option.key === typed)?.name ?? typed
+        return choice.name === name ? answered : `${choice.name.toLowerCase()}: ${answered.toLowerCase()}`
+      })
+      .join(' · '),
+  )
+  const changed = useScene((scene) =>
+    choices.some((choice) => draftInHand(scene)?.changed[`choices.${choice.key}`] !== undefined),
+  )
+  const wrong = useScene(
+    (scene) =>
+      draftInHand(scene)?.problems.some((each) => choices.some((choice) => each.field === `choices.${choice.key}`)) ??
+      false,
+  )
+  return (
+    <Folded
+      className={s.group}
+      asked={wrong}
+      summary={
+        <>
+          <b>{name}</b> <span>{said}</span> <Usual changed={changed} />
+        </>
+      }
+    >
+      {choices.map((choice) => (
+        <ChoiceField key={choice.key} choice={choice} />
+      ))}
+    </Folded>
+  )
+})
+
+const Allowances = memo(function Allowances({ allowances }: { allowances: MakeUpDeclared['allowances'] }) {
+  const said = useScene(({ item }) =>
+    allowances.map(({ symbol }) => `${symbol} ${item?.allowances[symbol]?.typed ?? ''}`).join(' · '),
+  )
+  const changed = useScene((scene) =>
+    allowances.some(({ symbol }) => draftInHand(scene)?.changed[`allowances.${symbol}`] !== undefined),
+  )
+  const wrong = useScene(
+    (scene) => draftInHand(scene)?.problems.some((each) => each.field.startsWith('allowances.')) ?? false,
+  )
+  return (
+    <Folded
+      className={s.group}
+      asked={wrong}
+      summary={
+        <>
+          <b>Allowances</b> <span>{said}</span> <Usual changed={changed} />
+        </>
+      }
+    >
+      {allowances.map((allowance) => (
+        <AllowanceField key={allowance.symbol} symbol={allowance.symbol} name={allowance.name} />
+      ))}
+      <p className="note">An edge can have an allowance of its own: see Pieces.</p>
+    </Folded>
+  )
+})
+
+const Usual = ({ changed }: { changed: boolean }) => (
+  <em className={changed ? s.changed : undefined}>{changed ? 'changed' : 'usual'}</em>
+)
+
+// Puts back what is usual, where something else stands.
+function PutBack({ map, name }: { map: 'choices' | 'allowances'; name: string }) {
+  const { field, write } = useItemField(map, name)
+  const usual = useScene((scene) => draftInHand(scene)?.changed[field]?.typed)
+  return usual === undefined ? null : <Button onClick={() => write(usual, '')}>Put back what is usual</Button>
+}
 
 const ChoiceField = memo(function ChoiceField({ choice }: { choice: Choice }) {
   const jobUnit = useUnit()
@@ -179,6 +280,7 @@ const ChoiceField = memo(function ChoiceField({ choice }: { choice: Choice }) {
           unit={choice.kind === 'length' ? unitWord(jobUnit) : ''}
         />
         {choice.note && <p className="note">{choice.note}</p>}
+        <PutBack map="choices" name={choice.key} />
       </div>
     )
   return (
@@ -197,6 +299,7 @@ const ChoiceField = memo(function ChoiceField({ choice }: { choice: Choice }) {
           </Radio>
         ))}
       </Radio.Group>
+      <PutBack map="choices" name={choice.key} />
     </div>
   )
 })
@@ -205,16 +308,19 @@ const AllowanceField = memo(function AllowanceField({ symbol, name }: { symbol: 
   const jobUnit = useUnit()
   const { field, state, write } = useItemField('allowances', symbol)
   return (
-    <EntryField
-      name={field}
-      label={
-        <>
-          <kbd>{symbol}</kbd> {name}
-        </>
-      }
-      state={state}
-      write={write}
-      unit={unitWord(jobUnit)}
-    />
+    <div className={s.choice}>
+      <EntryField
+        name={field}
+        label={
+          <>
+            <kbd>{symbol}</kbd> {name}
+          </>
+        }
+        state={state}
+        write={write}
+        unit={unitWord(jobUnit)}
+      />
+      <PutBack map="allowances" name={symbol} />
+    </div>
   )
 })

@@ -1,15 +1,12 @@
-import { clsx } from 'clsx'
-import { Input, type InputRef } from 'antd'
-import { memo, useCallback, useRef, useState } from 'react'
+import { Button, Drawer, Input, type InputRef } from 'antd'
+import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { newId, unitWord, type MakeUp } from '../../api/client'
 import { EntryField } from '../../job/EntryField'
-import { Strokes } from '../../parts/SketchDrawing'
-import { Made } from './Made'
 import { CutFrom } from './CutFrom'
 import { OutlineChoice, TraceField } from './OutlineFields'
 import { Pad } from './Pad'
 import { Photos } from './Photos'
-import { MeasureLines, place } from './measureLines'
+import { Table } from './Table'
 import { draftInHand, useAsked, useEditItem, useScene, useSceneStore, useUnit, type JobScene } from '../../job/scene'
 import { useItemField } from '../../job/useItemField'
 import s from './measure.module.css'
@@ -25,6 +22,13 @@ function lengthsAsked(scene: JobScene) {
   )
 }
 
+// The sizes that something stands in, whatever it is.
+const enteredSizes = ({ item }: JobScene) =>
+  Object.entries(item?.measures ?? {})
+    .filter(([, entry]) => entry.typed.trim() !== '')
+    .map(([key]) => key)
+    .join(' ')
+
 /** The item drawn large with its dimension lines: pick a line or its letter and type. */
 export default function Measure() {
   const store = useSceneStore()
@@ -34,68 +38,85 @@ export default function Measure() {
   const drafted = useScene((scene) => scene.drafted)
   const sketch = useScene((scene) => draftInHand(scene)?.sketch)
   const remarks = useScene((scene) => draftInHand(scene)?.pattern?.remarks)
+  const entered = useScene(enteredSizes)
   const asked = useAsked()
   const fields = useRef(new Map<string, InputRef>())
   const [active, setActive] = useState('')
   const [undrawn, setUndrawn] = useState('')
-  const register = useCallback((key: string, input: InputRef | null) => {
-    if (input) fields.current.set(key, input)
-  }, [])
-  const next = useCallback(
-    (key: string) => {
-      const lengths = lengthsAsked(store.get())
-      const at = lengths.findIndex((measure) => measure.key === key)
-      fields.current.get(lengths[(at + 1) % lengths.length]?.key ?? '')?.focus()
+  // Sizes that were asked for though they are not always there, of which item.
+  const [offered, setOffered] = useState<{ of: string | undefined; keys: string[] }>({ of: undefined, keys: [] })
+  const [twice, setTwice] = useState<string>()
+  const register = useCallback(
+    (key: string, input: InputRef | null) => {
+      if (!input) return void fields.current.delete(key)
+      fields.current.set(key, input)
+      // Of an item that nothing is entered of the first size is what comes next.
+      const scene = store.get()
+      if (enteredSizes(scene) === '' && lengthsAsked(scene)[0]?.key === key) requestAnimationFrame(() => input.focus())
     },
     [store],
   )
+  const next = useCallback(
+    (key: string) => {
+      const scene = store.get()
+      const sizes = scene.item?.measures ?? {}
+      const lengths = lengthsAsked(scene).filter(({ key }) => fields.current.has(key))
+      const at = lengths.findIndex((measure) => measure.key === key)
+      // On to the next line; from the last one to what was passed over, and then to what comes after measuring.
+      const on =
+        lengths[at + 1] ??
+        lengths.find((measure) => !measure.optional && !sizes[measure.key]?.typed && measure.key !== key)
+      if (on) fields.current.get(on.key)?.focus()
+      else scene.go('make-up')
+    },
+    [store],
+  )
+  const again = useCallback((key: string) => setTwice(key), [])
+  const offer = useCallback(
+    (key: string) => setOffered((old) => ({ of: id, keys: [...(old.of === id ? old.keys : []), key] })),
+    [id],
+  )
+  const asking = useRef('')
+  useEffect(() => {
+    const key = offered.keys.at(-1)
+    if (key !== undefined && asking.current !== `${offered.of}/${key}`) {
+      asking.current = `${offered.of}/${key}`
+      fields.current.get(key)?.focus()
+    }
+  })
+  const { shown, hidden } = useMemo(() => {
+    const lengths = makeUp?.measures.filter(({ key, kind }) => kind === 'length' && asked('measures', key)) ?? []
+    const isShown = ({ key, optional }: { key: string; optional: boolean }) =>
+      !optional || entered.split(' ').includes(key) || (offered.of === id && offered.keys.includes(key))
+    return { shown: lengths.filter(isShown), hidden: lengths.filter((each) => !isShown(each)) }
+  }, [makeUp, asked, entered, offered, id])
   if (id === undefined || !makeUp || !sketch) return <p>…</p>
-  const measures = makeUp.measures.filter((measure) => asked('measures', measure.key))
   const drawn = sketch.dimensions.map((line) => line.measure)
-  const lengths = measures.filter((measure) => measure.kind === 'length')
   // A field has its place once the drawing is that of the choices made: it must not move away from under the hand that types.
-  const off = lengths
+  const off = shown
     .map((measure) => measure.key)
     .filter((key) => !drawn.includes(key))
     .join(' ')
   if (drafted && off !== undrawn) setUndrawn(off)
-  const current = lengths.find((measure) => measure.key === active) ?? lengths[0]
-  const room = place(sketch)
+  const current = shown.find((measure) => measure.key === active) ?? shown[0]
   return (
     <>
-      <section className="table" aria-label="Measuring drawing" key={id}>
-        <div
-          className={s.drawing}
-          style={{ aspectRatio: `${room.width} / ${room.height}`, ['--shape' as string]: room.width / room.height }}
-        >
-          <svg viewBox={`${room.x} ${room.y} ${room.width} ${room.height}`} role="img" aria-label={`${name}, to scale`}>
-            <Strokes sketch={sketch} only="faces" />
-            <Made item={id} sketch={sketch} />
-            <Strokes sketch={sketch} only="lines" />
-            <MeasureLines sketch={sketch} labels={room.labels} active={current?.key ?? ''} />
-          </svg>
-          {lengths.map((measure) => {
-            const at = room.labels[measure.key]
-            return (
-              at && (
-                <div
-                  key={measure.key}
-                  className={clsx(s.label, s[at.grows], measure.key === current?.key && s.active)}
-                  style={{ left: `${at.left}%`, top: `${at.top}%` }}
-                >
-                  <MeasureField
-                    measure={measure.key}
-                    name={measure.name}
-                    register={register}
-                    activate={setActive}
-                    next={next}
-                  />
-                </div>
-              )
-            )
-          })}
-        </div>
-      </section>
+      <Table
+        key={id}
+        item={id}
+        name={name}
+        sketch={sketch}
+        measures={shown}
+        offered={hidden}
+        offer={offer}
+        active={current?.key ?? ''}
+        register={register}
+        activate={setActive}
+        next={next}
+        again={again}
+      >
+        <Found key={`${id}/found`} />
+      </Table>
       <section className={s.beside} aria-label="Measuring">
         <ItemLine />
         <div className={s.outlineChoices}>
@@ -105,8 +126,8 @@ export default function Measure() {
               <OutlineChoice key={choice.key} choice={choice} />
             ))}
         </div>
-        {measures
-          .filter((measure) => measure.kind === 'outline')
+        {makeUp.measures
+          .filter((measure) => measure.kind === 'outline' && asked('measures', measure.key))
           .map((measure) => (
             <TraceField key={`${id}/${measure.key}`} measure={measure} />
           ))}
@@ -123,59 +144,27 @@ export default function Measure() {
               <kbd>{current.key}</kbd> {current.name}
               {current.optional && <small> if there is one</small>}
             </h2>
+            <SecondReading
+              key={`${id}/${current.key}`}
+              measure={current}
+              asked={twice === current.key}
+              ask={again}
+              next={next}
+            />
             <p>{current.holdTape}</p>
             <Problems measure={current.key} />
-            <SecondReading key={`${id}/${current.key}`} measure={current} />
           </div>
         )}
-        {lengths
+        {shown
           .filter((measure) => !drawn.includes(measure.key) && undrawn.split(' ').includes(measure.key))
           .map((measure) => (
             <LineField key={`${id}/${measure.key}`} measure={measure} />
           ))}
         {current && <MeasurePad key={`${id}/${current.key}`} measure={current.key} next={next} />}
-        <Notes key={`${id}/notes`} />
-        <Photos key={`${id}/photos`} />
       </section>
     </>
   )
 }
-
-const MeasureField = memo(function MeasureField({
-  measure,
-  name,
-  register,
-  activate,
-  next,
-}: {
-  measure: string
-  name: string
-  register: (measure: string, input: InputRef | null) => void
-  activate: (measure: string) => void
-  next: (measure: string) => void
-}) {
-  const jobUnit = useUnit()
-  const { field, state, write } = useItemField('measures', measure)
-  const ref = useCallback((input: InputRef | null) => register(measure, input), [register, measure])
-  return (
-    <EntryField
-      bare
-      name={field}
-      label={
-        <>
-          <kbd>{measure}</kbd>
-          <span className="unseen">{name}</span>
-        </>
-      }
-      state={state}
-      write={write}
-      unit={unitWord(jobUnit)}
-      ref={ref}
-      onFocus={() => activate(measure)}
-      onEnter={() => next(measure)}
-    />
-  )
-})
 
 // A measure with no line on this drawing.
 function LineField({ measure }: { measure: MakeUp['measures'][number] }) {
@@ -196,10 +185,30 @@ function LineField({ measure }: { measure: MakeUp['measures'][number] }) {
   )
 }
 
-// Read twice, write once.
-function SecondReading({ measure }: { measure: MakeUp['measures'][number] }) {
+// Read twice, write once: the second reading is asked for, and stays where one was taken.
+function SecondReading({
+  measure,
+  asked,
+  ask,
+  next,
+}: {
+  measure: MakeUp['measures'][number]
+  asked: boolean
+  ask: (measure: string) => void
+  next: (measure: string) => void
+}) {
   const jobUnit = useUnit()
   const { field, state, write } = useItemField('measures', `${measure.key} again`)
+  const input = useRef<InputRef>(null)
+  useEffect(() => {
+    if (asked) input.current?.focus()
+  }, [asked])
+  if (!asked && !state.entry?.typed)
+    return (
+      <Button onClick={() => ask(measure.key)}>
+        Second reading <kbd>&quot;</kbd>
+      </Button>
+    )
   return (
     <EntryField
       name={field}
@@ -207,7 +216,28 @@ function SecondReading({ measure }: { measure: MakeUp['measures'][number] }) {
       state={state}
       write={write}
       unit={unitWord(jobUnit)}
+      ref={input}
+      onEnter={() => next(measure.key)}
     />
+  )
+}
+
+// What was found with the item: folded away until it is wanted.
+function Found() {
+  const [open, setOpen] = useState(false)
+  const noted = useScene((scene) => scene.item?.notes.trim() !== '')
+  return (
+    <>
+      <span className={s.found}>
+        <Button onClick={() => setOpen(true)}>Notes and photos{noted && ' · noted'}</Button>
+      </span>
+      <Drawer open={open} onClose={() => setOpen(false)} title="As it was found" size={440} destroyOnHidden>
+        <div className={s.asFound}>
+          <Notes />
+          <Photos />
+        </div>
+      </Drawer>
+    </>
   )
 }
 
