@@ -211,6 +211,8 @@ test('what is typed while an undo is on its way stays, on top of it', async ({ p
 test('taking a photo away on one page leaves what another wrote under it', async ({ page, context }) => {
   await cushion(page, 'Two captions')
   const picture = await page.screenshot()
+  const found = (on: Page) => on.getByRole('button', { name: 'Notes and photos' }).click()
+  await found(page)
   await page
     .locator('input[type=file]')
     .first()
@@ -219,6 +221,7 @@ test('taking a photo away on one page leaves what another wrote under it', async
   await expect(caption(page)).toBeVisible()
   const other = await context.newPage()
   await opened(other, page.url())
+  await found(other)
   await expect(caption(other)).toBeVisible()
   await caption(page).fill('left arm, pleats')
   await caption(page).blur()

@@ -1,17 +1,17 @@
 import { readFileSync } from 'node:fs'
-import { begin, beginCushion, expect, field, saved, test } from './workroom'
+import { begin, beginCushion, expect, field, saved, test, unfold } from './workroom'
 
 test('a make-up of the test host alone is measured, drafted and laid', async ({ page }) => {
   await begin(page, 'Shelf')
   await page.keyboard.type('runner m')
   await page.keyboard.press('Enter')
   await expect(page.getByText('Along the shelf.')).toBeVisible()
-  await page.keyboard.press('a')
   await page.keyboard.type('40')
   await page.keyboard.press('Enter')
   await page.keyboard.type('12')
   await page.keyboard.press('Escape')
   await page.keyboard.press('Alt+2')
+  await unfold(page)
   await page.getByText('Left raw').click()
   await page.keyboard.press('Alt+3')
   await expect(page.getByRole('button', { name: /^cut run/ })).toContainText('40 in') // raw ends add nothing

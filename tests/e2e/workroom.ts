@@ -139,6 +139,23 @@ export const pick = (page: Page, kind: string) => page.getByRole('option', { nam
 export async function beginItem(page: Page, job: string, kind: string, unit: 'in' | 'cm' = 'in') {
   await begin(page, job, unit)
   await pick(page, kind)
+  // The first size has the focus as soon as it is there.
+  await expect(page.locator('[data-field^="measures."]:focus')).toBeVisible()
+}
+
+/** Takes another way of making it up, on Make-up. */
+export const makeUp = (page: Page, name: string) =>
+  page
+    .getByRole('region', { name: 'Make-ups' })
+    .getByRole('button', { name: new RegExp(`^${name}`) })
+    .click()
+
+/** Opens all that can be chosen on Make-up. */
+export async function unfold(page: Page) {
+  const answers = page.getByRole('region', { name: 'What can be chosen' })
+  await expect(answers.locator('summary').first()).toBeVisible()
+  while ((await answers.locator('details:not([open]) > summary').count()) > 0)
+    await answers.locator('details:not([open]) > summary').first().click()
 }
 
 /** Answers a choice beside the measuring drawing. */
@@ -155,7 +172,13 @@ export const told = (page: Page, text: string) =>
 
 /** Types sizes on the measuring drawing, and leaves the last. */
 export async function measure(page: Page, sizes: Record<string, string>) {
-  for (const [key, typed] of Object.entries(sizes)) await field(page, `measures.${key}`).fill(typed)
+  for (const [key, typed] of Object.entries(sizes)) {
+    // What is there only now and then waits behind its name.
+    const offer = page.locator(`[data-offer="${key}"]`)
+    await expect(field(page, `measures.${key}`).or(offer)).toBeVisible()
+    if (await offer.isVisible()) await offer.click()
+    await field(page, `measures.${key}`).fill(typed)
+  }
   await page.keyboard.press('Escape')
 }
 

@@ -6,7 +6,7 @@ import { answer, api, newId, Refused, type Item, type Problem } from '../api/cli
 import { Dialog } from '../parts/Dialog'
 import { usePicture } from '../parts/picture'
 import { SketchDrawing } from '../parts/SketchDrawing'
-import { foundKinds, keepKind, kindsOf, lastKinds, type Kind } from './kinds'
+import { calledFor, foundKinds, keepKind, kindsOf, lastKinds, type Kind } from './kinds'
 import { SetFields } from './SetFields'
 import { useDocument, useEdit, useScene } from './scene'
 import s from './AddItem.module.css'
@@ -34,11 +34,14 @@ export function AddItem({ close }: { close: () => void }) {
   const [wrong, setWrong] = useState<Problem[]>([])
   const [problem, setProblem] = useState('')
   const list = useRef<HTMLDivElement>(null)
-  const kinds = foundKinds(kindsOf(makeUps, sets.data ?? [], last), sought)
+  const all = kindsOf(makeUps, sets.data ?? [], last)
+  const found = foundKinds(all, sought)
+  // Where nothing is called so, it is picked by its drawing; what was typed is what it is called.
+  const kinds = found.length > 0 ? found : all
   const begin = async (kind: Kind): Promise<Item[]> => {
     const { makeUp, set } = kind
     if (!set) {
-      const body = { id: newId(), name: kind.name, makeUp: makeUp.key, unit, from: null }
+      const body = { id: newId(), name: calledFor(kind, sought), makeUp: makeUp.key, unit, from: null }
       return [await answer(api.POST('/api/items', { body }))]
     }
     const entries = Object.fromEntries(
@@ -159,10 +162,13 @@ export function AddItem({ close }: { close: () => void }) {
           onKeyDown={(event) => {
             if (event.key === 'Enter') {
               event.preventDefault()
-              pick(kinds[at])
+              pick(found[at])
             } else move(event)
           }}
         />
+        {found.length === 0 && sets.data && (
+          <p role="status">No kind is called so. Pick what it is most like; it will be called “{sought.trim()}”.</p>
+        )}
         <div className={s.kinds} id="kinds" role="listbox" aria-label="Kinds" ref={list}>
           {kinds.map((kind, n) => (
             <div
@@ -178,7 +184,6 @@ export function AddItem({ close }: { close: () => void }) {
             </div>
           ))}
         </div>
-        {kinds.length === 0 && <p>Nothing here is called so. Clear it to see all kinds.</p>}
         {problem && (
           <p className="problem" role="alert">
             {problem}

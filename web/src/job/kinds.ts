@@ -61,12 +61,28 @@ export function kindsOf(makeUps: MakeUp[], sets: SetOfItems[], last: string[]): 
     .map(({ kind }) => kind)
 }
 
-/** Those that all typed words begin a word of; those whose own name begins so come first. */
+/** The words of a text, and whether one of them begins so. */
+const split = (text: string) =>
+  text
+    .toLowerCase()
+    .split(/[^\p{L}\p{N}]+/u)
+    .filter(Boolean)
+const begins = (text: string, word: string) => split(text).some((each) => each.startsWith(word))
+
+/**
+ * Those that any typed word begins a word of: those with most of them first, and of these those whose own name begins so.
+ */
 export function foundKinds(kinds: Kind[], sought: string): Kind[] {
-  const words = sought.toLowerCase().split(/\s+/).filter(Boolean)
-  const has = (text: string) => {
-    const all = text.toLowerCase().split(/[^\p{L}\p{N}]+/u)
-    return words.every((word) => all.some((each) => each.startsWith(word)))
-  }
-  return [...kinds.filter((kind) => has(kind.name)), ...kinds.filter((kind) => !has(kind.name) && has(kind.words))]
+  const typed = split(sought)
+  if (typed.length === 0) return kinds
+  const hits = (text: string) => typed.filter((word) => begins(text, word)).length
+  return kinds
+    .map((kind) => ({ kind, all: hits(kind.words), own: hits(kind.name) }))
+    .filter(({ all }) => all > 0)
+    .sort((a, b) => b.all - a.all || b.own - a.own)
+    .map(({ kind }) => kind)
 }
+
+/** What an item is called: as it was typed, where that says more than which kind it is. */
+export const calledFor = (kind: Kind, sought: string) =>
+  split(sought).every((word) => begins(kind.name, word)) ? kind.name : sought.trim()

@@ -30,12 +30,13 @@ const asData = (picture: Blob) =>
     reader.readAsDataURL(picture)
   })
 
-/** The picture at an address of the server, once it is there. */
-export function usePicture(address: string): string | undefined {
+/** The picture at an address of the server, once it is there; not asked for until it is wanted. */
+export function usePicture(address: string, wanted = true): string | undefined {
   return (
     useQuery({
       queryKey: ['picture', address],
       queryFn: ({ signal }) => inTurn(() => fetch(address, { signal }), signal),
+      enabled: wanted,
       staleTime: Infinity,
       gcTime: 600_000,
       retry: false,

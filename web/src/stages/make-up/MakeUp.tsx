@@ -5,6 +5,7 @@ import { answer, api, unitWord, type Choice, type Comparison, type MakeUp as Mak
 import { EntryField } from '../../job/EntryField'
 import { Folded } from '../../parts/Folded'
 import { identity } from '../../parts/identity'
+import { usePicture } from '../../parts/picture'
 import { Shapes } from '../../parts/Shapes'
 import { draftInHand, useAsked, useDocument, useEditItem, useScene, useSceneStore, useUnit } from '../../job/scene'
 import { useItemPicture } from '../../sewn/useItemPicture'
@@ -112,10 +113,18 @@ const Schools = memo(function Schools() {
   )
 })
 
+// As it will be sewn; while sizes are to be measured, as it is at usual ones.
+function useDrawn(id: string, school: Comparison) {
+  const own = useItemPicture(id, school.makeUp)
+  const missing = school.problems.some((problem) => problem.missing)
+  const usual = usePicture(`/api/make-ups/${school.makeUp}/sewn.png`, missing)
+  return missing ? usual : own
+}
+
 const School = memo(function School({ id, school }: { id: string; school: Comparison }) {
   const store = useSceneStore()
   const editItem = useEditItem()
-  const picture = useItemPicture(id, school.makeUp)
+  const picture = useDrawn(id, school)
   const choose = async () => {
     const { item, job } = store.get()
     if (!item) return
@@ -132,7 +141,7 @@ const School = memo(function School({ id, school }: { id: string; school: Compar
       <button type="button" aria-pressed={school.current} onClick={() => void choose()}>
         <span className={s.small}>{picture ? <img src={picture} alt="" /> : <Shapes shapes={school.shapes} />}</span>
         <b>{school.name}</b>
-        <span>{school.current ? 'chosen' : (school.against ?? (refused ? 'not for this one' : ''))}</span>
+        <span>{school.current ? 'chosen' : (school.against ?? refused?.reason)}</span>
       </button>
     </li>
   )
@@ -140,7 +149,7 @@ const School = memo(function School({ id, school }: { id: string; school: Compar
 
 // The school that is chosen: sewn, its pieces on the table beside it, and what it takes.
 function InHand({ id, school }: { id: string; school: Comparison }) {
-  const picture = useItemPicture(id, school.makeUp)
+  const picture = useDrawn(id, school)
   const go = useScene((scene) => scene.go)
   const measures = useScene(({ makeUps, item }) => makeUps.find((each) => each.key === item?.makeUp)?.measures)
   const missing = school.problems.filter((problem) => problem.missing)

@@ -46,13 +46,16 @@ export default function Measure() {
   // Sizes that were asked for though they are not always there, of which item.
   const [offered, setOffered] = useState<{ of: string | undefined; keys: string[] }>({ of: undefined, keys: [] })
   const [twice, setTwice] = useState<string>()
+  const begun = useRef<string>(undefined)
   const register = useCallback(
     (key: string, input: InputRef | null) => {
       if (!input) return void fields.current.delete(key)
       fields.current.set(key, input)
-      // Of an item that nothing is entered of the first size is what comes next.
+      // Of an item that nothing is entered of the first size is what comes next, once it is taken in hand.
       const scene = store.get()
-      if (enteredSizes(scene) === '' && lengthsAsked(scene)[0]?.key === key) requestAnimationFrame(() => input.focus())
+      if (begun.current === scene.item?.id || lengthsAsked(scene)[0]?.key !== key) return
+      begun.current = scene.item?.id
+      if (enteredSizes(scene) === '') requestAnimationFrame(() => input.focus())
     },
     [store],
   )

@@ -117,7 +117,7 @@ export function Table({
       </div>
       <div className={s.strip}>
         {offered.map((measure) => (
-          <Button key={measure.key} onClick={() => offer(measure.key)}>
+          <Button key={measure.key} data-offer={measure.key} onClick={() => offer(measure.key)}>
             + {measure.name}
           </Button>
         ))}

@@ -1,0 +1,123 @@
+import type { Page } from '@playwright/test'
+import { begin, expect, field, pick, test } from './workroom'
+
+const sizes = [
+  { width: 1280, height: 800 },
+  { width: 1180, height: 820 },
+  { width: 820, height: 1180 },
+]
+
+// What covers what on the measuring drawing: labels, the ends of dimension lines, the drawing itself; told in words.
+const covered = (page: Page) =>
+  page.evaluate(() => {
+    const table = document.querySelector('[aria-label="Measuring drawing"]')!
+    const room = table.getBoundingClientRect()
+    const labels = [...table.querySelectorAll<HTMLElement>('.entry')].map((entry) => ({
+      name: entry.querySelector('[data-field]')!.getAttribute('data-field')!,
+      box: entry.getBoundingClientRect(),
+    }))
+    const ends = [...table.querySelectorAll<SVGLineElement>('g > line:last-of-type')].flatMap((line) => {
+      const at = line.getScreenCTM()!
+      return [
+        new DOMPoint(line.x1.baseVal.value, line.y1.baseVal.value).matrixTransform(at),
+        new DOMPoint(line.x2.baseVal.value, line.y2.baseVal.value).matrixTransform(at),
+      ]
+    })
+    const faces = [...table.querySelectorAll<SVGPolygonElement>('polygon')]
+    const told: string[] = []
+    labels.forEach(({ name, box }, n) => {
+      for (const other of labels.slice(0, n))
+        if (
+          box.left < other.box.right &&
+          other.box.left < box.right &&
+          box.top < other.box.bottom &&
+          other.box.top < box.bottom
+        )
+          told.push(`${name} covers ${other.name}`)
+      if (ends.some(({ x, y }) => x > box.left && x < box.right && y > box.top && y < box.bottom))
+        told.push(`${name} covers the end of a line`)
+      if (box.left < room.left || box.right > room.right || box.top < room.top || box.bottom > room.bottom)
+        told.push(`${name} is cut off`)
+      const spots = [0.02, 0.5, 0.98].flatMap((x) => [0.05, 0.5, 0.95].map((y) => [x, y] as const))
+      for (const face of faces) {
+        const inFace = face.getScreenCTM()!.inverse()
+        if (
+          spots.some(([x, y]) =>
+            face.isPointInFill(
+              new DOMPoint(box.left + x * box.width, box.top + y * box.height).matrixTransform(inFace),
+            ),
+          )
+        )
+          told.push(`${name} covers the drawing`)
+      }
+    })
+    if (document.scrollingElement!.scrollWidth > innerWidth) told.push('the page scrolls sideways')
+    return told
+  })
+
+test('no label of a measuring drawing covers another, a line or the drawing, at any size of the screen', async ({
+  page,
+}) => {
+  test.setTimeout(180_000)
+  await begin(page, 'Every kind')
+  const kinds = await page.getByRole('option').allTextContents()
+  for (const kind of kinds.filter((name) => !/ with /.test(name))) {
+    await pick(page, kind)
+    await expect(page.getByRole('region', { name: 'Measuring drawing' })).toBeVisible()
+    await page.keyboard.press('Escape')
+    await page.keyboard.press('+')
+  }
+  await page.keyboard.press('Escape')
+  const items = page.getByRole('complementary', { name: 'Items' }).locator('li button')
+  const count = await items.count()
+  expect(count).toBeGreaterThan(12)
+  const wrong: string[] = []
+  for (const size of sizes) {
+    await page.setViewportSize(size)
+    for (let n = 0; n < count; n++) {
+      await items.nth(n).click()
+      const name = await page.getByLabel('Called').inputValue()
+      await expect(page.getByRole('img', { name: `${name}, to scale` })).toBeVisible()
+      wrong.push(...(await covered(page)).map((each) => `${name} at ${size.width}: ${each}`))
+    }
+  }
+  expect(wrong).toEqual([])
+})
+
+// As a stranger would: no step that the screen does not offer, by keys alone, each of them counted.
+test('a stranger goes from an empty workroom to the pieces of a corded cushion by keys alone', async ({ page }) => {
+  let keys = 0
+  const press = async (...all: string[]) => {
+    for (const key of all) {
+      await page.keyboard.press(key)
+      keys++
+    }
+  }
+  const type = async (text: string) => {
+    await page.keyboard.type(text)
+    keys += text.length
+  }
+  await begin(page, 'Hall bench')
+  await type('cush')
+  await press('Enter')
+  await expect(field(page, 'measures.W')).toBeFocused()
+  // Nobody has got anything wrong yet.
+  await expect(page.getByRole('alert')).toHaveCount(0)
+  await expect(page.getByRole('navigation', { name: 'Stages' })).toContainText('3 to do')
+  for (const size of ['46 1/2', '19 1/4', '4']) {
+    await type(size)
+    await press('Enter')
+  }
+  // The last size leads on to Make-up.
+  await expect(page).toHaveURL(/make-up$/)
+  const school = page.getByRole('button', { name: /^Separate boxing strip/ })
+  await expect(school).toContainText('+0.46 yd')
+  for (let tabs = 0; tabs < 25 && !(await school.evaluate((each) => each === document.activeElement)); tabs++)
+    await press('Tab')
+  await press('Enter')
+  await expect(school).toContainText('chosen')
+  await press('Alt+3')
+  await expect(page.getByRole('list', { name: 'Pieces' })).toContainText('boxing')
+  test.info().annotations.push({ type: 'keys', description: `${keys}` })
+  expect(keys).toBeLessThan(60)
+})
