@@ -4,6 +4,7 @@ import { ClothFields, OtherProblems } from '../../job/ClothFields'
 import { FillingCloth } from './FillingCloth'
 import { IHave } from './IHave'
 import { Savings } from './Savings'
+import { ShoppingList } from './ShoppingList'
 import { useAddCloth } from '../../job/useAddCloth'
 import { useScene } from '../../job/scene'
 import s from './buy.module.css'
@@ -14,7 +15,6 @@ export default function Buy() {
   const jobItems = useScene((scene) => scene.job.document.items)
   const plan = useScene((scene) => scene.plan)
   const stale = useScene((scene) => scene.stale)
-  const shopping = plan?.totals?.shopping
   const addCloth = useAddCloth()
   const drafts = jobItems.map((item) => ({
     item,
@@ -22,6 +22,7 @@ export default function Buy() {
   }))
   return (
     <>
+      <ShoppingList />
       {jobCloths.map((cloth) => {
         const planned = plan?.cloths.find((each) => each.id === cloth.id)
         const buying = planned?.buying
@@ -107,32 +108,6 @@ export default function Buy() {
       })}
       <Button onClick={addCloth}>Add a cloth</Button>
       <Savings />
-      {shopping && shopping.length > 0 && (
-        <section className={clsx(s.notions, stale && 'stale')} aria-label="Shopping list">
-          <h2>Shopping list</h2>
-          <table>
-            <thead>
-              <tr>
-                <th>What</th>
-                <th>How much</th>
-                <th>For</th>
-              </tr>
-            </thead>
-            <tbody>
-              {shopping.map((line) => (
-                <tr key={`${line.name}/${line.note}/${line.amount}`}>
-                  <th scope="row">
-                    {line.name}
-                    {line.note && <small> {line.note}</small>}
-                  </th>
-                  <td className={s.figure}>{line.amount}</td>
-                  <td>{line.for.join(', ')}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </section>
-      )}
       <section className={s.notions} aria-label="Item by item">
         <h2>Beside the cloth, item by item</h2>
         <table>

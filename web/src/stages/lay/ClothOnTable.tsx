@@ -54,10 +54,13 @@ export function ClothOnTable({ cloth, plan, side }: Props) {
   const items = useDeferredValue(plan?.items)
   const laidCloth = useDeferredValue(cloth)
   return (
-    <section className={clsx(s.cloth, stale && 'stale')} aria-label={cloth.name}>
-      <ClothFields cloth={cloth} planned={planned} show={['width', 'selvedge']} />
+    <section className={clsx(s.cloth, stale && 'stale')} aria-label={cloth.name} id={`cloth-${cloth.id}`}>
+      <h2 className={s.named}>
+        <span style={{ background: cloth.tone }} aria-hidden /> {cloth.name}
+      </h2>
       <OtherProblems planned={planned} asked={asked} />
       {drawn?.lay && items && <LaidCloth cloth={laidCloth} items={items} planned={drawn} lay={drawn.lay} side={side} />}
+      <ClothFields cloth={cloth} planned={planned} show={['width', 'selvedge']} />
       <Asked cloth={cloth} planned={planned} />
       {planned && !planned.lay && planned.problems.length === 0 && (
         <p className="note">{planned.pieces === 0 ? 'Nothing is cut from this cloth yet.' : 'Laying …'}</p>

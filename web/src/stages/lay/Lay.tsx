@@ -42,6 +42,19 @@ export default function Lay() {
           onChange={setSide}
         />
         <Button onClick={() => window.print()}>Print lays and marks</Button>
+        {jobCloths.length > 1 && (
+          <nav aria-label="Cloths" className={s.bolts}>
+            {jobCloths.map((cloth) => (
+              <Button
+                key={cloth.id}
+                onClick={() => document.getElementById(`cloth-${cloth.id}`)?.scrollIntoView({ block: 'start' })}
+              >
+                <span style={{ background: cloth.tone }} aria-hidden /> {cloth.name}{' '}
+                {plan?.cloths.find((each) => each.id === cloth.id)?.lay?.length.text}
+              </Button>
+            ))}
+          </nav>
+        )}
       </div>
       {jobCloths.map((cloth) => (
         <ClothOnTable key={cloth.id} cloth={cloth} plan={turned ? over.data : plan} side={turned ? 'wrong' : 'right'} />
