@@ -5,7 +5,9 @@ type Shape = Comparison['shapes'][number]
 
 function inRows(all: Shape[]) {
   const gap = 0.04 * Math.max(...all.map((shape) => Math.max(shape.box.width, shape.box.height)))
-  const across = Math.max(...all.map((shape) => shape.box.width)) * 1.25
+  // About half as wide again as high, as on a table.
+  const area = all.reduce((sum, { box }) => sum + (box.width + gap) * (box.height + gap), 0)
+  const across = Math.max(...all.map((shape) => shape.box.width), 1.05 * Math.sqrt(1.6 * area))
   let [x, y, row, width] = [0, 0, 0, 0]
   const placed: { shape: Shape; x: number; y: number }[] = []
   for (const shape of all) {

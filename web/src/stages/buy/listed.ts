@@ -11,33 +11,21 @@ export interface Line {
   tone?: string
 }
 
-/** All that is bought: the cloths as the shop sells them, then what is bought beside them. */
+/** All that is bought, each cloth with its tone and what it costs. */
 export function listed(plan: Plan, cloths: Cloth[]): Line[] {
-  const bought = cloths.flatMap(({ id, name, tone }) => {
-    const buying = plan.cloths.find((each) => each.id === id)?.buying
-    if (!buying) return []
-    const amount = buying.articles === null ? buying.bought.text : `${buying.articles} ready-made`
-    return [
-      {
-        key: id,
-        name,
-        note: buying.articles === null ? buying.boughtOtherwise : '',
-        amount,
-        use: `${buying.needed.text} needed`,
-        cost: buying.cost ?? '',
-        tone,
-      },
-    ]
+  return (plan.totals?.shopping ?? []).map((line) => {
+    const cloth = cloths.find((each) => each.name === line.name)
+    const buying = plan.cloths.find((each) => each.id === cloth?.id)?.buying
+    return {
+      key: `${line.name}/${line.note}/${line.amount}`,
+      name: line.name,
+      note: line.note,
+      amount: line.amount,
+      use: line.for.join(', '),
+      cost: buying?.cost ?? '',
+      ...(cloth && { tone: cloth.tone }),
+    }
   })
-  const beside = (plan.totals?.shopping ?? []).map((line) => ({
-    key: `${line.name}/${line.note}/${line.amount}`,
-    name: line.name,
-    note: line.note,
-    amount: line.amount,
-    use: line.for.join(', '),
-    cost: '',
-  }))
-  return [...bought, ...beside]
 }
 
 /** The list as plain text, a line each, the job at its head. */

@@ -56,7 +56,7 @@ export function ClothOnTable({ cloth, plan, side }: Props) {
   return (
     <section className={clsx(s.cloth, stale && 'stale')} aria-label={cloth.name} id={`cloth-${cloth.id}`}>
       <h2 className={s.named}>
-        <span style={{ background: cloth.tone }} aria-hidden /> {cloth.name}
+        <span className={s.bolt} style={{ background: cloth.tone }} aria-hidden /> {cloth.name}
       </h2>
       <OtherProblems planned={planned} asked={asked} />
       {drawn?.lay && items && <LaidCloth cloth={laidCloth} items={items} planned={drawn} lay={drawn.lay} side={side} />}

@@ -49,7 +49,7 @@ export default function Lay() {
                 key={cloth.id}
                 onClick={() => document.getElementById(`cloth-${cloth.id}`)?.scrollIntoView({ block: 'start' })}
               >
-                <span style={{ background: cloth.tone }} aria-hidden /> {cloth.name}{' '}
+                <span className={s.bolt} style={{ background: cloth.tone }} aria-hidden /> {cloth.name}{' '}
                 {plan?.cloths.find((each) => each.id === cloth.id)?.lay?.length.text}
               </Button>
             ))}

@@ -113,12 +113,12 @@ const Schools = memo(function Schools() {
   )
 })
 
-// As it will be sewn; while sizes are to be measured, as it is at usual ones.
+// As it will be sewn; while sizes are to be measured, or do not suit it, as it is at usual ones.
 function useDrawn(id: string, school: Comparison) {
   const own = useItemPicture(id, school.makeUp)
-  const missing = school.problems.some((problem) => problem.missing)
-  const usual = usePicture(`/api/make-ups/${school.makeUp}/sewn.png`, missing)
-  return missing ? usual : own
+  const wanting = school.problems.length > 0
+  const usual = usePicture(`/api/make-ups/${school.makeUp}/sewn.png`, wanting)
+  return wanting ? usual : own
 }
 
 const School = memo(function School({ id, school }: { id: string; school: Comparison }) {
@@ -141,7 +141,9 @@ const School = memo(function School({ id, school }: { id: string; school: Compar
       <button type="button" aria-pressed={school.current} onClick={() => void choose()}>
         <span className={s.small}>{picture ? <img src={picture} alt="" /> : <Shapes shapes={school.shapes} />}</span>
         <b>{school.name}</b>
-        <span>{school.current ? 'chosen' : (school.against ?? refused?.reason)}</span>
+        <span className={s.against} title={refused?.reason}>
+          {school.current ? 'chosen' : (school.against ?? refused?.reason)}
+        </span>
       </button>
     </li>
   )
