@@ -63,7 +63,7 @@ test('no label of a measuring drawing covers another, a line or the drawing, at 
   const kinds = await page.getByRole('option').allTextContents()
   for (const kind of kinds.filter((name) => !/ with /.test(name))) {
     await pick(page, kind)
-    await expect(page.getByRole('region', { name: 'Measuring drawing' })).toBeVisible()
+    await expect(page.locator('[data-field^="measures."]:focus')).toBeVisible()
     await page.keyboard.press('Escape')
     await page.keyboard.press('+')
   }
@@ -120,4 +120,59 @@ test('a stranger goes from an empty workroom to the pieces of a corded cushion b
   await expect(page.getByRole('list', { name: 'Pieces' })).toContainText('boxing')
   test.info().annotations.push({ type: 'keys', description: `${keys}` })
   expect(keys).toBeLessThan(60)
+})
+
+test('the same again is changed where it differs, and things are found by name', async ({ page }) => {
+  await begin(page, 'Pair')
+  await page.keyboard.type('Hearth cube')
+  await page.keyboard.press('Enter')
+  const items = page.getByRole('complementary', { name: 'Items' })
+  // No kind is called so in all its words: it is what it is most like, under the name that was typed.
+  await expect(page.getByLabel('Called')).toHaveValue('Hearth cube')
+  for (const [key, size] of Object.entries({ W: '20', L: '18', H: '16' }))
+    await field(page, `measures.${key}`).fill(size)
+  await items.getByRole('button', { name: 'Same again' }).click()
+  await expect(page.getByLabel('Called')).toHaveValue('Hearth cube 2')
+  await expect(field(page, 'measures.W')).toHaveValue('20 in')
+  await field(page, 'measures.W').fill('24')
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('Control+k')
+  await page.keyboard.type('item 1 hearth')
+  await page.keyboard.press('Enter')
+  await expect(field(page, 'measures.W')).toHaveValue('20 in')
+  await page.keyboard.press('Control+k')
+  await page.keyboard.type('piece 1b')
+  await page.keyboard.press('Enter')
+  await expect(page).toHaveURL(/pieces$/)
+  await expect(page.getByRole('list', { name: 'Pieces' }).locator('[aria-pressed=true]')).toContainText('1b')
+})
+
+test.describe('by touch on a tall screen', () => {
+  test.use({ hasTouch: true, viewport: { width: 820, height: 1180 } })
+
+  test('a stranger taps a duvet from its drawing to the shopping list', async ({ page }) => {
+    let taps = 0
+    const tap = async (what: ReturnType<Page['locator']>) => {
+      await what.tap()
+      taps++
+    }
+    await begin(page, 'Guest room')
+    await tap(page.getByRole('option', { name: 'Duvet', exact: true }))
+    const pad = page.getByRole('group', { name: 'Pad' })
+    await expect(pad.getByRole('button', { name: 'Next line' })).toBeInViewport({ ratio: 1 })
+    for (const size of ['54', '84']) {
+      for (const digit of size) await tap(pad.getByRole('button', { name: digit, exact: true }))
+      await tap(pad.getByRole('button', { name: 'Next line' }))
+    }
+    await expect(page).toHaveURL(/make-up$/)
+    for (const stage of ['Pieces', 'Lay', 'Buy']) await tap(page.getByRole('link', { name: new RegExp(stage) }))
+    // Three cuts of 87 1/2 in: 7.29 yd, in eighths 7 3/8.
+    await expect(
+      page
+        .getByRole('region', { name: 'Shopping list' })
+        .getByRole('row', { name: /First cloth/ })
+        .first(),
+    ).toContainText('7 3/8 yd')
+    expect(taps).toBeLessThan(15)
+  })
 })

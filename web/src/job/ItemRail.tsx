@@ -1,7 +1,8 @@
 import { Button } from 'antd'
 import { memo } from 'react'
-import type { Item } from '../api/client'
-import { useEdit, useScene, type JobScene } from './scene'
+import { newId, type Item } from '../api/client'
+import { nextName } from './nextName'
+import { useEdit, useScene, useSceneStore, type JobScene } from './scene'
 import { SketchDrawing } from '../parts/SketchDrawing'
 import { useItemPicture } from '../sewn/useItemPicture'
 import s from './ItemRail.module.css'
@@ -32,6 +33,7 @@ export const ItemRail = memo(function ItemRail() {
       <Button block onClick={add}>
         Add an item
       </Button>
+      <SameAgain />
       <TakeOff />
       <Removed />
     </aside>
@@ -68,6 +70,28 @@ const RailItem = memo(function RailItem({ id, number, widest }: { id: string; nu
     </li>
   )
 })
+
+// One more like it, to be changed where it differs.
+function SameAgain() {
+  const store = useSceneStore()
+  const id = useScene((scene) => scene.item?.id)
+  const takeInHand = useScene((scene) => scene.takeInHand)
+  const edit = useEdit()
+  if (id === undefined) return null
+  const copy = () => {
+    const { item, job } = store.get()
+    if (!item) return
+    const names = job.document.items.map((each) => each.name)
+    const again = { ...structuredClone(item), id: newId(), name: nextName(item.name, names) }
+    edit('', ({ items }) => void items.splice(items.findIndex((each) => each.id === id) + 1, 0, again))
+    takeInHand(again.id)
+  }
+  return (
+    <Button block onClick={copy}>
+      Same again
+    </Button>
+  )
+}
 
 function TakeOff() {
   const id = useScene((scene) => scene.item?.id)

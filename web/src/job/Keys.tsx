@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react'
 import { tinykeys } from 'tinykeys'
 import { Dialog } from '../parts/Dialog'
 import { useLight } from '../parts/Look'
+import { pickLaid } from './picked'
 import { draftInHand, useSceneStore } from './scene'
 import { stages, type StageKey } from './stages'
 import s from './Keys.module.css'
@@ -65,8 +66,31 @@ export function Keys({ stage }: { stage: StageKey }) {
         run: () => job.edit('', (document) => void (document.unit = unit === 'cm' ? 'in' : 'cm')),
       },
       { name: 'Change the light', keys: '*', run: switchLight },
-      { name: 'Find a command', keys: 'Ctrl K', run: () => setOpen('palette') },
+      { name: 'Find a command, an item, a piece or a cloth', keys: 'Ctrl K', run: () => setOpen('palette') },
       { name: 'Show the shortcuts', keys: '?', run: () => setOpen('sheet') },
+    ]
+  }
+  // What the palette finds beside commands: items, the pieces of the one in hand, cloths.
+  const things = (): Command[] => {
+    const scene = store.get()
+    const { items, cloths } = scene.job.document
+    const id = scene.item?.id ?? ''
+    const pieces = draftInHand(scene)?.pattern?.pieces ?? []
+    return [
+      ...items.map((each, n) => ({
+        name: `Item ${n + 1}, ${each.name}`,
+        keys: '',
+        run: () => scene.takeInHand(each.id),
+      })),
+      ...pieces.map((each) => ({
+        name: `Piece ${each.label}, ${each.name}`,
+        keys: '',
+        run: () => {
+          pickLaid(`${id}/${each.key}`)
+          scene.go('pieces')
+        },
+      })),
+      ...cloths.map((each) => ({ name: `Cloth ${each.name}`, keys: '', run: () => scene.go(`lay#cloth-${each.id}`) })),
     ]
   }
   const run = (event: KeyboardEvent, command: { run: () => void } | undefined) => {
@@ -112,7 +136,7 @@ export function Keys({ stage }: { stage: StageKey }) {
     },
   }
   useEffect(() => tinykeys(window, bindings))
-  if (open === 'palette') return <Palette commands={commands()} close={() => setOpen(undefined)} />
+  if (open === 'palette') return <Palette commands={[...commands(), ...things()]} close={() => setOpen(undefined)} />
   return (
     open && (
       <Dialog title="Shortcuts" close={() => setOpen(undefined)}>
@@ -145,10 +169,10 @@ function Palette({ commands, close }: { commands: Command[]; close: () => void }
     command?.run()
   }
   return (
-    <Dialog title="Find a command" close={close}>
+    <Dialog title="Find" close={close}>
       <Input
         data-first
-        aria-label="Command"
+        aria-label="Command, item, piece or cloth"
         role="combobox"
         aria-expanded
         aria-controls="found-commands"
@@ -165,8 +189,8 @@ function Palette({ commands, close }: { commands: Command[]; close: () => void }
       />
       <ul className={s.found} id="found-commands" role="listbox" aria-label="Commands">
         {found.map((each, n) => (
-          <li key={each.name} role="option" aria-selected={n === picked} onClick={() => run(each)}>
-            {each.name} <kbd>{each.keys}</kbd>
+          <li key={`${each.keys}${each.name}`} role="option" aria-selected={n === picked} onClick={() => run(each)}>
+            {each.name} {each.keys && <kbd>{each.keys}</kbd>}
           </li>
         ))}
       </ul>

@@ -1,6 +1,7 @@
 import { clsx } from 'clsx'
 import { Button } from 'antd'
-import { memo, useDeferredValue, useState } from 'react'
+import { memo, useDeferredValue, useEffect, useRef, useState } from 'react'
+import { useLocation } from 'react-router'
 import type { Cloth, ClothPlan, Plan } from '../../api/client'
 import { useScene } from '../../job/scene'
 import { AtTable } from './AtTable'
@@ -48,13 +49,19 @@ interface Props {
 /** One cloth as it lies on the table, with what it asks and what its lay comes to. */
 export function ClothOnTable({ cloth, plan, side }: Props) {
   const stale = useScene((scene) => scene.stale)
+  const own = `cloth-${cloth.id}`
+  const { hash } = useLocation()
+  const section = useRef<HTMLElement>(null)
+  useEffect(() => {
+    if (hash === `#${own}`) section.current?.scrollIntoView({ block: 'start' })
+  }, [hash, own])
   const planned = plan?.cloths.find((each) => each.id === cloth.id)
   // A large lay is drawn when there is time for it: typing goes first.
   const drawn = useDeferredValue(planned)
   const items = useDeferredValue(plan?.items)
   const laidCloth = useDeferredValue(cloth)
   return (
-    <section className={clsx(s.cloth, stale && 'stale')} aria-label={cloth.name} id={`cloth-${cloth.id}`}>
+    <section className={clsx(s.cloth, stale && 'stale')} aria-label={cloth.name} id={own} ref={section}>
       <h2 className={s.named}>
         <span className={s.bolt} style={{ background: cloth.tone }} aria-hidden /> {cloth.name}
       </h2>

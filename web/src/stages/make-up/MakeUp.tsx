@@ -9,6 +9,7 @@ import { usePicture } from '../../parts/picture'
 import { Shapes } from '../../parts/Shapes'
 import { draftInHand, useAsked, useDocument, useEditItem, useScene, useSceneStore, useUnit } from '../../job/scene'
 import { useItemPicture } from '../../sewn/useItemPicture'
+import { ToMeasure } from '../../job/ToMeasure'
 import { useItemField } from '../../job/useItemField'
 import s from './make-up.module.css'
 
@@ -152,9 +153,6 @@ const School = memo(function School({ id, school }: { id: string; school: Compar
 // The school that is chosen: sewn, its pieces on the table beside it, and what it takes.
 function InHand({ id, school }: { id: string; school: Comparison }) {
   const picture = useDrawn(id, school)
-  const go = useScene((scene) => scene.go)
-  const measures = useScene(({ makeUps, item }) => makeUps.find((each) => each.key === item?.makeUp)?.measures)
-  const missing = school.problems.filter((problem) => problem.missing)
   const facts = [
     ['cloth, laid alone', school.cloth?.text],
     ['stitching', school.seamLength?.text],
@@ -170,15 +168,7 @@ function InHand({ id, school }: { id: string; school: Comparison }) {
         <Shapes shapes={school.shapes} />
       </div>
       <p>{school.suits}</p>
-      {missing.length > 0 && (
-        <p>
-          To be measured first:{' '}
-          {missing
-            .map(({ field }) => measures?.find(({ key }) => field === `measures.${key}`)?.name ?? field)
-            .join(', ')}
-          . <Button onClick={() => go('measure')}>Measure</Button>
-        </p>
-      )}
+      <ToMeasure problems={school.problems} />
       {school.problems
         .filter((problem) => !problem.missing)
         .map((problem) => (

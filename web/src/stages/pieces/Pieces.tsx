@@ -7,6 +7,7 @@ import { SeamTable } from './SeamTable'
 import { PrintedPieces } from './PrintedPieces'
 import { SettingOut } from './SettingOut'
 import { SewnCover } from '../../sewn/SewnCover'
+import { ToMeasure } from '../../job/ToMeasure'
 import { useDraft, useScene, useUnit } from '../../job/scene'
 import { usePicked } from '../../job/picked'
 import { useItemField } from '../../job/useItemField'
@@ -26,13 +27,16 @@ export default function Pieces() {
   if (!pattern)
     return (
       <section className={s.blank}>
-        <p>No pieces yet: something is in doubt.</p>
+        <p>No pieces yet.</p>
+        <ToMeasure problems={draft?.problems ?? []} />
         <ul>
-          {draft?.problems.map((problem) => (
-            <li key={problem.field} className="problem">
-              {problem.field.replace(/^\w+\./, '')}: {problem.reason}. <span>For example {problem.example}.</span>
-            </li>
-          ))}
+          {draft?.problems
+            .filter((problem) => !problem.missing)
+            .map((problem) => (
+              <li key={problem.field} className="problem">
+                {problem.field.replace(/^\w+\./, '')}: {problem.reason}. <span>For example {problem.example}.</span>
+              </li>
+            ))}
         </ul>
       </section>
     )
