@@ -646,4 +646,36 @@ public sealed class ApiTests(Host host) : IClassFixture<Host>
         var works = draft["pattern"]!["works"]!.AsArray();
         Assert.Equal("1 time", (string)works.Single(work => (string)work!["name"]! == "filling")!["over"]!);
     }
+
+    [Fact]
+    public async Task The_workroom_is_told_once_and_can_be_told_again()
+    {
+        async Task<(HttpStatusCode, JsonNode)> Tell(string name, string unit)
+        {
+            var body = new JsonObject { ["name"] = name, ["unit"] = unit };
+            using var reply = await host.Client.PutAsJsonAsync("/api/workroom", body);
+            return (reply.StatusCode, JsonNode.Parse(await reply.Content.ReadAsStringAsync())!);
+        }
+        var before = JsonNode.Parse(await host.Client.GetStringAsync("/api/workroom"))!;
+        Assert.Equal(("Heron Loft", true), ((string)before["name"]!, (bool)before["told"]!)); // the demo's
+        foreach (
+            var (name, reason) in new[]
+            {
+                ("  ", "it has no name"),
+                (new string('x', 121), "longer than 120 characters"),
+            }
+        )
+        {
+            var (status, refused) = await Tell(name, "cm");
+            Assert.Equal(HttpStatusCode.UnprocessableEntity, status);
+            Assert.Equal(reason, (string)refused["errors"]![0]!["reason"]!);
+        }
+        await Tell("Attic", "in");
+        var (_, told) = await Tell(" The Attic ", "cm");
+        Assert.Equal(("The Attic", "cm", true), ((string)told["name"]!, (string)told["unit"]!, (bool)told["told"]!));
+        Assert.Equal(
+            told.ToJsonString(),
+            JsonNode.Parse(await host.Client.GetStringAsync("/api/workroom"))!.ToJsonString()
+        );
+    }
 }

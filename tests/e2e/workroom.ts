@@ -20,14 +20,17 @@ export class Server {
   private process: ChildProcess | undefined
   private readonly data = mkdtempSync(join(tmpdir(), 'wrapper-e2e-'))
 
-  private constructor(readonly port: number) {}
+  private constructor(
+    readonly port: number,
+    private readonly demo: boolean,
+  ) {}
 
   get url() {
     return `http://127.0.0.1:${this.port}`
   }
 
-  static async start() {
-    const server = new Server(await freePort())
+  static async start(demo = true) {
+    const server = new Server(await freePort(), demo)
     await server.resume()
     return server
   }
@@ -43,7 +46,7 @@ export class Server {
         this.data,
         '--web',
         join(root, 'web/dist'),
-        '--demo',
+        ...(this.demo ? ['--demo'] : []),
       ],
       { stdio: 'inherit' },
     )

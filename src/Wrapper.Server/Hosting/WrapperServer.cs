@@ -15,6 +15,7 @@ using Wrapper.Server.Lays;
 using Wrapper.Server.MakeUps;
 using Wrapper.Server.Photos;
 using Wrapper.Server.Plans;
+using Wrapper.Server.Workrooms;
 using Wrapper.Store;
 
 namespace Wrapper.Server.Hosting;
@@ -112,6 +113,7 @@ public static class WrapperServer
             )
             .WithName("health")
             .WithSummary("Whether it answers, and what should be known of the workroom's data.");
+        WorkroomEndpoints.Map(api);
         MakeUpEndpoints.Map(api);
         api.MapPost(
                 "/backups",
@@ -141,7 +143,10 @@ public static class WrapperServer
     {
         if (IsDescribing())
         {
-            foreach (var store in (Type[])[typeof(JobStore), typeof(PhotoStore), typeof(Database), typeof(Backups)])
+            foreach (
+                var store in (Type[])
+                    [typeof(JobStore), typeof(PhotoStore), typeof(WorkroomStore), typeof(Database), typeof(Backups)]
+            )
                 builder.Services.AddSingleton(
                     store,
                     _ => throw new InvalidOperationException("no database while the API is described")
@@ -157,8 +162,13 @@ public static class WrapperServer
         builder.Services.AddSingleton(alone);
         builder.Services.AddSingleton(database);
         var jobs = new JobStore(database, TimeProvider.System);
+        var workroom = new WorkroomStore(database);
+        builder.Services.AddSingleton(workroom);
         if (options.Demo)
+        {
             DemoJobs.Seed(jobs);
+            WorkroomEndpoints.Seed(workroom);
+        }
         builder.Services.AddSingleton(jobs);
         builder.Services.AddSingleton(new PhotoStore(database, TimeProvider.System));
         builder.Services.AddSingleton(new FoundLays(database, TimeProvider.System));

@@ -29,6 +29,7 @@ export type Sewn = Schemas['SewnView']
 export type Slide = Schemas['SlideView']
 export type Size = Schemas['SizeView']
 export type Unit = Schemas['JobUnit']
+export type Workroom = Schemas['WorkroomView']
 
 export const api = createClient<paths>({ baseUrl: '' })
 

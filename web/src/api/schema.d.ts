@@ -21,6 +21,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/workroom": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the workroom is called, and the unit that new jobs begin in. */
+        get: operations["getWorkroom"];
+        /** Says what the workroom is called, and the unit that new jobs begin in. */
+        put: operations["tellWorkroom"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/make-ups": {
         parameters: {
             query?: never;
@@ -1813,6 +1831,11 @@ export interface components {
         SvgDrawing: {
             svg: string;
         };
+        /** @description What the workroom is to be called, and the unit that new jobs begin in. */
+        TellWorkroom: {
+            name: string;
+            unit: components["schemas"]["JobUnit"];
+        };
         /** @description A figure of the ruler, and where it stands. */
         TickView: {
             /** Format: int64 */
@@ -1876,6 +1899,12 @@ export interface components {
             time: string;
             over: string;
         };
+        /** @description What the workroom is called and the unit that new jobs begin in; Told is false until somebody said so. */
+        WorkroomView: {
+            name: string;
+            unit: components["schemas"]["JobUnit"];
+            told: boolean;
+        };
     };
     responses: never;
     parameters: never;
@@ -1901,6 +1930,59 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Health"];
+                };
+            };
+        };
+    };
+    getWorkroom: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkroomView"];
+                };
+            };
+        };
+    };
+    tellWorkroom: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TellWorkroom"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkroomView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };

@@ -2,21 +2,55 @@ import { useInfiniteQuery, useQuery, useQueryClient } from '@tanstack/react-quer
 import { Button, Input, Segmented } from 'antd'
 import { useDeferredValue, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
-import { answer, api, newId, Refused, type Unit } from '../api/client'
+import { answer, api, newId, Refused, type Unit, type Workroom } from '../api/client'
+import { Dialog } from '../parts/Dialog'
 import { useLight } from '../parts/Look'
 import { usePicture } from '../parts/picture'
+import { WorkroomForm } from './WorkroomForm'
 import s from './Home.module.css'
 
 const day = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' })
 const atOnce = 50
 const noAnswer = 'The server does not answer.'
 
-/** All jobs, the latest change first, and a new one. */
+/** The workroom: at its first start what it is called, from then on its jobs. */
 export function Home() {
-  const navigate = useNavigate()
   const { light, switchLight } = useLight()
+  const [changing, setChanging] = useState(false)
+  const workroom = useQuery({ queryKey: ['workroom'], queryFn: () => answer(api.GET('/api/workroom')) }).data
+  return (
+    <div className={s.home}>
+      <header className={s.head}>
+        <span className={s.word}>Wrapper</span>
+        {workroom?.told && <Button onClick={() => setChanging(true)}>Workroom</Button>}
+        <Button onClick={switchLight} aria-pressed={light === 'dim'}>
+          {light === 'dim' ? 'Bright' : 'Dim'}
+        </Button>
+      </header>
+      {workroom?.told ? (
+        <Table key={workroom.unit} workroom={workroom} />
+      ) : (
+        workroom && (
+          <main>
+            <h1>A new workroom</h1>
+            <WorkroomForm workroom={workroom} action="Open it" done={() => undefined} />
+          </main>
+        )
+      )}
+      {changing && workroom && (
+        <Dialog title="Workroom" close={() => setChanging(false)}>
+          <WorkroomForm workroom={workroom} action="Keep" done={() => setChanging(false)} />
+        </Dialog>
+      )}
+    </div>
+  )
+}
+
+// All jobs, the latest change first, and a new one.
+function Table({ workroom }: { workroom: Workroom }) {
+  const navigate = useNavigate()
   const [name, setName] = useState('')
-  const [unit, setUnit] = useState<Unit>('in')
+  const [unit, setUnit] = useState<Unit>(workroom.unit)
   const [problem, setProblem] = useState('')
   const health = useQuery({ queryKey: ['health'], queryFn: () => answer(api.GET('/api/health')), staleTime: 0 })
   const begin = async () => {
@@ -35,61 +69,53 @@ export function Home() {
     }
   }
   return (
-    <div className={s.home}>
-      <header className={s.head}>
-        <span className={s.word}>Wrapper</span>
-        <Button onClick={switchLight} aria-pressed={light === 'dim'}>
-          {light === 'dim' ? 'Bright' : 'Dim'}
+    <main>
+      <h1>{workroom.name}</h1>
+      {health.data?.notes.map((note) => (
+        <p key={note} className="problem" role="alert">
+          {note}
+        </p>
+      ))}
+      <form
+        className={s.begin}
+        onSubmit={(event) => {
+          event.preventDefault()
+          void begin()
+        }}
+      >
+        <label htmlFor="job-name">A new job</label>
+        <Input
+          id="job-name"
+          autoFocus
+          value={name}
+          placeholder="What it is for"
+          status={problem ? 'error' : ''}
+          maxLength={120}
+          onChange={(event) => setName(event.currentTarget.value)}
+        />
+        <Segmented
+          tabIndex={-1}
+          aria-label="Unit"
+          name="new-unit"
+          value={unit}
+          options={[
+            { value: 'in', label: 'inches' },
+            { value: 'cm', label: 'cm' },
+          ]}
+          onChange={setUnit}
+        />
+        <Button type="primary" htmlType="submit">
+          Begin
         </Button>
-      </header>
-      <main>
-        <h1>On the table</h1>
-        {health.data?.notes.map((note) => (
-          <p key={note} className="problem" role="alert">
-            {note}
-          </p>
-        ))}
-        <form
-          className={s.begin}
-          onSubmit={(event) => {
-            event.preventDefault()
-            void begin()
-          }}
-        >
-          <label htmlFor="job-name">A new job</label>
-          <Input
-            id="job-name"
-            autoFocus
-            value={name}
-            placeholder="What it is for"
-            status={problem ? 'error' : ''}
-            maxLength={120}
-            onChange={(event) => setName(event.currentTarget.value)}
-          />
-          <Segmented
-            tabIndex={-1}
-            aria-label="Unit"
-            name="new-unit"
-            value={unit}
-            options={[
-              { value: 'in', label: 'inches' },
-              { value: 'cm', label: 'cm' },
-            ]}
-            onChange={setUnit}
-          />
-          <Button type="primary" htmlType="submit">
-            Begin
-          </Button>
-        </form>
-        {problem && (
-          <p className="problem" role="alert">
-            {problem}
-          </p>
-        )}
-        <Jobs />
-        <BackUp />
-      </main>
-    </div>
+      </form>
+      {problem && (
+        <p className="problem" role="alert">
+          {problem}
+        </p>
+      )}
+      <Jobs />
+      <BackUp />
+    </main>
   )
 }
 
@@ -158,7 +184,7 @@ function Jobs() {
             ? `No job has “${q}” in its name or customer.`
             : away
               ? 'Nothing was taken away.'
-              : 'No job yet. Name the first one above.'}
+              : 'Nothing is on the table yet. Say above what the first job is for.'}
         </p>
       )}
       <ul className={s.jobs}>
