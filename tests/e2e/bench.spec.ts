@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test'
+import { execFileSync } from 'node:child_process'
 import { begin, expect, field, pick, Server, test } from './workroom'
 
 const sizes = [
@@ -85,7 +86,9 @@ test('no label of a measuring drawing covers another, a line or the drawing, at 
 })
 
 // As a stranger would: no step that the screen does not offer, by keys alone, each of them counted.
-test('a stranger goes from an empty workroom to the shopping list of a cushion by keys alone', async ({ page }) => {
+test('a stranger goes from an empty workroom to the cutting sheet and the shopping list of a cushion by keys alone', async ({
+  page,
+}) => {
   const empty = await Server.start(false)
   test.info().annotations.push({ type: 'data', description: 'an empty folder' })
   let keys = 0
@@ -131,6 +134,18 @@ test('a stranger goes from an empty workroom to the shopping list of a cushion b
   await expect(school).toContainText('chosen')
   await press('Alt+3')
   await expect(page.getByRole('list', { name: 'Pieces' })).toContainText('boxing')
+  // The cutting sheet: every page says which job and how many there are; the list stands on it though it is folded away.
+  await press('Alt+4')
+  await expect(page.getByTestId(/^laid-/)).toHaveText('1.78 yd')
+  const pdf = test.info().outputPath('sheet.pdf')
+  await page.pdf({ path: pdf, format: 'A4' })
+  const pages = execFileSync('pdftotext', ['-layout', pdf, '-'], { encoding: 'utf8' }).split('\f').slice(0, -1)
+  pages.forEach((text, at) => {
+    expect(text).toContain('Hall')
+    expect(text).toContain('Attic')
+    expect(text).toContain(`${at + 1} of ${pages.length}`)
+  })
+  expect(pages.join()).toMatch(/right side up[^]*From the[^]*1a panel/)
   await press('Alt+5')
   await expect(page.getByRole('region', { name: 'Shopping list' }).getByRole('row').nth(1)).toContainText('First cloth')
   await empty.stop()
@@ -153,6 +168,13 @@ test('the same again is changed where it differs, and things are found by name',
   await expect(field(page, 'measures.W')).toHaveValue('20 in')
   await field(page, 'measures.W').fill('24')
   await page.keyboard.press('Escape')
+  // On paper both stand with their letters, what was read, and room to read again.
+  const sheet = page.getByRole('region', { name: 'Measuring sheet' })
+  await page.evaluate(() => window.dispatchEvent(new Event('beforeprint')))
+  await expect(sheet.getByRole('heading')).toHaveText(['1 Hearth cube', '2 Hearth cube 2'])
+  await expect(sheet.getByRole('row', { name: /^W width\. .* 24/ })).toBeAttached()
+  await page.evaluate(() => window.dispatchEvent(new Event('afterprint')))
+  await expect(sheet).toHaveCount(0)
   await page.keyboard.press('Control+k')
   await page.keyboard.type('item 1 hearth')
   await page.keyboard.press('Enter')

@@ -1,6 +1,16 @@
 import { useQuery } from '@tanstack/react-query'
 import { Button } from 'antd'
-import { lazy, memo, Suspense, type ComponentType, useCallback, useLayoutEffect, useMemo, useState } from 'react'
+import {
+  lazy,
+  memo,
+  Suspense,
+  type ComponentType,
+  useCallback,
+  useEffect,
+  useLayoutEffect,
+  useMemo,
+  useState,
+} from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { answer, api, type MakeUp } from '../api/client'
 import { Keys } from './Keys'
@@ -73,6 +83,23 @@ const Cautions = memo(function Cautions() {
   )
 })
 
+// At the head of every sheet that is printed, told to the style sheet: which job, and whose.
+const PrintHead = memo(function PrintHead() {
+  const name = useScene(({ job }) => job.document.name)
+  const customer = useScene(({ job }) => job.document.customer)
+  const workroom = useQuery({ queryKey: ['workroom'], queryFn: () => answer(api.GET('/api/workroom')) }).data?.name
+  useEffect(() => {
+    const { style } = document.documentElement
+    style.setProperty('--sheet', JSON.stringify([name, customer].filter(Boolean).join(' · ')))
+    style.setProperty('--workroom', JSON.stringify(workroom ?? ''))
+    return () => {
+      style.removeProperty('--sheet')
+      style.removeProperty('--workroom')
+    }
+  }, [name, customer, workroom])
+  return null
+})
+
 // What is wrong with the job beyond single fields.
 const JobProblems = memo(function JobProblems() {
   const problems = useScene(({ plan }) => plan?.problems)
@@ -125,6 +152,7 @@ function Open({ id, job, stage }: { id: string; job: OpenJob; stage: StageKey })
         <ItemRail />
         <main key={stage} className={s.stage} data-stage={stage} id="stage">
           <h1 className="unseen">{stages.find((each) => each.key === stage)?.name}</h1>
+          <PrintHead />
           <JobProblems />
           <Cautions />
           {item || stage === 'lay' || stage === 'buy' ? (

@@ -64,6 +64,7 @@ export function ClothOnTable({ cloth, plan, side }: Props) {
     <section className={clsx(s.cloth, stale && 'stale')} aria-label={cloth.name} id={own} ref={section}>
       <h2 className={s.named}>
         <span className={s.bolt} style={{ background: cloth.tone }} aria-hidden /> {cloth.name}
+        <small className={s.sideUp}>{side} side up</small>
       </h2>
       <OtherProblems planned={planned} asked={asked} />
       {drawn?.lay && items && <LaidCloth cloth={laidCloth} items={items} planned={drawn} lay={drawn.lay} side={side} />}

@@ -37,6 +37,7 @@ export const CuttingList = memo(function CuttingList({ lay, items, cloth, name, 
   )
   return (
     <Folded
+      printed
       className={s.cutting}
       summary={
         <>

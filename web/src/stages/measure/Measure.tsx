@@ -5,6 +5,7 @@ import { EntryField } from '../../job/EntryField'
 import { CutFrom } from './CutFrom'
 import { OutlineChoice, TraceField } from './OutlineFields'
 import { Pad } from './Pad'
+import { PrintedMeasures } from './PrintedMeasures'
 import { Photos } from './Photos'
 import { Table } from './Table'
 import { draftInHand, useAsked, useEditItem, useScene, useSceneStore, useUnit, type JobScene } from '../../job/scene'
@@ -118,8 +119,12 @@ export default function Measure() {
         next={next}
         again={again}
       >
+        <span className={s.found}>
+          <Button onClick={() => window.print()}>Print a measuring sheet</Button>
+        </span>
         <Found key={`${id}/found`} />
       </Table>
+      <PrintedMeasures />
       <section className={s.beside} aria-label="Measuring">
         <ItemLine />
         <div className={s.outlineChoices}>
@@ -231,9 +236,7 @@ function Found() {
   const noted = useScene((scene) => scene.item?.notes.trim() !== '')
   return (
     <>
-      <span className={s.found}>
-        <Button onClick={() => setOpen(true)}>Notes and photos{noted && ' · noted'}</Button>
-      </span>
+      <Button onClick={() => setOpen(true)}>Notes and photos{noted && ' · noted'}</Button>
       <Drawer open={open} onClose={() => setOpen(false)} title="As it was found" size={440} destroyOnHidden>
         <div className={s.asFound}>
           <Notes />

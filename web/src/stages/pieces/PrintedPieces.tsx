@@ -1,6 +1,5 @@
-import { useEffect, useState } from 'react'
-import { flushSync } from 'react-dom'
 import type { Piece } from '../../api/client'
+import { usePrinting } from '../../parts/usePrinting'
 import { PieceDrawing } from './PieceDrawing'
 import { SettingOut } from './SettingOut'
 import s from './pieces.module.css'
@@ -14,16 +13,7 @@ interface Props {
 
 /** Every piece of the item with all that is needed to cut it, drawn only while it is being printed. */
 export function PrintedPieces({ name, pieces, source }: Props) {
-  const [printing, setPrinting] = useState(false)
-  useEffect(() => {
-    const [begin, end] = [() => flushSync(() => setPrinting(true)), () => setPrinting(false)]
-    window.addEventListener('beforeprint', begin)
-    window.addEventListener('afterprint', end)
-    return () => {
-      window.removeEventListener('beforeprint', begin)
-      window.removeEventListener('afterprint', end)
-    }
-  }, [])
+  const printing = usePrinting()
   if (!printing) return null
   return (
     <section className={s.printed} aria-label="Pieces, printed">
