@@ -119,9 +119,7 @@ export default function Measure() {
         next={next}
         again={again}
       >
-        <span className={s.found}>
-          <Button onClick={() => window.print()}>Print a measuring sheet</Button>
-        </span>
+        <Button onClick={() => window.print()}>Measuring sheet</Button>
         <Found key={`${id}/found`} />
       </Table>
       <PrintedMeasures />
@@ -146,29 +144,31 @@ export default function Measure() {
               {remark.text}
             </p>
           ))}
-        {current && (
-          <div className={s.hold}>
-            <h2>
-              <kbd>{current.key}</kbd> {current.name}
-              {current.optional && <small> if there is one</small>}
-            </h2>
-            <SecondReading
-              key={`${id}/${current.key}`}
-              measure={current}
-              asked={twice === current.key}
-              ask={again}
-              next={next}
-            />
-            <p>{current.holdTape}</p>
-            <Problems measure={current.key} />
-          </div>
-        )}
         {shown
           .filter((measure) => !drawn.includes(measure.key) && undrawn.split(' ').includes(measure.key))
           .map((measure) => (
             <LineField key={`${id}/${measure.key}`} measure={measure} />
           ))}
-        {current && <MeasurePad key={`${id}/${current.key}`} measure={current.key} next={next} />}
+        {current && (
+          <div className={s.hand}>
+            <div className={s.hold}>
+              <h2>
+                <kbd>{current.key}</kbd> {current.name}
+                {current.optional && <small> if there is one</small>}
+              </h2>
+              <SecondReading
+                key={`${id}/${current.key}`}
+                measure={current}
+                asked={twice === current.key}
+                ask={again}
+                next={next}
+              />
+              <p>{current.holdTape}</p>
+              <Problems measure={current.key} />
+            </div>
+            <MeasurePad key={`${id}/${current.key}/pad`} measure={current.key} next={next} />
+          </div>
+        )}
       </section>
     </>
   )

@@ -116,11 +116,13 @@ export function Table({
         )}
       </div>
       <div className={s.strip}>
-        {offered.map((measure) => (
-          <Button key={measure.key} data-offer={measure.key} onClick={() => offer(measure.key)}>
-            + {measure.name}
-          </Button>
-        ))}
+        <div className={s.offers}>
+          {offered.map((measure) => (
+            <Button key={measure.key} data-offer={measure.key} onClick={() => offer(measure.key)}>
+              + {measure.name}
+            </Button>
+          ))}
+        </div>
         {children}
       </div>
     </section>
