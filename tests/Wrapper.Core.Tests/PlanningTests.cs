@@ -285,6 +285,6 @@ public class PlanningTests
         Assert.Empty(Told(JobUnit.Centimetre));
         Assert.Empty(Told(JobUnit.Inch, ("s", "0.5")));
         Assert.Equal(["allowances.s: 1/2"], Told(JobUnit.Inch, ("s", "3/8")));
-        Assert.Equal(["allowances.s: 1.3"], Told(JobUnit.Centimetre, ("s", "1")));
+        Assert.Equal(["allowances.s: 1.5"], Told(JobUnit.Centimetre, ("s", "1")));
     }
 }

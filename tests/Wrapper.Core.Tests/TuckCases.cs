@@ -60,6 +60,28 @@ public class TuckCases
         }
     }
 
+    // A cap that falls 4 in over an ottoman 21 x 17 1/4: each pleat is 2 x 4 tan 22.5 = 3.3137 in of cloth, folded in half,
+    // so it reaches 1.6569 in from the corner and no further than the fall.
+    [Fact]
+    public void Facing_pleats_reach_half_their_cloth_from_the_corner()
+    {
+        var form = Forms.Sewn(
+            Items.Read("ottoman-cap", JobUnit.Inch, "W=21 | L=17 1/4 | H=14 | fall=4 | capCorners=pleated")
+        );
+        var pleats = form.Sheets.Single(sheet => sheet.Tucked);
+        var places = Points(form, pleats).Select(pair => pair.Place).ToList();
+        var (left, right, top) = (places.Min(p => p.X), places.Max(p => p.X), places.Max(p => p.Z));
+        Assert.Equal(21 * 25.4, right - left, 2 * Thin);
+        Assert.Equal(4 * 25.4, top - places.Min(p => p.Z), Thin);
+        // Between the corners nothing is tucked: from the left corner so far, and from the right one.
+        var reach = 1.6569 * 25.4;
+        Assert.All(
+            places.Where(p => Math.Abs(p.Y) > (17.25 * 25.4 / 2) - Thin),
+            p => Assert.True(p.X < left + reach + Thin || p.X > right - reach - Thin)
+        );
+        Assert.Contains(places, p => Math.Abs(p.X - left - reach) < Thin);
+    }
+
     private static (double Flat, double Laid) Areas(SewnForm form, FormSheet sheet)
     {
         var (flat, laid) = (0.0, 0.0);

@@ -215,3 +215,64 @@ test.describe('by touch on a tall screen', () => {
     expect(taps).toBeLessThan(15)
   })
 })
+
+// What can be touched is large enough for a thumb, and nothing has to be scrolled sideways, but for what scrolls by itself.
+test('every stage fits the three sizes of screen, each control as large as a thumb', async ({ page }) => {
+  test.setTimeout(120_000)
+  const wrong: string[] = []
+  for (const size of sizes) {
+    await page.setViewportSize(size)
+    for (const stage of ['measure', 'make-up', 'pieces', 'lay', 'buy']) {
+      await page.goto(`/jobs/demo-lodge-seats/${stage}`)
+      await expect(page.getByTestId('to-buy')).toBeVisible()
+      wrong.push(
+        ...(
+          await page.evaluate(() => {
+            const told: string[] = []
+            if (document.scrollingElement!.scrollWidth > innerWidth) told.push('the page scrolls sideways')
+            const stage = document.getElementById('stage')!
+            if (stage.scrollWidth > stage.clientWidth + 1) told.push('the stage scrolls sideways')
+            for (const control of document.querySelectorAll(
+              'button, a, summary, input:not([type=radio], [type=checkbox])',
+            )) {
+              const box = control.getBoundingClientRect()
+              const held = control.closest('.ant-input-affix-wrapper, .ant-select, .ant-segmented, label')
+              const height = Math.max(box.height, held?.getBoundingClientRect().height ?? 0)
+              if (box.width > 0 && height < 43.5 && getComputedStyle(control).display !== 'inline')
+                told.push(`${Math.round(height)} px high: ${control.outerHTML.slice(0, 90)}`)
+            }
+            return told
+          })
+        ).map((each) => `${stage} at ${size.width}: ${each}`),
+      )
+    }
+  }
+  expect(wrong).toEqual([])
+})
+
+test('what is answered otherwise than usual stands out and is put back', async ({ page }) => {
+  await begin(page, 'Answers')
+  await pick(page, 'Cushion or seat pad')
+  await expect(field(page, 'measures.W')).toBeFocused()
+  // Before anything is measured Make-up says by name what is to be, and shows the schools as they usually are.
+  await page.keyboard.press('Alt+2')
+  await expect(page.getByText(/To be measured first: width, length, thickness/)).toBeVisible()
+  await expect(page.getByRole('region', { name: 'Make-ups' }).locator('li img')).toHaveCount(5)
+  await page.getByRole('button', { name: 'Measure', exact: true }).click()
+  for (const [key, size] of Object.entries({ W: '30', L: '20', T: '4' }))
+    await field(page, `measures.${key}`).fill(size)
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('Alt+2')
+  const answers = page.getByRole('region', { name: 'What can be chosen' })
+  const allowances = answers.locator('details').filter({ hasText: 'Allowances' })
+  await expect(answers.getByText('changed')).toHaveCount(0)
+  await allowances.locator('summary').click()
+  // However it is written half an inch is usual.
+  await field(page, 'allowances.s').fill('0.5')
+  await expect(allowances.locator('summary')).toContainText('usual')
+  await field(page, 'allowances.s').fill('3/8')
+  await expect(allowances.locator('summary')).toContainText('changed')
+  await answers.getByRole('button', { name: 'Put back what is usual' }).click()
+  await expect(field(page, 'allowances.s')).toHaveValue(/^1\/2/)
+  await expect(allowances.locator('summary')).toContainText('usual')
+})
