@@ -21,6 +21,10 @@ test('a gap, a repeat and a flaw lengthen the lay; what cannot be read is told a
   await field(page, '.repeatAlong').fill('twelve')
   await told(page, 'For example')
   await field(page, '.repeatAlong').fill('12')
+  // What stood beside the field is gone and the lay is the new one, before anything below is clicked.
+  await expect(page.getByRole('alert')).toHaveCount(0)
+  await expect(page.locator('[data-part=repeat] line').first()).toBeAttached()
+  await expect(page.locator('.stale')).toHaveCount(0)
   await page.getByRole('button', { name: 'Mark a flaw' }).click()
   await field(page, '.fromEnd').fill('0')
   await field(page, '.fromSelvedge').fill('25')

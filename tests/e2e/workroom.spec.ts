@@ -114,7 +114,7 @@ for (const light of ['day', 'dim'])
     test(`axe finds nothing serious on ${place} by ${light}`, async ({ page }) => {
       await page.addInitScript((value) => localStorage.setItem('wrapper.light', value), light)
       await page.goto(place)
-      await expect(page.getByText(/\d h \d\d min|Window bench/).first()).toBeVisible()
+      await expect(page.getByText(/\d h \d\d min|Heron Loft/).first()).toBeVisible()
       if (place !== '/') await expect(page.getByTestId('to-buy')).toBeVisible()
       if (place.endsWith('?sewn')) {
         await page.getByText('Sewn', { exact: true }).click()
