@@ -56,6 +56,8 @@ try {
   ]) {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
     await page.goto(`${url}/jobs/${id}/${stage}`)
+    // On Make-up what can be chosen is folded away.
+    if (stage === 'make-up') await page.locator('summary', { hasText: 'Allowances' }).click()
     const input = page.locator(`[data-field^="${field}"]`).first()
     await input.waitFor()
     await page.waitForTimeout(6000)
