@@ -1,4 +1,5 @@
 using Microsoft.AspNetCore.Http.HttpResults;
+using Wrapper.Core.Declaring;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lay;
 using Wrapper.Core.Lengths;
@@ -191,44 +192,31 @@ internal static class PlanEndpoints
                                         request.Job.Items is [var first, ..] ? first.Id : ""
                                     ),
                                 ]);
+                            var schools = drafting
+                                .MakeUps.Where(makeUp => makeUp.Family == current.Family)
+                                .Select(Tried)
+                                .ToList();
                             // Schools that fit the item come first; the others say why they do not.
                             return TypedResults.Ok(
                                 ComparisonView
-                                    .AgainstCurrent(
-                                        [
-                                            .. drafting
-                                                .MakeUps.Where(makeUp => makeUp.Family == current.Family)
-                                                .Select(makeUp =>
-                                                {
-                                                    cancel.ThrowIfCancellationRequested();
-                                                    var tried =
-                                                        makeUp.Key == current.Key
-                                                            ? item
-                                                            : makeUp.NewItem(
-                                                                item.Id,
-                                                                item.Name,
-                                                                request.Job.Unit,
-                                                                item
-                                                            );
-                                                    var plan = ItemPlan.Of(tried, 1, drafting, request.Job);
-                                                    var cloth = plan.Alone(request.Job, cancel);
-                                                    return (
-                                                        ComparisonView.Of(
-                                                            makeUp,
-                                                            makeUp.Key == current.Key,
-                                                            plan,
-                                                            cloth,
-                                                            request.Job.Unit
-                                                        ),
-                                                        cloth
-                                                    );
-                                                }),
-                                        ],
-                                        request.Job.Unit
-                                    )
+                                    .AgainstCurrent(schools, request.Job.Unit)
                                     .OrderBy(school => school.Problems.Count > 0)
                                     .ToList()
                             );
+
+                            (ComparisonView, Length?) Tried(MakeUp makeUp)
+                            {
+                                cancel.ThrowIfCancellationRequested();
+                                var own = makeUp.Key == current.Key;
+                                var plan = ItemPlan.Of(
+                                    own ? item : makeUp.NewItem(item.Id, item.Name, request.Job.Unit, item),
+                                    1,
+                                    drafting,
+                                    request.Job
+                                );
+                                var cloth = plan.Alone(request.Job, cancel);
+                                return (ComparisonView.Of(makeUp, own, plan, cloth, request.Job.Unit), cloth);
+                            }
                         }
                     )
             )

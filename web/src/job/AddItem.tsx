@@ -50,7 +50,11 @@ export function AddItem({ close }: { close: () => void }) {
     const body = { set: set.key, id: newId(), name: name.trim() || (set.name.split(' ')[0] ?? ''), unit, entries }
     return answer(api.POST('/api/sets', { body }))
   }
+  // A key that is held adds one item, not several.
+  const adding = useRef(false)
   const add = async (kind: Kind) => {
+    if (adding.current) return
+    adding.current = true
     try {
       const begun = await begin(kind)
       if (!begun[0]) return
@@ -72,6 +76,8 @@ export function AddItem({ close }: { close: () => void }) {
       setProblem(
         told.length > 0 ? '' : error instanceof Refused ? error.message : 'The server does not answer. Try again.',
       )
+    } finally {
+      adding.current = false
     }
   }
   // Of a set something is asked first; all else is asked on the drawing.
@@ -79,6 +85,7 @@ export function AddItem({ close }: { close: () => void }) {
     if (kind?.set) {
       setSet(kind)
       setWrong([])
+      setProblem('')
     } else if (kind) void add(kind)
   }
   const move = (event: KeyboardEvent<HTMLInputElement>) => {
@@ -88,7 +95,7 @@ export function AddItem({ close }: { close: () => void }) {
     // Among letters the arrows to the side move in what is typed.
     if (step === undefined || (Math.abs(step) === 1 && across > 1 && sought !== '')) return
     event.preventDefault()
-    const next = Math.min(Math.max(at + step, 0), kinds.length - 1)
+    const next = at < 0 ? 0 : Math.min(Math.max(at + step, 0), kinds.length - 1)
     setAt(next)
     list.current?.children[next]?.scrollIntoView({ block: 'nearest' })
   }
@@ -157,12 +164,13 @@ export function AddItem({ close }: { close: () => void }) {
           maxLength={40}
           onChange={(event) => {
             setSought(event.currentTarget.value)
-            setAt(0)
+            // Where nothing is called so none is picked until she picks one.
+            setAt(foundKinds(all, event.currentTarget.value).length > 0 ? 0 : -1)
           }}
           onKeyDown={(event) => {
             if (event.key === 'Enter') {
               event.preventDefault()
-              pick(found[at])
+              pick(kinds[at])
             } else move(event)
           }}
         />

@@ -17,7 +17,8 @@ const noAnswer = 'The server does not answer.'
 export function Home() {
   const { light, switchLight } = useLight()
   const [changing, setChanging] = useState(false)
-  const workroom = useQuery({ queryKey: ['workroom'], queryFn: () => answer(api.GET('/api/workroom')) }).data
+  const asked = useQuery({ queryKey: ['workroom'], queryFn: () => answer(api.GET('/api/workroom')) })
+  const workroom = asked.data
   return (
     <div className={s.home}>
       <header className={s.head}>
@@ -27,6 +28,14 @@ export function Home() {
           {light === 'dim' ? 'Bright' : 'Dim'}
         </Button>
       </header>
+      {asked.isError && !workroom && (
+        <main>
+          <p className="problem" role="alert">
+            {asked.error instanceof Refused ? asked.error.message : noAnswer}
+          </p>
+          <Button onClick={() => void asked.refetch()}>Try again</Button>
+        </main>
+      )}
       {workroom?.told ? (
         <Table key={workroom.unit} workroom={workroom} />
       ) : (

@@ -187,7 +187,7 @@ public sealed partial class ChairSlipcover : MakeUp
             Pieces = pieces,
             Seams = seams,
             Uses = uses,
-            Tucks = [.. SlipcoverSeams.Flaps(pieces)],
+            Tucks = [.. SkirtFlaps.Of(pieces)],
             Finished =
             [
                 ("tuck-in", TuckIn.Of(reading, ChairSlipcover.C)),

@@ -308,26 +308,6 @@ internal sealed class SlipcoverSeams(Reading reading, ChairBody body)
             );
     }
 
-    /// <summary>A flap of the skirt behind each corner, from the right one of the front on.</summary>
-    public static IEnumerable<Tuck> Flaps(IReadOnlyList<Piece> pieces)
-    {
-        if (pieces.FirstOrDefault(piece => piece.Key == "skirt-flap") is not { } flap)
-            return [];
-        (string Piece, int At)[] round = [("skirt-front", 1), ("skirt-side", 1), ("skirt-front", 2), ("skirt-side", 2)];
-        return round.Select(
-            (face, at) =>
-                Tuck.BehindCorner(
-                    flap.Key,
-                    at + 1,
-                    (face.Piece, face.At, pieces.First(piece => piece.Key == face.Piece).Stitch.LengthOf("upper")),
-                    round[(at + 1) % 4],
-                    flap.Stitch.LengthOf("upper"),
-                    flap.Stitch.LengthOf("left"),
-                    folded: false
-                )
-        );
-    }
-
     /// <summary>Edges in no seam: hems, flaps caught behind the skirt, and the upper end of a strip.</summary>
     public static IEnumerable<Use> Hems(Reading reading, IReadOnlyList<Piece> pieces)
     {

@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { Button, Radio } from 'antd'
-import { memo, useDeferredValue } from 'react'
+import { memo, useDeferredValue, type ReactNode } from 'react'
 import { answer, api, unitWord, type Choice, type Comparison, type MakeUp as MakeUpDeclared } from '../../api/client'
 import { EntryField } from '../../job/EntryField'
 import { Folded } from '../../parts/Folded'
@@ -211,19 +211,11 @@ const Group = memo(function Group({ name, choices }: { name: string; choices: Ch
       false,
   )
   return (
-    <Folded
-      className={s.group}
-      asked={wrong}
-      summary={
-        <>
-          <b>{name}</b> <span>{said}</span> <Usual changed={changed} />
-        </>
-      }
-    >
+    <Answered name={name} said={said} changed={changed} wrong={wrong}>
       {choices.map((choice) => (
         <ChoiceField key={choice.key} choice={choice} />
       ))}
-    </Folded>
+    </Answered>
   )
 })
 
@@ -238,25 +230,37 @@ const Allowances = memo(function Allowances({ allowances }: { allowances: MakeUp
     (scene) => draftInHand(scene)?.problems.some((each) => each.field.startsWith('allowances.')) ?? false,
   )
   return (
-    <Folded
-      className={s.group}
-      asked={wrong}
-      summary={
-        <>
-          <b>Allowances</b> <span>{said}</span> <Usual changed={changed} />
-        </>
-      }
-    >
+    <Answered name="Allowances" said={said} changed={changed} wrong={wrong}>
       {allowances.map((allowance) => (
         <AllowanceField key={allowance.symbol} symbol={allowance.symbol} name={allowance.name} />
       ))}
       <p className="note">An edge can have an allowance of its own: see Pieces.</p>
-    </Folded>
+    </Answered>
   )
 })
 
-const Usual = ({ changed }: { changed: boolean }) => (
-  <em className={changed ? s.changed : undefined}>{changed ? 'changed' : 'usual'}</em>
+interface AnsweredProps {
+  name: string
+  said: string
+  changed: boolean
+  /** Opens by itself. */
+  wrong: boolean
+  children: ReactNode
+}
+
+const Answered = ({ name, said, changed, wrong, children }: AnsweredProps) => (
+  <Folded
+    className={s.group}
+    asked={wrong}
+    summary={
+      <>
+        <b>{name}</b> <span>{said}</span>{' '}
+        <em className={changed ? s.changed : undefined}>{changed ? 'changed' : 'usual'}</em>
+      </>
+    }
+  >
+    {children}
+  </Folded>
 )
 
 // Puts back what is usual, where something else stands.

@@ -46,7 +46,7 @@ export default function Measure() {
   const [undrawn, setUndrawn] = useState('')
   // Sizes that were asked for though they are not always there, of which item.
   const [offered, setOffered] = useState<{ of: string | undefined; keys: string[] }>({ of: undefined, keys: [] })
-  const [twice, setTwice] = useState<string>()
+  const [twice, setTwice] = useState<{ key: string }>()
   const begun = useRef<string>(undefined)
   const register = useCallback(
     (key: string, input: InputRef | null) => {
@@ -75,7 +75,7 @@ export default function Measure() {
     },
     [store],
   )
-  const again = useCallback((key: string) => setTwice(key), [])
+  const again = useCallback((key: string) => setTwice({ key }), [])
   const offer = useCallback(
     (key: string) => setOffered((old) => ({ of: id, keys: [...(old.of === id ? old.keys : []), key] })),
     [id],
@@ -159,7 +159,7 @@ export default function Measure() {
               <SecondReading
                 key={`${id}/${current.key}`}
                 measure={current}
-                asked={twice === current.key}
+                asked={twice?.key === current.key ? twice : undefined}
                 ask={again}
                 next={next}
               />
@@ -201,7 +201,8 @@ function SecondReading({
   next,
 }: {
   measure: MakeUp['measures'][number]
-  asked: boolean
+  /** The time that it was asked for: another one each time. */
+  asked: { key: string } | undefined
   ask: (measure: string) => void
   next: (measure: string) => void
 }) {
