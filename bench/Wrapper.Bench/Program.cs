@@ -5,6 +5,11 @@ using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Planning;
 
+if (args.Contains("--jobs"))
+{
+    Wrapper.Bench.JobsBench.Run();
+    return 0;
+}
 if (args.Contains("--sewn"))
 {
     Wrapper.Bench.SewnBench.Run();

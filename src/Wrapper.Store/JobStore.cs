@@ -7,9 +7,6 @@ using static Wrapper.Store.Sql;
 
 namespace Wrapper.Store;
 
-/// <summary>A job in a list; <paramref name="Mark"/> is what the next page of the list is asked for with.</summary>
-public sealed record JobSummary(string Id, string Name, string Customer, DateTimeOffset ChangedAt, string Mark);
-
 /// <summary>
 /// A job's document at one revision, as JSON text, and whether there is anything to undo or redo from it.
 /// </summary>
@@ -44,78 +41,12 @@ public sealed class JobStore(Database database, TimeProvider clock)
     private static readonly Change Undone = new("", "undo", "", ""),
         Redone = new("", "redo", "", "");
 
-    /// <summary>
-    /// Jobs, the latest change first: those that hold <paramref name="search"/> in their name or customer, after the
-    /// one whose mark is <paramref name="before"/>.
-    /// <paramref name="deleted"/> ones instead of the others on request.
-    /// </summary>
-    public IReadOnlyList<JobSummary> List(
-        int limit = 200,
-        string search = "",
-        string? before = null,
-        bool deleted = false
-    )
-    {
-        var (at, after) = before?.Split(' ', 2) is [var markAt, var markId] ? (markAt, markId) : ("~", "");
-        using var connection = database.Connect();
-        using var command = Command(
-            connection,
-            null,
-            $"""
-            SELECT id, name, customer, changed_at FROM jobs
-            WHERE deleted_at IS {(
-                deleted ? "NOT NULL" : "NULL"
-            )} AND (changed_at < $at OR (changed_at = $at AND id > $after))
-                AND ($search = '' OR instr(coalesce(search, lower(name || ' ' || customer)), $search) > 0)
-            ORDER BY changed_at DESC, id LIMIT $limit
-            """,
-            ("$limit", limit),
-            ("$search", search.Trim().ToLowerInvariant()),
-            ("$at", at),
-            ("$after", after)
-        );
-        using var rows = command.ExecuteReader();
-        var jobs = new List<JobSummary>();
-        while (rows.Read())
-            jobs.Add(
-                new JobSummary(
-                    rows.GetString(0),
-                    rows.GetString(1),
-                    rows.GetString(2),
-                    DateTimeOffset.Parse(rows.GetString(3), CultureInfo.InvariantCulture),
-                    $"{rows.GetString(3)} {rows.GetString(0)}"
-                )
-            );
-        return jobs;
-    }
-
-    /// <summary>A job as it is now, or null; one that was taken away too if <paramref name="deleted"/>.</summary>
+    /// <summary>A job as it is now, or null; one that was deleted too if <paramref name="deleted"/>.</summary>
     /// <exception cref="JobUnreadableException">Its document is damaged.</exception>
     public StoredJob? Find(string id, bool deleted = false)
     {
         using var connection = database.Connect();
         return Current(connection, null, id, deleted)?.Job;
-    }
-
-    /// <summary>Whether a job of this id was taken away.</summary>
-    public bool IsDeleted(string id)
-    {
-        using var connection = database.Connect();
-        return Scalar(connection, null, "SELECT 1 FROM jobs WHERE id = $id AND deleted_at IS NOT NULL", ("$id", id))
-            is not null;
-    }
-
-    /// <summary>Takes a job away; it stays, and can be brought back. False when there is none.</summary>
-    public bool TakeAway(string id) => SetDeleted(id, Now());
-
-    /// <summary>Brings back a job that was taken away; false when there is none.</summary>
-    public bool BringBack(string id) => SetDeleted(id, DBNull.Value);
-
-    private bool SetDeleted(string id, object at)
-    {
-        using var connection = database.Connect();
-        return Execute(connection, null, "UPDATE jobs SET deleted_at = $at WHERE id = $id", ("$id", id), ("$at", at))
-            > 0;
     }
 
     /// <summary>
@@ -135,14 +66,14 @@ public sealed class JobStore(Database database, TimeProvider clock)
         Execute(
             connection,
             transaction,
-            "INSERT INTO jobs (id, name, customer, search, revision, changed_at) VALUES ($id, $name, $customer, $search, 1, $at)",
+            "INSERT INTO jobs (id, name, customer, revision, changed_at) VALUES ($id, $name, $customer, 1, $at)",
             ("$id", id),
             ("$name", change.Name),
             ("$customer", change.Customer),
-            ("$search", Search(change)),
             ("$at", Now())
         );
         AddRevision(connection, transaction, id, 1, change, new Place(1, null, []), null);
+        Finding.Keep(connection, transaction, id, change.Name, change.Customer, change.Document);
         transaction.Commit();
         return new SaveResult(new StoredJob(id, 1, change.Document, false, false), false);
     }
@@ -259,14 +190,14 @@ public sealed class JobStore(Database database, TimeProvider clock)
         Execute(
             connection,
             transaction,
-            "UPDATE jobs SET name = $name, customer = $customer, search = $search, revision = $next, changed_at = $at WHERE id = $id",
+            "UPDATE jobs SET name = $name, customer = $customer, revision = $next, changed_at = $at WHERE id = $id",
             ("$id", id),
             ("$name", change.Name),
             ("$customer", change.Customer),
-            ("$search", Search(change)),
             ("$next", next),
             ("$at", Now())
         );
+        Finding.Keep(connection, transaction, id, change.Name, change.Customer, change.Document);
         transaction.Commit();
         return new SaveResult(
             new StoredJob(id, next, change.Document, place.Before is not null, place.Redo.Length > 0),
@@ -289,8 +220,6 @@ public sealed class JobStore(Database database, TimeProvider clock)
             throw new JobUnreadableException(id, broken);
         }
     }
-
-    private static string Search(Change change) => $"{change.Name} {change.Customer}".ToLowerInvariant();
 
     private static byte[] Digest(Change change) => SHA256.HashData(Encoding.UTF8.GetBytes(change.Document))[..16];
 

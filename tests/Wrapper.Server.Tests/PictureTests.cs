@@ -32,7 +32,7 @@ public sealed class PictureTests(Host host) : IClassFixture<Host>
     public async Task A_motif_stands_upright_where_it_is_said_to_be()
     {
         using var tile = await Picture(
-            "/api/cloth-tile?tone=204060&across=10000&along=12000&stripes=0&check=0&halfDrop=0&motifAcross=3000&motifAlong=9000"
+            "/api/cloth-tile?tone=204060&print=sprig&across=10000&along=12000&motifAcross=3000&motifAlong=9000"
         );
         var ground = SKColor.Parse("#204060");
         Assert.Equal(12 / 10.0, tile.Height / (double)tile.Width, 0.01);
@@ -52,7 +52,7 @@ public sealed class PictureTests(Host host) : IClassFixture<Host>
     public async Task A_half_drop_and_stripes_are_what_they_are()
     {
         using var half = await Picture(
-            "/api/cloth-tile?tone=204060&across=20000&along=10000&stripes=0&check=0&halfDrop=1&motifAcross=5000&motifAlong=5000"
+            "/api/cloth-tile?tone=204060&print=sprig&across=20000&along=10000&halfDrop=1&motifAcross=5000&motifAlong=5000"
         );
         for (var x = 8; x < half.Width / 2; x += 16)
         for (var y = 8; y < half.Height; y += 16)
@@ -63,16 +63,12 @@ public sealed class PictureTests(Host host) : IClassFixture<Host>
             );
             Assert.InRange(Math.Abs(one.Red - other.Red), 0, 60);
         }
-        using var stripes = await Picture(
-            "/api/cloth-tile?tone=204060&across=8000&along=8000&stripes=1&check=0&halfDrop=0&motifAcross=0&motifAlong=0"
-        );
+        using var stripes = await Picture("/api/cloth-tile?tone=204060&print=stripe&across=8000&along=8000");
         var row = Enumerable.Range(0, stripes.Width).Select(x => stripes.GetPixel(x, 0)).ToList();
         Assert.True(row.Distinct().Count() >= 3);
         Assert.Equal(row, Enumerable.Range(0, stripes.Width).Select(x => stripes.GetPixel(x, stripes.Height - 1)));
         // A check: light where two bands cross, the tone where none runs, between the two elsewhere.
-        using var check = await Picture(
-            "/api/cloth-tile?tone=204060&across=8000&along=8000&stripes=0&check=1&halfDrop=0&motifAcross=0&motifAlong=0"
-        );
+        using var check = await Picture("/api/cloth-tile?tone=204060&print=check&across=8000&along=8000");
         byte At(double x, double y) => check.GetPixel((int)(x * check.Width), (int)(y * check.Height)).Red;
         Assert.Equal(0x20, At(0.6, 0.1));
         Assert.True(At(0.1, 0.9) > At(0.1, 0.1) && At(0.1, 0.1) > At(0.6, 0.1));
@@ -83,13 +79,13 @@ public sealed class PictureTests(Host host) : IClassFixture<Host>
     [InlineData("tone=red&across=1&along=1", "tone")]
     [InlineData("tone=204060&across=0&along=1", "across")]
     [InlineData("tone=204060&across=1&along=99999999999", "along")]
+    [InlineData("tone=204060&across=9&along=9&second=20406", "second")]
+    [InlineData("tone=204060&across=9&along=9&print=lace", "print")]
+    [InlineData("tone=204060&across=9&along=9&print=3", "print")]
+    [InlineData("tone=204060&across=9&along=9&photo=p&corners=0-0-9-0-9-9", "corners")]
     public async Task A_tile_of_nothing_is_refused(string query, string field)
     {
-        var (status, told) = await host.Send(
-            HttpMethod.Get,
-            $"/api/cloth-tile?{query}&stripes=0&check=0&halfDrop=0&motifAcross=0&motifAlong=0",
-            null
-        );
+        var (status, told) = await host.Send(HttpMethod.Get, $"/api/cloth-tile?{query}", null);
         Assert.Equal(HttpStatusCode.UnprocessableEntity, status);
         Assert.Equal(field, (string)told["errors"]![0]!["field"]!);
     }
@@ -149,6 +145,71 @@ public sealed class PictureTests(Host host) : IClassFixture<Host>
         Assert.Equal(HttpStatusCode.NoContent, doubt.StatusCode);
         using var none = await host.Client.GetAsync(new Uri("/api/make-ups/tent/sewn.png", UriKind.Relative));
         Assert.Equal(HttpStatusCode.NotFound, none.StatusCode);
+    }
+
+    // A photo taken aslant: the cloth in it is a parallelogram, its quarters red, green, blue and white. Straightened each
+    // quarter is a quarter of the tile, and the wall behind it is gone.
+    [Fact]
+    public async Task A_photo_is_straightened_by_its_corners()
+    {
+        SKPoint At(float u, float v) => new(40 + (100 * u) + (30 * v), 20 + (20 * u) + (80 * v));
+        using var photo = new SKBitmap(200, 160);
+        using (var canvas = new SKCanvas(photo))
+        {
+            canvas.Clear(SKColors.Black);
+            foreach (
+                var (colour, u, v) in new[]
+                {
+                    (SKColors.Red, 0f, 0f),
+                    (SKColors.Lime, 0.5f, 0f),
+                    (SKColors.Blue, 0f, 0.5f),
+                    (SKColors.White, 0.5f, 0.5f),
+                }
+            )
+            {
+                using var quarter = new SKPathBuilder();
+                quarter.AddPoly([At(u, v), At(u + 0.5f, v), At(u + 0.5f, v + 0.5f), At(u, v + 0.5f)]);
+                using var path = quarter.Detach();
+                using var paint = new SKPaint { Color = colour };
+                canvas.DrawPath(path, paint);
+            }
+        }
+        using var png = photo.Encode(SKEncodedImageFormat.Png, 100);
+        using var content = new ByteArrayContent(png.ToArray());
+        using var kept = await host.Client.PutAsync(
+            new Uri("/api/jobs/demo-window-bench/photos/cloth-photo?item=ticking", UriKind.Relative),
+            content
+        );
+        Assert.Equal(HttpStatusCode.OK, kept.StatusCode);
+        using var tile = await Picture(
+            "/api/cloth-tile?tone=204060&across=10000&along=8000&photo=cloth-photo&corners=40-20-140-40-170-120-70-100"
+        );
+        SKColor Seen(double u, double v) => tile.GetPixel((int)(u * tile.Width), (int)(v * tile.Height));
+        Assert.Equal(
+            [SKColors.Red, SKColors.Lime, SKColors.Blue, SKColors.White],
+            new[] { Seen(0.1, 0.1), Seen(0.9, 0.1), Seen(0.1, 0.9), Seen(0.9, 0.9) }
+        );
+        Assert.Equal(10 / 8.0, tile.Width / (double)tile.Height, 0.01);
+        // A photo that is gone: the cloth as it is drawn.
+        using var gone = await Picture(
+            "/api/cloth-tile?tone=204060&print=stripe&across=8000&along=8000&photo=none&corners=0-0-9-0-9-9-0-9"
+        );
+        Assert.True(Enumerable.Range(0, gone.Width).Select(x => gone.GetPixel(x, 0)).Distinct().Count() >= 3);
+    }
+
+    // Of a herringbone the second column slants the other way: what is seen at the left is seen mirrored at the right.
+    [Fact]
+    public async Task A_herringbone_is_its_own_mirror_image()
+    {
+        using var tile = await Picture("/api/cloth-tile?tone=204060&print=herringbone&across=2540&along=2540");
+        var differ = 0;
+        for (var x = 4; x < (tile.Width / 2) - 4; x += 3)
+        for (var y = 0; y < tile.Height; y += 3)
+            if (Math.Abs(tile.GetPixel(x, y).Red - tile.GetPixel(tile.Width - 1 - x, y).Red) > 60)
+                differ++;
+        Assert.InRange(differ, 0, tile.Width * tile.Height / 9 / 2 / 12);
+        var column = Enumerable.Range(0, tile.Height).Select(y => tile.GetPixel(tile.Width / 4, y).Red).ToList();
+        Assert.True(column.Max() - column.Min() > 150);
     }
 
     [Theory]

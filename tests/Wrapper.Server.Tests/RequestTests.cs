@@ -363,10 +363,10 @@ public sealed class RequestTests(Host host) : IClassFixture<Host>
                 ["document"] = document,
             };
         }
-        Assert.Equal(HttpStatusCode.OK, (await host.Send(HttpMethod.Put, "/api/jobs/ids", Save(1, "x", "one"))).Status);
-        Assert.Equal(HttpStatusCode.OK, (await host.Send(HttpMethod.Put, "/api/jobs/ids", Save(1, "x", "one"))).Status);
+        Assert.Equal(HttpStatusCode.OK, (await host.Send(HttpMethod.Put, "/api/jobs/ids", Save(1, "x", "bosun"))).Status);
+        Assert.Equal(HttpStatusCode.OK, (await host.Send(HttpMethod.Put, "/api/jobs/ids", Save(1, "x", "bosun"))).Status);
         var (status, conflict) = await host.Send(HttpMethod.Put, "/api/jobs/ids", Save(1, "x", "another"));
-        Assert.Equal((HttpStatusCode.Conflict, "one"), (status, (string)conflict["current"]!["document"]!["name"]!));
+        Assert.Equal((HttpStatusCode.Conflict, "bosun"), (status, (string)conflict["current"]!["document"]!["name"]!));
         Assert.Equal(
             HttpStatusCode.Conflict,
             (await host.Post("/api/jobs/ids/undo", new JsonObject { ["base"] = 2, ["changeId"] = "x" })).Status
@@ -374,12 +374,12 @@ public sealed class RequestTests(Host host) : IClassFixture<Host>
 
         Assert.Equal(
             "ids",
-            (string)Assert.Single((await host.Send(HttpMethod.Get, "/api/jobs?q=ONE&limit=5")).Body.AsArray())!["id"]!
+            (string)Assert.Single((await host.Send(HttpMethod.Get, "/api/jobs?q=BOSUN&limit=5")).Body.AsArray())!["id"]!
         );
         using (var gone = await host.Client.DeleteAsync(new Uri("/api/jobs/ids", UriKind.Relative)))
             Assert.Equal(HttpStatusCode.NoContent, gone.StatusCode);
         Assert.Contains(
-            "taken away",
+            "was deleted",
             (string)(await host.Send(HttpMethod.Get, "/api/jobs/ids")).Body["detail"]!,
             StringComparison.Ordinal
         );
@@ -391,6 +391,42 @@ public sealed class RequestTests(Host host) : IClassFixture<Host>
             Assert.Equal(HttpStatusCode.NoContent, back.StatusCode);
         Assert.Equal(2, (int)(await host.Send(HttpMethod.Get, "/api/jobs/ids")).Body["revision"]!);
         Assert.Equal(HttpStatusCode.UnprocessableEntity, (await host.Send(HttpMethod.Get, "/api/jobs?limit=0")).Status);
+        using (var away = await host.Client.PostAsync(new Uri("/api/jobs/ids/put-away", UriKind.Relative), null))
+            Assert.Equal(HttpStatusCode.NoContent, away.StatusCode);
+        Assert.Empty((await host.Send(HttpMethod.Get, "/api/jobs?q=bosun")).Body.AsArray());
+        Assert.Single((await host.Send(HttpMethod.Get, "/api/jobs?q=bosun&kept=Away&order=Name")).Body.AsArray());
+    }
+
+    // The same job in another one, once however often it is asked for; what was cut of the one is whole in the other.
+    [Fact]
+    public async Task A_copy_is_made_once_and_nothing_of_it_is_cut()
+    {
+        var job = await Job();
+        job["cloths"]![0]!["cut"] = new JsonArray(
+            new JsonObject
+            {
+                ["piece"] = "i1/cover/1",
+                ["across"] = 3840,
+                ["along"] = 3840,
+            }
+        );
+        Assert.Equal(HttpStatusCode.OK, await Keep("first", job));
+        var ask = new JsonObject
+        {
+            ["id"] = "second",
+            ["changeId"] = "copied",
+            ["name"] = "Again",
+        };
+        var (status, copy) = await host.Post("/api/jobs/first/copy", ask.DeepClone());
+        Assert.Equal((HttpStatusCode.OK, "Again"), (status, (string)copy["document"]!["name"]!));
+        Assert.Empty(copy["document"]!["cloths"]![0]!["cut"]!.AsArray());
+        Assert.Equal(job["items"]!.ToJsonString(), copy["document"]!["items"]!.ToJsonString());
+        var (again, same) = await host.Post("/api/jobs/first/copy", ask);
+        Assert.Equal((HttpStatusCode.OK, 1), (again, (int)same["revision"]!));
+        Assert.Equal(HttpStatusCode.NotFound, (await host.Post("/api/jobs/none/copy", ask)).Status);
+        var (_, progress) = await host.Send(HttpMethod.Get, "/api/jobs/second/progress?at=1");
+        Assert.Equal(5, progress["stages"]!.AsArray().Count);
+        Assert.Equal("done", (string)progress["stages"]![0]!["state"]!);
     }
 
     // One bad row: it says so itself, and nothing else fails with it. A kept lay that is broken is laid anew.

@@ -39,7 +39,8 @@ public sealed class JobStoreTests : IDisposable
             (2, true),
             (again.Find("j")!.Revision, again.Find("j")!.Document.Contains("two", StringComparison.Ordinal))
         );
-        Assert.Equal(("j", "two"), (Assert.Single(again.List()).Id, again.List()[0].Name));
+        var listed = Assert.Single(new JobList(database, TimeProvider.System).Of());
+        Assert.Equal(("j", "two", 2), (listed.Id, listed.Name, listed.Revision));
         Assert.Null(again.Find("other"));
         Assert.Null(again.Save("other", 1, Say("x", "c")));
     }
@@ -184,12 +185,12 @@ public sealed class JobStoreTests : IDisposable
         {
             using var command = connection.CreateCommand();
             command.CommandText = """
-                DROP TABLE photos; DROP TABLE lays; DROP TABLE workroom;
+                DROP TABLE photos; DROP TABLE lays; DROP TABLE workroom; DROP TABLE found; DROP INDEX jobs_found; DROP INDEX jobs_name; DROP INDEX jobs_customer;
                 CREATE TABLE first (job_id TEXT NOT NULL, number INTEGER NOT NULL, change_id TEXT NOT NULL, document TEXT NOT NULL, shows INTEGER NOT NULL, before INTEGER, redo TEXT NOT NULL, step TEXT NOT NULL, saved_at TEXT NOT NULL);
                 INSERT INTO first VALUES ('j', 1, 'c1', '{"name":"Stools","customer":"Mill Lane"}', 1, NULL, '[]', '', '2026-01-01'), ('j', 2, 'c2', '{"name":"Sto","customer":""}', 2, 1, '[]', 'name#1', '2026-01-01'),
                     ('j', 3, 'c3', '{"name":"Stool","customer":""}', 3, 1, '[]', 'name#1', '2026-01-01'), ('j', 4, 'c4', '{"name":"Stools","customer":"Mill Lane"}', 1, NULL, '[3]', '', '2026-01-01');
                 DROP TABLE revisions; DROP TABLE changes; ALTER TABLE first RENAME TO revisions;
-                ALTER TABLE jobs DROP COLUMN deleted_at; ALTER TABLE jobs DROP COLUMN search; UPDATE jobs SET revision = 4;
+                ALTER TABLE jobs DROP COLUMN deleted_at; ALTER TABLE jobs DROP COLUMN found; ALTER TABLE jobs DROP COLUMN put_away_at; UPDATE jobs SET revision = 4;
                 DELETE FROM SchemaVersions WHERE ScriptName NOT LIKE '%0001_jobs.sql'
                 """;
             command.ExecuteNonQuery();

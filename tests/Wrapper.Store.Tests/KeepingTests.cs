@@ -352,43 +352,4 @@ public sealed class KeepingTests : IDisposable
         }
         Assert.Throws<InvalidDataException>(() => Contents.Unpack(Contents.Pack("b", "a"), null));
     }
-
-    [Fact]
-    public void Jobs_are_listed_page_by_page_found_taken_away_and_brought_back()
-    {
-        var clock = new Days();
-        var store = Store(folder, clock);
-        for (var n = 0; n < 25; n++)
-        {
-            // Some at the same moment.
-            if (n % 3 == 0)
-                clock.Now += TimeSpan.FromMinutes(1);
-            store.Create(
-                $"j{n:00}",
-                new Change($"c{n}", "{}", n % 5 == 0 ? $"Écru stools {n}" : $"bench {n}", "Lodge")
-            );
-        }
-        var seen = new List<string>();
-        for (string? mark = null; ; )
-        {
-            var page = store.List(7, before: mark);
-            if (page.Count == 0)
-                break;
-            seen.AddRange(page.Select(job => job.Id));
-            mark = page[^1].Mark;
-        }
-        Assert.Equal(25, seen.Distinct().Count());
-        Assert.Equal(25, seen.Count);
-        Assert.Equal(5, store.List(search: "éCRU").Count);
-        Assert.Equal(25, store.List(search: "lodge").Count);
-        Assert.True(store.TakeAway("j03"));
-        Assert.Equal(
-            (24, "j03", true),
-            (store.List().Count, Assert.Single(store.List(deleted: true)).Id, store.IsDeleted("j03"))
-        );
-        Assert.Null(store.Find("j03"));
-        Assert.Null(store.Save("j03", 1, Say("x", "x")));
-        Assert.True(store.BringBack("j03"));
-        Assert.NotNull(store.Find("j03"));
-    }
 }

@@ -1,4 +1,4 @@
-import { begin, beginCushion, expect, field, saved, test, told, unfold } from './workroom'
+import { about, begin, beginCushion, expect, field, saved, test, told, unfold } from './workroom'
 
 // The handbook's inner, from nothing to the buying figure, without the mouse.
 test('a new user gets from nothing to the buying figure by keyboard alone', async ({ page }) => {
@@ -138,6 +138,7 @@ test('what cannot be read is refused beside its field with an example, and nothi
 test('a cloth narrower than the widest piece is told on Lay with one that would do', async ({ page }) => {
   await beginCushion(page, 'Narrow', '46 1/2', '19 1/4', '4')
   await page.keyboard.press('Alt+4')
+  await about(page)
   const width = page.getByLabel('Width, edge to edge')
   await width.fill('36')
   await told(page, 'as it lies it is cut 51 1/4 in across and there are 35 in between the selvedges')

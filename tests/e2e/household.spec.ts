@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test'
 import {
+  about,
   beginItem,
   choose,
   expect,
@@ -62,6 +63,7 @@ test('a ready-made towel: its size, what is cut off, and how many', async ({ pag
   await expect(page.getByRole('alert').filter({ hasText: 'crosses itself' })).toContainText('For example 2')
   await measure(page, { W1: '2' })
   await lay(page)
+  await about(page)
   await page.getByText('ready-made', { exact: true }).click()
   await told(page, 'nothing is entered')
   await field(page, '.width').fill('40')
@@ -71,7 +73,7 @@ test('a ready-made towel: its size, what is cut off, and how many', async ({ pag
   await field(page, '.articleLength').fill('60')
   // wrap 31 1/16 x 33, both ends 17 x 7 1/8: one is enough
   await expect(page.getByTestId('to-buy')).toHaveText('1 ready-made')
-  await page.getByText('Repeat, gap, flaws').first().click()
+  await about(page, 'Folding, gap, shrinkage, how it behaves')
   await field(page, '.shrinksAlong').fill('26')
   await told(page, 'from 0 to 25')
   await field(page, '.shrinksAlong').fill('')
@@ -129,11 +131,13 @@ test('wadding is bought by its size, or laid on a cloth of its own', async ({ pa
   await choose(page, 'Work table, tray or pressing board, wadding, wrapped', 'laid on Cloth 2')
   await page.keyboard.press('Escape')
   await page.keyboard.press('Alt+4')
+  await page.getByRole('button', { name: /^Cloth 2/ }).click()
   await expect(page.getByRole('region', { name: 'Cloth 2', exact: true }).getByTestId(/^laid-/)).toHaveText('2.49 m')
   await page.keyboard.press('Alt+5')
   await choose(page, 'Work table, tray or pressing board, wadding, wrapped', 'bought by size')
   await page.keyboard.press('Escape')
   await page.keyboard.press('Alt+4')
+  await page.getByRole('button', { name: /^Cloth 2/ }).click()
   await expect(page.getByText('Nothing is cut from this cloth yet.')).toBeVisible()
   await saved(page)
 })

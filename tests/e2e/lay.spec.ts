@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { beginItem, choose, expect, field, measure, saved, test, told } from './workroom'
+import { about, beginItem, choose, expect, field, measure, saved, test, told } from './workroom'
 
 // A square panel and its facing, 3/4 in larger when cut; laid at once.
 async function beginPanel(page: Page, job: string, side: string) {
@@ -15,9 +15,10 @@ test('a gap, a repeat and a flaw lengthen the lay; what cannot be read is told a
   // Panel and facing of 30 x 30, one behind the other on 53 in: nothing is shorter.
   await expect(page.getByTestId(/^laid-/)).toHaveText('1.67 yd')
   await expect(page.getByText('Proven shortest')).toBeVisible()
-  await page.getByText('Repeat, gap, flaws').click()
+  await about(page, 'Folding, gap, shrinkage, how it behaves')
   await field(page, '.gap').fill('1')
   await expect(page.getByTestId(/^laid-/)).toHaveText('1.70 yd') // 61 in
+  await about(page, 'Repeat and match')
   await field(page, '.repeatAlong').fill('twelve')
   await told(page, 'For example')
   await field(page, '.repeatAlong').fill('12')
@@ -25,6 +26,7 @@ test('a gap, a repeat and a flaw lengthen the lay; what cannot be read is told a
   await expect(page.getByRole('alert')).toHaveCount(0)
   await expect(page.locator('[data-part=repeat] line').first()).toBeAttached()
   await expect(page.locator('.stale')).toHaveCount(0)
+  await page.getByText('At the table').click()
   await page.getByRole('button', { name: 'Mark a flaw' }).click()
   await field(page, '.fromEnd').fill('0')
   await field(page, '.fromSelvedge').fill('25')
@@ -116,7 +118,7 @@ test('widths compared, and what there is of the cloth', async ({ page }) => {
 test('wrong side up mirrors drawing and marks; the cutting list stands on the print', async ({ page }) => {
   await beginPanel(page, 'Sides', '29 1/4')
   await page.keyboard.press('Alt+4')
-  await page.getByText('Cutting list with marks').click()
+  await page.getByText('Cutting list', { exact: true }).click()
   const first = page.getByRole('row', { name: /panel/ })
   // 30 of 53 in from the upper selvedge; from the other side 23 to 53.
   await expect(first).toContainText('0 in30 in')
@@ -164,7 +166,7 @@ test('pieces are dragged, refused where they cannot lie, pinned and unpinned by 
 test('pieces are ticked off as cut; they stay, and changing one warns', async ({ page }) => {
   await beginPanel(page, 'Cutting', '29 1/4')
   await page.keyboard.press('Alt+4')
-  await page.getByText('Cutting list with marks').click()
+  await page.getByText('Cutting list', { exact: true }).click()
   await page.getByRole('checkbox', { name: /^1a, number \d, is cut/ }).check()
   await expect(page.getByText('1 of 2 cut')).toBeVisible()
   await expect(page.getByRole('button', { name: /^1a, .*, cut$/ })).toBeVisible()
@@ -184,7 +186,7 @@ test('a motif sits in the middle of its panel, stripes across only, or the cloth
 }) => {
   await beginPanel(page, 'Motif', '29 1/4')
   await page.keyboard.press('Alt+4')
-  await page.getByText('Repeat, gap, flaws').click()
+  await about(page, 'Repeat and match')
   await field(page, '.repeatAcross').fill('10')
   await field(page, '.repeatAlong').fill('12')
   await page.getByText('How pieces match').click()
@@ -200,6 +202,7 @@ test('a motif sits in the middle of its panel, stripes across only, or the cloth
   await expect(page.getByRole('button', { name: /^1a, 12 in from the end.*pinned/ })).toBeVisible()
   await page.keyboard.press('Escape')
   await page.getByRole('button', { name: 'Unpin the piece' }).click()
+  await about(page)
   await field(page, '.width').fill('37')
   await told(page, 'cannot lie at its place of the repeat')
   await field(page, '.width').fill('54')
@@ -215,7 +218,7 @@ test('a motif sits in the middle of its panel, stripes across only, or the cloth
 test('remnants are used first; the cloth on the table is measured, and too little is told', async ({ page }) => {
   await beginPanel(page, 'Stock', '29 1/4')
   await page.keyboard.press('Alt+4')
-  await page.getByText('Remnants and part rolls').click()
+  await about(page, 'Remnants and part rolls that are there')
   await page.getByRole('button', { name: 'Add a remnant' }).click()
   await page.getByLabel('Called', { exact: true }).fill('blue bin')
   await field(page, '.stock.0.length').fill('a yard or so')
@@ -224,7 +227,7 @@ test('remnants are used first; the cloth on the table is measured, and too littl
   // One square of 30 goes on the remnant, the other is bought: 30 in.
   await expect(page.getByTestId(/^laid-/)).toHaveText('0.84 yd')
   await expect(page.locator('[data-part=end-name]').first()).toHaveText('blue bin')
-  await page.getByText('Cutting list with marks').click()
+  await page.getByText('Cutting list', { exact: true }).click()
   await expect(page.getByRole('row', { name: /on blue bin/ })).toHaveCount(1)
   await page.getByRole('button', { name: 'Look for some in other jobs' }).click()
   await expect(page.getByText(/No other job has cut all of a cloth/)).toBeVisible()
@@ -254,17 +257,18 @@ test('cloth folded double and torn across; a closer look', async ({ page }) => {
   await page.keyboard.press('Escape')
   await page.keyboard.press('Alt+4')
   await expect.poll(() => page.locator('[data-laid]').count()).toBe(4)
-  await page.getByText('Repeat, gap, flaws').click()
+  await about(page, 'Folding, gap, shrinkage, how it behaves')
   // Two pairs of 10 x 10 beside each other on the half of 53 in.
   await page.getByText('folded double', { exact: true }).click()
   await expect(page.getByText('Folded double, as far as')).toBeVisible()
   await expect(page.getByTestId(/^laid-/)).toHaveText('0.28 yd')
   await expect(page.locator('[data-part=fold]')).toBeAttached()
   // Ticked off as cut, without a word about pins, which folded cloth has none of.
-  await page.getByText('Cutting list with marks').click()
+  await page.getByText('Cutting list', { exact: true }).click()
   await page.getByRole('checkbox', { name: /number 1, is cut/ }).check()
   await expect(page.getByText('1 of 4 cut')).toBeVisible()
   await expect(page.getByText('no longer pinned')).toHaveCount(0)
+  await about(page, 'Repeat and match')
   await field(page, '.repeatAcross').fill('3')
   await told(page, 'cannot be matched to a repeat')
   await page.getByText('torn across', { exact: true }).click()

@@ -234,6 +234,7 @@ test('bands are cut from another cloth of the job', async ({ page }) => {
   await page.keyboard.press('Alt+3')
   await expect(page.getByRole('button', { name: /corner band/ })).toContainText('from Cloth 2')
   await page.keyboard.press('Alt+4')
+  await page.getByRole('button', { name: /^Cloth 2/ }).click()
   // four bands of 4 1/2 x 16 beside each other: 16 in, 0.444 yd, rounded up
   await expect(page.getByRole('region', { name: 'Cloth 2', exact: true }).getByTestId(/^laid-/)).toHaveText('0.45 yd')
   await expect(page.getByText('Nothing is cut from this cloth yet.')).toBeHidden()

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, field, measure, beginItem, choose, saved, test } from './workroom'
+import { about, expect, field, measure, beginItem, choose, saved, test } from './workroom'
 
 // From nothing to the finished cover: measured, shown sewn, turned by keys, taken apart, a piece picked on it.
 test('a cover is seen sewn in its own cloth before anything is cut', async ({ page }) => {
@@ -69,7 +69,7 @@ async function beginPrinted(page: Page, name: string, along: string, across: str
   await beginItem(page, name, 'Ottoman or cube', 'in')
   await measure(page, { W: '20', L: '20', H: '12' })
   await page.keyboard.press('Alt+4')
-  await page.getByText('Repeat, gap, flaws').click()
+  await about(page, 'Repeat and match')
   await field(page, '.repeatAcross').fill(across)
   await field(page, '.repeatAlong').fill(along)
   await page.keyboard.press('Escape')

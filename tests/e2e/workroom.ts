@@ -153,6 +153,16 @@ export const makeUp = (page: Page, name: string) =>
     .getByRole('button', { name: new RegExp(`^${name}`) })
     .click()
 
+/** What is known of the cloth in hand, beside its lay; one group of it opened. */
+export async function about(page: Page, group?: string) {
+  const button = page.getByRole('button', { name: 'About the cloth' })
+  if ((await button.getAttribute('aria-expanded')) !== 'true') await button.click()
+  if (group === undefined) return
+  const summary = page.getByRole('complementary', { name: /^About / }).getByText(group, { exact: true })
+  await expect(summary).toBeVisible()
+  if (!(await summary.evaluate((at) => at.closest('details')?.open))) await summary.click()
+}
+
 /** Opens all that can be chosen on Make-up. */
 export async function unfold(page: Page) {
   const answers = page.getByRole('region', { name: 'What can be chosen' })

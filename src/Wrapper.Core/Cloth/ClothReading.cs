@@ -119,6 +119,7 @@ public sealed partial class ClothReading
                 )
                 .OrderBy(each => each.Item1),
         ];
+        Look = ClothLook.Of(cloth, ForLay.Repeat, unit, Problems);
     }
 
     /// <summary>The cloth as entered.</summary>
@@ -135,6 +136,9 @@ public sealed partial class ClothReading
 
     /// <summary>Usable length of one ready-made article; null for cloth off the roll.</summary>
     public Working? Article { get; }
+
+    /// <summary>What it is drawn with.</summary>
+    public ClothLook Look { get; }
 
     /// <summary>What a lay must know of it.</summary>
     public LayCloth ForLay { get; }

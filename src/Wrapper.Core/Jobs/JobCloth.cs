@@ -48,8 +48,14 @@ public sealed record JobCloth(
     /// <summary>Whether every second repeat across stands half a repeat higher.</summary>
     public bool HalfDrop { get; init; }
 
-    /// <summary>What repeats along the roll; what repeats across it alone is stripes.</summary>
+    /// <summary>What it shows.</summary>
     public ClothPrint Print { get; init; }
+
+    /// <summary>The colour of what it shows, <c>#rrggbb</c>; empty for a pale one.</summary>
+    public string Second { get; init; } = "";
+
+    /// <summary>A photo of it, shown in place of what is drawn; null for none.</summary>
+    public ClothPicture? Picture { get; init; }
 
     /// <summary>Where the motif's centre lies from the selvedge; null for the middle of the repeat.</summary>
     public Entry? MotifAcross { get; init; }

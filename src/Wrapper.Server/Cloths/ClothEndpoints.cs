@@ -88,6 +88,7 @@ internal static class ClothEndpoints
                     WidthsRequest request,
                     string? except,
                     JobStore store,
+                    JobList list,
                     Drafting drafting,
                     LayCache kept,
                     IOptions<JsonOptions> json,
@@ -100,7 +101,16 @@ internal static class ClothEndpoints
                         Refused(request.Job, request.Cloth),
                         cancel =>
                             TypedResults.Ok(
-                                Offers(request, except, store, drafting, kept, json.Value.SerializerOptions, cancel)
+                                Offers(
+                                        request,
+                                        except,
+                                        store,
+                                        list,
+                                        drafting,
+                                        kept,
+                                        json.Value.SerializerOptions,
+                                        cancel
+                                    )
                                     .ToList()
                             )
                     )
@@ -192,6 +202,7 @@ internal static class ClothEndpoints
         WidthsRequest request,
         string? except,
         JobStore store,
+        JobList list,
         Drafting drafting,
         LayCache kept,
         JsonSerializerOptions json,
@@ -200,8 +211,7 @@ internal static class ClothEndpoints
     {
         var name = request.Job.Cloths.First(cloth => cloth.Id == request.Cloth).Name;
         // A job that cannot be read offers nothing; it says so itself when it is opened.
-        var others = store
-            .List(LatestJobs)
+        var others = list.Of(LatestJobs)
             .Where(job => job.Id != except)
             .Select(job => JobView.Readable(store, job.Id, json)?.Document)
             .OfType<JobDocument>()

@@ -47,7 +47,11 @@ internal static class DemoBeds
                     "14.50",
                     "yd",
                     "#3d4f78"
-                ),
+                )
+                {
+                    Print = ClothPrint.Spots,
+                    Second = "#d9dbe6",
+                },
                 new(
                     "sheeting",
                     "Bleached sheeting",
@@ -64,9 +68,15 @@ internal static class DemoBeds
                     ShrinksAcross = "2",
                     ShrinksAlong = "4",
                 },
-                new("drill", "Oat drill", E("60"), E("1/2"), false, E("1/8 yd"), E("0"), "16", "yd", "#8a7448"),
+                new("drill", "Oat drill", E("60"), E("1/2"), false, E("1/8 yd"), E("0"), "16", "yd", "#8a7448")
+                {
+                    Print = ClothPrint.Herringbone,
+                    Second = "#a08c61",
+                },
                 new("sheet", "Washed linen sheet", E("81"), E("0"), false, E("1/8 yd"), E("0"), "38", "yd", "#6f7f74")
                 {
+                    Print = ClothPrint.Check,
+                    Second = "#cfd6cf",
                     ArticleLength = E("96"),
                 },
                 new("towel", "Bath towel", E("40"), E("1"), false, E("1/8 yd"), E("0"), "9", "yd", "#7d6a72")

@@ -136,6 +136,7 @@ public static class DemoJobs
                     RepeatAlong = E("6 1/2"),
                     RepeatAcross = E("5"),
                     HalfDrop = true,
+                    Second = "#dfe6ea",
                     Flaws = [new(E("41"), E("22"), E("2"), E("3"))],
                 },
             ],
@@ -238,7 +239,11 @@ public static class DemoJobs
             Customer = "Mill Lane Reading Room",
             Cloths =
             [
-                new("rust", "Rust herringbone", E("140"), E("1.5"), false, E("10 cm"), E("0"), "34", "m", "#8a5a44"),
+                new("rust", "Rust herringbone", E("140"), E("1.5"), false, E("10 cm"), E("0"), "34", "m", "#8a5a44")
+                {
+                    Print = ClothPrint.Herringbone,
+                    Second = "#a97a60",
+                },
             ],
             Items =
             [
@@ -328,6 +333,7 @@ public static class DemoJobs
             [
                 new("canvas", "Ochre deck stripe", E("140"), E("1.5"), false, E("10 cm"), E("0"), "29", "m", "#b88a3e")
                 {
+                    Second = "#f1e3c3",
                     RepeatAcross = E("8"),
                 },
             ],

@@ -29,6 +29,7 @@ internal static class DemoTables
                 new("baize", "Bottle-green baize", E("150"), E("1.5"), false, E("10 cm"), E("0"), "27", "m", "#2f5d4a"),
                 new("damask", "Pewter damask", E("140"), E("1.5"), false, E("10 cm"), E("0"), "33", "m", "#6b7178")
                 {
+                    Second = "#8d949c",
                     RepeatAlong = E("32"),
                     RepeatAcross = E("34"),
                 },

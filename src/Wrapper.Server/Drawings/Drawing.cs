@@ -47,6 +47,42 @@ internal static class Drawing
         );
     }
 
+    /// <summary>
+    /// How the tile of a cloth, drawn up the roll upward, lies on the cloth along the screen; its repeat ends
+    /// <paramref name="until"/> up the roll. Seen from the wrong side where <paramref name="over"/>, the usable width,
+    /// says from where.
+    /// </summary>
+    public static string TileOnCloth(long until, long? over) =>
+        over is { } width
+            ? string.Create(CultureInfo.InvariantCulture, $"matrix(0 -1 -1 0 {until} {width})")
+            : string.Create(CultureInfo.InvariantCulture, $"matrix(0 1 -1 0 {until} 0)");
+
+    /// <summary>
+    /// The same as it lies on a piece that is drawn upright and laid with <paramref name="turns"/> at
+    /// (<paramref name="x"/>, <paramref name="y"/>): what <see cref="OnCloth"/> does to the piece, undone.
+    /// </summary>
+    public static string TileOnPiece(Outline outline, int turns, Length x, Length y, long until)
+    {
+        var bounds = outline.Bounds();
+        var (left, bottom, right, top) = (
+            Hundredths(bounds.Left),
+            Hundredths(bounds.Bottom),
+            Hundredths(bounds.Right),
+            Hundredths(bounds.Top)
+        );
+        var (across, along) = (Hundredths(x), Hundredths(y));
+        return turns switch
+        {
+            1 => Matrix(0, 1, -1, 0, until - along + left, -across - top),
+            2 => Matrix(-1, 0, 0, -1, right + across, until - along - top),
+            3 => Matrix(0, -1, 1, 0, right + along - until, across - bottom),
+            _ => Matrix(1, 0, 0, 1, left - across, along - until - bottom),
+        };
+
+        static string Matrix(int a, int b, int c, int d, long e, long f) =>
+            string.Create(CultureInfo.InvariantCulture, $"matrix({a} {b} {c} {d} {e} {f})");
+    }
+
     private static string Path(Outline outline, Func<Point, (long X, long Y)> place)
     {
         var path = new StringBuilder();

@@ -72,13 +72,17 @@ internal static class FormCloth
     public static IReadOnlyDictionary<string, ClothTile> Tiles(JobDocument job) =>
         job.Cloths.ToDictionary(
             cloth => cloth.Id,
-            cloth => ClothTile.Of(cloth.Tone, new ClothReading(cloth, job.Unit).ForLay.Repeat, cloth.Print)
+            cloth =>
+            {
+                var reading = new ClothReading(cloth, job.Unit);
+                return ClothTile.Of(reading, reading.ForLay.Repeat);
+            }
         );
 
     /// <summary>The same with their repeats where the lay begins them.</summary>
     public static IReadOnlyDictionary<string, ClothTile> Tiles(Plan plan) =>
         plan.Cloths.ToDictionary(
             cloth => cloth.Reading.Cloth.Id,
-            cloth => ClothTile.Of(cloth.Reading.Cloth.Tone, cloth.ForLay.Repeat, cloth.Reading.Cloth.Print)
+            cloth => ClothTile.Of(cloth.Reading, cloth.ForLay.Repeat)
         );
 }

@@ -28,7 +28,8 @@ internal static class GlbModel
     public static byte[] Of(
         SewnForm form,
         Func<FormSheet, string> named,
-        Func<FormSheet, float, Func<float, float, OnTile>> onCloth
+        Func<FormSheet, float, Func<float, float, OnTile>> onCloth,
+        TileDrawing drawing
     )
     {
         using var data = new MemoryStream();
@@ -119,7 +120,7 @@ internal static class GlbModel
             if (looks.TryGetValue(tile, out var known))
                 return known;
             var start = (int)data.Length;
-            using (var bitmap = tile.Draw())
+            using (var bitmap = drawing.Draw(tile))
             using (var png = bitmap.Encode(SKEncodedImageFormat.Png, 100))
                 png.SaveTo(data);
             views.Add(

@@ -11,7 +11,7 @@ namespace Wrapper.Server.Drawings;
 /// Small pictures of items as they will be sewn, on their cloths, before they are laid. Each is drawn once; only so many
 /// bytes are kept.
 /// </summary>
-internal sealed class ItemPictures(Drafting drafting)
+internal sealed class ItemPictures(Drafting drafting, TileDrawing drawing)
 {
     private const int Wide = 300,
         High = 200,
@@ -50,6 +50,7 @@ internal sealed class ItemPictures(Drafting drafting)
                     from == Standpoint.Measuring ? Measured : Wide,
                     High,
                     FormCloth.Unlaid(plan, job, tiles),
+                    drawing,
                     from
                 )
             )

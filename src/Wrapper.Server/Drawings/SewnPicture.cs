@@ -26,6 +26,7 @@ internal static class SewnPicture
         int width,
         int height,
         Func<FormSheet, float, Func<float, float, OnTile>> onCloth,
+        TileDrawing drawing,
         Standpoint from = Standpoint.Round
     )
     {
@@ -34,7 +35,7 @@ internal static class SewnPicture
             height = Math.Clamp((int)MathF.Round(width * scene.Height / scene.Width), 1, MostHigh * width);
         using var surface = SKSurface.Create(new SKImageInfo(Finer * width, Finer * height));
         var share = from == Standpoint.Measuring ? 1 : Margin;
-        Draw(surface.Canvas, form, scene, share, Finer * width, Finer * height, onCloth);
+        Draw(surface.Canvas, form, scene, share, Finer * width, Finer * height, onCloth, drawing);
         using var large = surface.Snapshot();
         using var small = SKSurface.Create(new SKImageInfo(width, height));
         small.Canvas.DrawImage(
@@ -54,7 +55,8 @@ internal static class SewnPicture
         float share,
         float width,
         float height,
-        Func<FormSheet, float, Func<float, float, OnTile>> onCloth
+        Func<FormSheet, float, Func<float, float, OnTile>> onCloth,
+        TileDrawing drawing
     )
     {
         var scale = share * Math.Min(width / scene.Width, height / scene.Height);
@@ -120,7 +122,7 @@ internal static class SewnPicture
         {
             if (tiles.TryGetValue(tile, out var known))
                 return known;
-            var bitmap = tile.Draw();
+            var bitmap = drawing.Draw(tile);
             using var image = SKImage.FromBitmap(bitmap);
             var paint = new SKPaint
             {

@@ -3,11 +3,11 @@ using Wrapper.Store;
 namespace Wrapper.Server.Hosting;
 
 /// <summary>
-/// What is done to the store by itself, beside everything else: a copy each day, old revisions thinned, and once a day
+/// What is done to the store by itself, beside everything else: a copy each day, what jobs are found by, jobs that were deleted long ago, old revisions thinned, and once a day
 /// the whole file read for damage. What somebody
 /// should know of it stands in <see cref="Notes"/>.
 /// </summary>
-internal sealed class Upkeep(Database database, Backups backups, TimeProvider clock) : BackgroundService
+internal sealed class Upkeep(Database database, JobList jobs, Backups backups, TimeProvider clock) : BackgroundService
 {
     private static readonly TimeSpan AfterStart = TimeSpan.FromSeconds(15),
         Between = TimeSpan.FromHours(1);
@@ -42,6 +42,12 @@ internal sealed class Upkeep(Database database, Backups backups, TimeProvider cl
                 () =>
                 {
                     Do("backup", "The daily backup was not made", () => backups.MakeDaily(now));
+                    Do(
+                        "finding",
+                        "Some jobs are found by their names alone",
+                        () => Finding.Rebuild(database, stoppingToken)
+                    );
+                    Do("clearing", "Jobs that were deleted long ago are still there", () => jobs.Clear());
                     Do("thinning", "Old revisions were not thinned", () => Thinning.Run(database, now, stoppingToken));
                     if (checkedAt is { } last && now - last < TimeSpan.FromDays(1))
                         return;

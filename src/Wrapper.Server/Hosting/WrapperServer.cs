@@ -93,6 +93,7 @@ public static class WrapperServer
         builder.Services.AddSingleton<LayQueue>();
         builder.Services.AddSingleton<DraftQueue>();
         builder.Services.AddSingleton<PictureQueue>();
+        builder.Services.AddSingleton<TileDrawing>();
         builder.Services.AddSingleton<ItemPictures>();
         AddStore(builder, options);
 
@@ -128,6 +129,7 @@ public static class WrapperServer
         SearchEndpoints.Map(api);
         ClothEndpoints.Map(api);
         PinEndpoints.Map(api);
+        JobListEndpoints.Map(api);
         JobEndpoints.Map(api);
         PhotoEndpoints.Map(api);
         Costly.Map(api);
@@ -145,7 +147,14 @@ public static class WrapperServer
         {
             foreach (
                 var store in (Type[])
-                    [typeof(JobStore), typeof(PhotoStore), typeof(WorkroomStore), typeof(Database), typeof(Backups)]
+                    [
+                        typeof(JobStore),
+                        typeof(JobList),
+                        typeof(PhotoStore),
+                        typeof(WorkroomStore),
+                        typeof(Database),
+                        typeof(Backups),
+                    ]
             )
                 builder.Services.AddSingleton(
                     store,
@@ -170,6 +179,7 @@ public static class WrapperServer
             WorkroomEndpoints.Seed(workroom);
         }
         builder.Services.AddSingleton(jobs);
+        builder.Services.AddSingleton(new JobList(database, TimeProvider.System));
         builder.Services.AddSingleton(new PhotoStore(database, TimeProvider.System));
         builder.Services.AddSingleton(new FoundLays(database, TimeProvider.System));
         builder.Services.AddSingleton(new Backups(database));

@@ -28,50 +28,11 @@ public sealed record MoveJob(long Base, string ChangeId);
 internal static class JobEndpoints
 {
     private const int LongestId = 64,
-        LongestStep = 300,
-        LongestSearch = 200,
-        MostListed = 200;
+        LongestStep = 300;
 
     public static void Map(RouteGroupBuilder api)
     {
         var jobs = api.MapGroup("/jobs");
-
-        jobs.MapGet(
-                "/",
-                Results<Ok<IReadOnlyList<JobSummary>>, ProblemHttpResult> (
-                    JobStore store,
-                    string? q,
-                    string? before,
-                    int? limit,
-                    bool? deleted
-                ) =>
-                    limit is < 1 or > MostListed
-                        ? Problems.Fields([
-                            new Problem(
-                                "limit",
-                                $"{limit}",
-                                0,
-                                $"from 1 to {MostListed} jobs are listed at once",
-                                $"{MostListed}"
-                            ),
-                        ])
-                    : q?.Length > LongestSearch
-                        ? Problems.Fields([
-                            new Problem(
-                                "q",
-                                q[..40],
-                                LongestSearch,
-                                $"longer than {LongestSearch} characters",
-                                "bench"
-                            ),
-                        ])
-                    : TypedResults.Ok(store.List(limit ?? MostListed, q ?? "", before, deleted == true))
-            )
-            .ProducesProblem(422)
-            .WithName("listJobs")
-            .WithSummary(
-                "Jobs, the latest change first: those with `q` in their name or customer, up to `limit`, after the one whose `mark` is `before`; with `deleted` those that were taken away."
-            );
 
         jobs.MapPost(
                 "/",
@@ -96,33 +57,20 @@ internal static class JobEndpoints
 
         jobs.MapGet(
                 "/{id}",
-                Results<Ok<JobView>, ProblemHttpResult> (string id, JobStore store, IOptions<JsonOptions> json) =>
+                Results<Ok<JobView>, ProblemHttpResult> (
+                    string id,
+                    JobStore store,
+                    JobList list,
+                    IOptions<JsonOptions> json
+                ) =>
                     store.Find(id) is { } job
                         ? TypedResults.Ok(JobView.Of(job, json.Value.SerializerOptions))
-                        : NoJob(id, store)
+                        : NoJob(id, list)
             )
             .ProducesProblem(404)
             .ProducesProblem(422)
             .WithName("getJob")
             .WithSummary("A job as it is now.");
-
-        jobs.MapDelete(
-                "/{id}",
-                Results<NoContent, ProblemHttpResult> (string id, JobStore store) =>
-                    store.TakeAway(id) ? TypedResults.NoContent() : NoJob(id, store)
-            )
-            .ProducesProblem(404)
-            .WithName("deleteJob")
-            .WithSummary("Takes a job away; it stays, and can be brought back.");
-
-        jobs.MapPost(
-                "/{id}/bring-back",
-                Results<NoContent, ProblemHttpResult> (string id, JobStore store) =>
-                    store.BringBack(id) ? TypedResults.NoContent() : NoJob(id, store)
-            )
-            .ProducesProblem(404)
-            .WithName("bringBackJob")
-            .WithSummary("Brings a job back that was taken away.");
 
         jobs.MapPut(
                 "/{id}",
@@ -130,6 +78,7 @@ internal static class JobEndpoints
                     string id,
                     SaveJob save,
                     JobStore store,
+                    JobList list,
                     IOptions<JsonOptions> json
                 ) =>
                     save.Step.Length > LongestStep
@@ -150,7 +99,7 @@ internal static class JobEndpoints
                                     store.Save(id, save.Base, Change(save.ChangeId, save.Document, save.Step, json)),
                                     json,
                                     id,
-                                    store
+                                    list
                                 )
                         )
             )
@@ -164,8 +113,8 @@ internal static class JobEndpoints
 
         jobs.MapPost(
                 "/{id}/undo",
-                (string id, MoveJob move, JobStore store, IOptions<JsonOptions> json) =>
-                    Answer(store.Undo(id, move.Base, move.ChangeId), json, id, store)
+                (string id, MoveJob move, JobStore store, JobList list, IOptions<JsonOptions> json) =>
+                    Answer(store.Undo(id, move.Base, move.ChangeId), json, id, list)
             )
             .ProducesProblem(404)
             .ProducesProblem(409)
@@ -174,8 +123,8 @@ internal static class JobEndpoints
 
         jobs.MapPost(
                 "/{id}/redo",
-                (string id, MoveJob move, JobStore store, IOptions<JsonOptions> json) =>
-                    Answer(store.Redo(id, move.Base, move.ChangeId), json, id, store)
+                (string id, MoveJob move, JobStore store, JobList list, IOptions<JsonOptions> json) =>
+                    Answer(store.Redo(id, move.Base, move.ChangeId), json, id, list)
             )
             .ProducesProblem(404)
             .ProducesProblem(409)
@@ -183,7 +132,7 @@ internal static class JobEndpoints
             .WithSummary("Does the last undone step again, as a new revision.");
     }
 
-    private static Results<Ok<JobView>, ProblemHttpResult> Checked(
+    internal static Results<Ok<JobView>, ProblemHttpResult> Checked(
         JobDocument document,
         string[] ids,
         Func<Results<Ok<JobView>, ProblemHttpResult>> then
@@ -203,7 +152,7 @@ internal static class JobEndpoints
         return refused.Count > 0 ? Problems.Fields(refused) : then();
     }
 
-    private static Change Change(string changeId, JobDocument document, string step, IOptions<JsonOptions> json) =>
+    internal static Change Change(string changeId, JobDocument document, string step, IOptions<JsonOptions> json) =>
         new(
             changeId,
             JsonSerializer.Serialize(document, json.Value.SerializerOptions),
@@ -212,23 +161,21 @@ internal static class JobEndpoints
             step
         );
 
-    private static Results<Ok<JobView>, ProblemHttpResult> Answer(
+    internal static Results<Ok<JobView>, ProblemHttpResult> Answer(
         SaveResult? result,
         IOptions<JsonOptions> json,
         string id = "",
-        JobStore? store = null
+        JobList? list = null
     ) =>
         result switch
         {
-            null => NoJob(id, store!),
+            null => NoJob(id, list!),
             { Conflict: true } => Problems.Conflict(JobView.Of(result.Job, json.Value.SerializerOptions)),
             _ => TypedResults.Ok(JobView.Of(result.Job, json.Value.SerializerOptions)),
         };
 
-    private static ProblemHttpResult NoJob(string id, JobStore store) =>
+    internal static ProblemHttpResult NoJob(string id, JobList list) =>
         Problems.NotFound(
-            store.IsDeleted(id)
-                ? "this job was taken away: bring it back from the list of jobs"
-                : "there is no such job"
+            list.IsDeleted(id) ? "this job was deleted: bring it back from the list of jobs" : "there is no such job"
         );
 }

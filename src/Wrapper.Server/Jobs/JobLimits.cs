@@ -20,6 +20,7 @@ internal static class JobLimits
         MostFlaws = 60,
         MostStock = 20,
         LongestId = 64,
+        MostPixels = 20_000,
         MostPins = Plan.MostPieces;
 
     // Traced outlines and other long texts of a whole job: a few hundred seats of sixty points.
@@ -140,6 +141,13 @@ internal static class JobLimits
         )
             if (count > MostStock)
                 yield return Wrong(field, $"{count}", $"a cloth has at most {MostStock} of these", $"{MostStock}");
+        if (cloth.Picture is { } picture && !IsOnPhoto(picture))
+            yield return Wrong(
+                "picture",
+                "",
+                $"four corners and the two ends of a ruler, or none, each two numbers of 0 to {MostPixels}",
+                "0"
+            );
         if (cloth.Pins.Any(pin => !OnCloth(pin.X) || !OnCloth(pin.Y)))
             yield return Wrong("pins", "", "a pin lies farther away than any cloth reaches", "");
         if (cloth.Cut.Any(cut => !OnCloth(cut.Across) || !OnCloth(cut.Along)))
@@ -148,6 +156,11 @@ internal static class JobLimits
             if (entry?.Typed.Length > LongestEntry)
                 yield return Wrong(field, entry.Typed[..40], $"longer than {LongestEntry} characters", "54");
     }
+
+    private static bool IsOnPhoto(ClothPicture picture) =>
+        picture.Corners.Count == 8
+        && picture.Ruler.Count is 0 or 4
+        && picture.Corners.Concat(picture.Ruler).All(at => at is >= 0 and <= MostPixels);
 
     private static bool OnCloth(long at) => at >= -Farthest && at <= Farthest;
 
@@ -206,6 +219,9 @@ internal static class JobLimits
             ("measuredWidth", cloth.MeasuredWidth),
             ("measuredLength", cloth.MeasuredLength),
             ("squaring", cloth.Squaring),
+            ("picture", cloth.Picture?.Across),
+            ("picture", cloth.Picture?.Along),
+            ("picture", cloth.Picture?.RulerLength),
             .. cloth.OtherWidths.Select(entry => ("otherWidths", entry)),
             .. cloth
                 .Flaws.SelectMany(flaw => new[] { flaw.FromEnd, flaw.FromSelvedge, flaw.Along, flaw.Across })
@@ -226,6 +242,7 @@ internal static class JobLimits
                         .Concat(cloth.Flaws.Select(row => row.Id))
                         .Append(cloth.Id)
                         .Append(cloth.MadeBy ?? "")
+                        .Append(cloth.Picture?.Photo ?? "")
                 )
             );
 
@@ -240,6 +257,7 @@ internal static class JobLimits
                         ("price", cloth.Price),
                         ("pricedBy", cloth.PricedBy),
                         ("tone", cloth.Tone),
+                        ("second", cloth.Second),
                         ("shrinksAcross", cloth.ShrinksAcross),
                         ("shrinksAlong", cloth.ShrinksAlong),
                     }

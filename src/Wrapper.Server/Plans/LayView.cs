@@ -10,7 +10,7 @@ namespace Wrapper.Server.Plans;
 /// A lay, drawn with the cloth along the screen: up the roll to the right, the first selvedge on top, hundredths of a
 /// millimetre. Lengths are what is taken of new cloth;
 /// remnants and part rolls lie before it. <paramref name="Over"/> is by how many per cent the lay may be longer than
-/// the shortest.
+/// the shortest. <paramref name="Tile"/> is how the tile of the cloth's look lies on the drawing, as an SVG transform.
 /// </summary>
 public sealed record LayView(
     LengthView Length,
@@ -33,7 +33,8 @@ public sealed record LayView(
     LengthView? FoldedTo,
     long? FoldEnd,
     BeyondView? Beyond,
-    IReadOnlyList<string> CordStrips
+    IReadOnlyList<string> CordStrips,
+    string Tile
 )
 {
     internal static LayView Of(ClothLay lay, ClothPlan plan, JobUnit unit, bool wrongSideUp, CancellationToken cancel)
@@ -59,6 +60,8 @@ public sealed record LayView(
         // Drawn as far as it is bought, articles whole.
         var shown = plan.OnTable;
         var length = Drawing.Hundredths(shown);
+        var tile = ClothTile.Of(plan.Reading, plan.ForLay.Repeat);
+        var tileEnd = tile.From + tile.Along;
         return new LayView(
             LengthView.Cloth(lay.Length, unit),
             LengthView.Cut(lay.Length, unit),
@@ -77,7 +80,7 @@ public sealed record LayView(
                     .Select(at =>
                     {
                         cancel.ThrowIfCancellationRequested();
-                        return PlacedView.Of(pieces[at.Id], at, unit, plan, strips.Contains(at.Id));
+                        return PlacedView.Of(pieces[at.Id], at, unit, plan, strips.Contains(at.Id), tileEnd);
                     }),
             ],
             RulerView.Of(shown, unit),
@@ -110,7 +113,8 @@ public sealed record LayView(
                     Drawing.Hundredths(lay.Stock + plan.Reading.RollEnd!.Value)
                 )
                 : null,
-            [.. CordStripsOf(plan, unit)]
+            [.. CordStripsOf(plan, unit)],
+            Drawing.TileOnCloth(tileEnd, wrongSideUp ? Drawing.Hundredths(usable) : null)
         );
     }
 
@@ -237,7 +241,8 @@ public sealed record TickView(long At, string Figure);
 /// Pieces come in cutting order: from the squared end, then from the selvedge. <paramref name="On"/> is the remnant or
 /// article that it is cut from, whose own squared end is measured from;
 /// empty for the roll; a piece that is <paramref name="Matched"/> is moved by whole repeats. A strip that is
-/// <paramref name="CutLast"/> follows from where the panels lie.
+/// <paramref name="CutLast"/> follows from where the panels lie. <paramref name="Tile"/> is how the tile of the cloth's look
+/// lies on the piece as it is drawn upright.
 /// </summary>
 public sealed record PlacedView(
     string Id,
@@ -256,10 +261,18 @@ public sealed record PlacedView(
     bool Pinned,
     JobCut Size,
     bool IsCut,
-    bool CutLast
+    bool CutLast,
+    string Tile
 )
 {
-    internal static PlacedView Of(LayPiece piece, Placement at, JobUnit unit, ClothPlan plan, bool cutLast)
+    internal static PlacedView Of(
+        LayPiece piece,
+        Placement at,
+        JobUnit unit,
+        ClothPlan plan,
+        bool cutLast,
+        long tileEnd
+    )
     {
         var (index, start) = plan.ForLay.StockLengthAt(at.Y);
         if (index == plan.ForLay.StockLengths.Count && plan.ForLay.Article is null)
@@ -283,7 +296,8 @@ public sealed record PlacedView(
             plan.ForLay.Pins.Any(pin => pin.Id == at.Id),
             new JobCut(piece.Id, piece.Across(0).Ticks, piece.Along(0).Ticks),
             plan.Reading.Cloth.Cut.Any(cut => cut.Piece == at.Id),
-            cutLast
+            cutLast,
+            Drawing.TileOnPiece(piece.Cut, at.Turns, at.X, at.Y, tileEnd)
         );
 
         LengthView Mark(Length length) => LengthView.Finished(length, unit);

@@ -154,37 +154,53 @@ internal static class PictureEndpoints
 
     private static Results<FileContentHttpResult, ProblemHttpResult> Tile(
         HttpContext context,
+        TileDrawing drawing,
         string tone,
         long across,
         long along,
-        int stripes,
-        int check,
-        int halfDrop,
-        long motifAcross,
-        long motifAlong
+        string second = "fffaf0",
+        string print = "plain",
+        int halfDrop = 0,
+        long motifAcross = 0,
+        long motifAlong = 0,
+        string photo = "",
+        string corners = ""
     )
     {
         foreach (var (field, given) in new[] { ("across", across), ("along", along) })
             if (given is < 1 or > Farthest)
-                return Problems.Fields([
-                    new Problem(field, $"{given}", 0, "a repeat is 1 to 10^7 hundredths of a millimetre", "15240"),
-                ]);
-        if (!ClothTile.IsTone($"#{tone}"))
-            return Problems.Fields([new Problem("tone", tone, 0, "six hexadecimal digits are needed", "b88a3e")]);
+                return Refuse(field, $"{given}", "a repeat is 1 to 10^7 hundredths of a millimetre", "15240");
+        foreach (var (field, given) in new[] { ("tone", tone), ("second", second) })
+            if (!ClothTile.IsTone($"#{given}"))
+                return Refuse(field, given, "six hexadecimal digits are needed", "b88a3e");
+        if (!Enum.TryParse<ClothPrint>(print, ignoreCase: true, out var shows) || int.TryParse(print, out _))
+            return Refuse("print", print, "nothing that a cloth shows", "stripe");
         var tile = new ClothTile(
             $"#{tone}",
+            $"#{second}",
+            shows,
             across,
             along,
-            stripes != 0,
-            check != 0,
             halfDrop != 0,
             Math.Clamp(motifAcross, 0, across),
             Math.Clamp(motifAlong, 0, along),
-            0
+            0,
+            photo,
+            corners
         );
-        using var bitmap = tile.Draw();
+        if (photo.Length > 0 && tile.Straightened is null)
+            return Refuse(
+                "corners",
+                corners,
+                "four corners that go round a field are needed",
+                "0-0-400-0-400-300-0-300"
+            );
+        using var bitmap = drawing.Draw(tile);
         using var png = bitmap.Encode(SKEncodedImageFormat.Png, 100);
         context.Response.Headers.CacheControl = "max-age=86400";
         return TypedResults.File(png.ToArray(), Png);
+
+        static ProblemHttpResult Refuse(string field, string given, string reason, string example) =>
+            Problems.Fields([new Problem(field, given, 0, reason, example)]);
     }
 }

@@ -1,3 +1,4 @@
+using Wrapper.Core.Cloth;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths.Workings;
 using Wrapper.Core.Planning;
@@ -86,7 +87,8 @@ public sealed record ClothView(
             plan.CutOtherwise,
             [.. plan.Matches.Select(match => MatchView.Of(match))],
             LookView.Of(
-                ClothTile.Of(plan.Reading.Cloth.Tone, plan.ForLay.Repeat, plan.Reading.Cloth.Print),
+                plan.Reading.Look,
+                ClothTile.Of(plan.Reading, plan.ForLay.Repeat),
                 plan.Reading.Cloth.Behaves.Contains(ClothTrait.Pile)
             ),
             plan.Lay is { } lay ? LayView.Of(lay, plan, job.Unit, wrongSideUp, cancel) : null,
@@ -97,11 +99,21 @@ public sealed record ClothView(
 
 /// <summary>
 /// The look of a cloth: where the picture of one repeat of it is to be had, how far that reaches across and along, and
-/// where up the roll the first one begins, in hundredths of a millimetre; whether it has a pile, which shines.
+/// where up the roll the first one begins, in hundredths of a millimetre; whether that is the usual size of such a cloth
+/// because its own is not known, and whether it has a pile, which shines.
 /// </summary>
-public sealed record LookView(string Tile, long Across, long Along, long From, bool Pile)
+public sealed record LookView(
+    string Tile,
+    ClothPrint Print,
+    bool UsualSize,
+    long Across,
+    long Along,
+    long From,
+    bool Pile
+)
 {
-    internal static LookView Of(ClothTile tile, bool pile) => new(tile.Url, tile.Across, tile.Along, tile.From, pile);
+    internal static LookView Of(ClothLook look, ClothTile tile, bool pile) =>
+        new(tile.Url, look.Print, look.IsUsualSize, tile.Across, tile.Along, tile.From, pile);
 }
 
 /// <summary>

@@ -77,7 +77,7 @@ internal static class SewnEndpoints
             Model
         );
 
-        void File(string name, string type, string operation, string summary, Func<Shown, byte[]> of) =>
+        void File(string name, string type, string operation, string summary, Func<Shown, TileDrawing, byte[]> of) =>
             api.MapGet(
                     $"/jobs/{{id}}/items/{{item}}/{name}",
                     async Task<Results<FileContentHttpResult, ProblemHttpResult>> (
@@ -89,6 +89,7 @@ internal static class SewnEndpoints
                         FormCache forms,
                         LayCache kept,
                         LayQueue queue,
+                        TileDrawing drawing,
                         HttpContext context
                     ) =>
                     {
@@ -100,7 +101,7 @@ internal static class SewnEndpoints
                             turn =>
                             {
                                 var (shown, refused) = Sew(job.Document, item, drafting, forms, kept, turn.Cancel);
-                                return shown is null ? refused! : TypedResults.File(of(shown), type);
+                                return shown is null ? refused! : TypedResults.File(of(shown, drawing), type);
                             }
                         );
                     }
@@ -153,14 +154,19 @@ internal static class SewnEndpoints
     private static PrintedPart? PartOf(Shown shown, FormSheet sheet) =>
         shown.Print.FirstOrDefault(part => part.FormPiece == sheet.Piece && part.Instance == sheet.Instance);
 
-    private static byte[] Still(Shown shown) =>
+    private static byte[] Still(Shown shown, TileDrawing drawing) =>
         System.Text.Encoding.UTF8.GetBytes(
             SewnStill.Of(shown.Form, shown.Item.Item.Name, sheet => ToneOf(shown, sheet))
         );
 
-    private static byte[] Picture(Shown shown) =>
-        SewnPicture.Of(shown.Form, Wide, High, FormCloth.Laid(shown.Print, shown.Tiles));
+    private static byte[] Picture(Shown shown, TileDrawing drawing) =>
+        SewnPicture.Of(shown.Form, Wide, High, FormCloth.Laid(shown.Print, shown.Tiles), drawing);
 
-    private static byte[] Model(Shown shown) =>
-        GlbModel.Of(shown.Form, sheet => $"{sheet.Piece} {sheet.Instance}", FormCloth.Laid(shown.Print, shown.Tiles));
+    private static byte[] Model(Shown shown, TileDrawing drawing) =>
+        GlbModel.Of(
+            shown.Form,
+            sheet => $"{sheet.Piece} {sheet.Instance}",
+            FormCloth.Laid(shown.Print, shown.Tiles),
+            drawing
+        );
 }

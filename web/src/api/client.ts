@@ -30,6 +30,7 @@ export type Slide = Schemas['SlideView']
 export type Size = Schemas['SizeView']
 export type Unit = Schemas['JobUnit']
 export type Workroom = Schemas['WorkroomView']
+export type JobSummary = Schemas['JobSummary']
 
 export const api = createClient<paths>({ baseUrl: '' })
 

@@ -559,11 +559,45 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Jobs, the latest change first: those with `q` in their name or customer, up to `limit`, after the one whose `mark` is `before`; with `deleted` those that were taken away. */
+        /** Jobs with every word of `q` in their names, those of customer, items and cloths, or their notes; up to `limit`, after the one whose `mark` is `after`; by `order`; of those that are `kept` here, put away or deleted. */
         get: operations["listJobs"];
         put?: never;
         /** Makes a job; the same id again gives the one that is there. */
         post: operations["createJob"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Makes a job like this one, of which nothing is cut or pinned yet; its photos stay with this one. */
+        post: operations["copyJob"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/progress": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How far each stage of a job has come; with `at`, the number of its revision, it may be kept. */
+        get: operations["jobProgress"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -582,8 +616,25 @@ export interface paths {
         /** Saves a job. From an older revision, or with a change id that another change had: 409 with the job as it is. A repeated change gets its first result. */
         put: operations["saveJob"];
         post?: never;
-        /** Takes a job away; it stays, and can be brought back. */
+        /** Deletes a job; for 30 days it can be brought back. */
         delete: operations["deleteJob"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/put-away": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts a job away: out of the list, and nothing of it goes. */
+        post: operations["putAwayJob"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -598,7 +649,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Brings a job back that was taken away. */
+        /** Brings a job back that was put away or deleted. */
         post: operations["bringBackJob"];
         delete?: never;
         options?: never;
@@ -711,10 +762,25 @@ export interface components {
             shownWhen: null | components["schemas"]["Condition"];
         };
         /**
-         * @description What a cloth shows that repeats along the roll: how it is drawn, not how it is laid.
+         * @description A photo of a cloth that is shown in place of a drawn one. Corners are the four corners of a
+         *     piece of it, in pixels of the photo, x and y of each from the upper left corner: top left, top right, bottom right,
+         *     bottom left of the cloth as it hangs, up the roll on top. Across and Along are
+         *     how far the cloth reaches between them; null for one repeat.
+         */
+        ClothPicture: {
+            photo: string;
+            corners: number[];
+            across: null | components["schemas"]["Entry"];
+            along: null | components["schemas"]["Entry"];
+            /** @description The ends of something of known length that lies on the cloth in the photo, x and y of each; empty for nothing. */
+            ruler: number[];
+            rulerLength: null | components["schemas"]["Entry"];
+        };
+        /**
+         * @description What a cloth shows: how it is drawn, not how it is laid.
          * @enum {unknown}
          */
-        ClothPrint: "motif" | "check";
+        ClothPrint: "motif" | "check" | "plain" | "stripe" | "herringbone" | "spots" | "sprig";
         /**
          * @description What a piece is cut from, seen from its cover: each role can be given a cloth of its own.
          * @enum {unknown}
@@ -782,6 +848,12 @@ export interface components {
             choice: string;
             answers: string[];
             also: null | components["schemas"]["Condition"];
+        };
+        /** @description A copy of a job, under an id that the client chose, so that a repeated request makes no second one. */
+        CopyJob: {
+            id: string;
+            changeId: string;
+            name: string;
         };
         /**
          * @description A new job under an id that the client chose, so that a repeated request makes no second one: an empty one in
@@ -967,8 +1039,11 @@ export interface components {
             repeatAcross: null | components["schemas"]["Entry"];
             /** @description Whether every second repeat across stands half a repeat higher. */
             halfDrop: boolean;
-            /** @description What repeats along the roll; what repeats across it alone is stripes. */
+            /** @description What it shows. */
             print: components["schemas"]["ClothPrint"];
+            /** @description The colour of what it shows, `#rrggbb`; empty for a pale one. */
+            second: string;
+            picture: null | components["schemas"]["ClothPicture"];
             motifAcross: null | components["schemas"]["Entry"];
             motifAlong: null | components["schemas"]["Entry"];
             skew: null | components["schemas"]["Entry"];
@@ -1038,6 +1113,8 @@ export interface components {
             across: components["schemas"]["Entry"];
             id: string;
         };
+        /** @enum {unknown} */
+        JobOrder: "Changed" | "Name" | "Customer" | null;
         /**
          * @description A piece that stays where it was put: its identity `item/piece/instance`, quarter turns to the left, and where
          *     its box begins, in counts of 1/3840 mm from the
@@ -1072,13 +1149,20 @@ export interface components {
              */
             id: string;
         };
-        /** @description A job in a list; Mark is what the next page of the list is asked for with. */
+        /**
+         * @description A job in a list; Mark is what the next page of that list is asked for with.
+         *     GoesAt is when a deleted one goes for good.
+         */
         JobSummary: {
             id: string;
             name: string;
             customer: string;
+            /** Format: int64 */
+            revision: number;
             /** Format: date-time */
             changedAt: string;
+            /** Format: date-time */
+            goesAt: null | string;
             mark: string;
         };
         /**
@@ -1095,11 +1179,13 @@ export interface components {
             canUndo: boolean;
             canRedo: boolean;
         };
+        /** @enum {unknown} */
+        Kept: "Here" | "Away" | "Deleted" | null;
         /**
          * @description A lay, drawn with the cloth along the screen: up the roll to the right, the first selvedge on top, hundredths of a
          *     millimetre. Lengths are what is taken of new cloth;
          *     remnants and part rolls lie before it. Over is by how many per cent the lay may be longer than
-         *     the shortest.
+         *     the shortest. Tile is how the tile of the cloth's look lies on the drawing, as an SVG transform.
          */
         LayView: {
             length: components["schemas"]["LengthView"];
@@ -1125,6 +1211,7 @@ export interface components {
             foldEnd: null | number;
             beyond: null | components["schemas"]["BeyondView"];
             cordStrips: string[];
+            tile: string;
         };
         /**
          * @description A length: its count of 1/3840 mm, the tape reading in the job's unit, and the residue beside the mark ("a thread
@@ -1143,10 +1230,13 @@ export interface components {
         };
         /**
          * @description The look of a cloth: where the picture of one repeat of it is to be had, how far that reaches across and along, and
-         *     where up the roll the first one begins, in hundredths of a millimetre; whether it has a pile, which shines.
+         *     where up the roll the first one begins, in hundredths of a millimetre; whether that is the usual size of such a cloth
+         *     because its own is not known, and whether it has a pile, which shines.
          */
         LookView: {
             tile: string;
+            print: components["schemas"]["ClothPrint"];
+            usualSize: boolean;
             /** Format: int64 */
             across: number;
             /** Format: int64 */
@@ -1371,7 +1461,8 @@ export interface components {
          *     Pieces come in cutting order: from the squared end, then from the selvedge. On is the remnant or
          *     article that it is cut from, whose own squared end is measured from;
          *     empty for the roll; a piece that is Matched is moved by whole repeats. A strip that is
-         *     CutLast follows from where the panels lie.
+         *     CutLast follows from where the panels lie. Tile is how the tile of the cloth's look
+         *     lies on the piece as it is drawn upright.
          */
         PlacedView: {
             id: string;
@@ -1392,6 +1483,7 @@ export interface components {
             size: components["schemas"]["JobCut"];
             isCut: boolean;
             cutLast: boolean;
+            tile: string;
         };
         /**
          * @description A whole job planned: items in order, cloths with lays and purchases, totals, what is wrong beyond single fields, and
@@ -1424,6 +1516,10 @@ export interface components {
             status?: null | number;
             detail?: null | string;
             instance?: null | string;
+        };
+        /** @description How far a stored job has come. */
+        ProgressView: {
+            stages: components["schemas"]["StageProgress"][];
         };
         /** @description Something the maker should know; Caution where somebody or the cloth can come to harm. */
         Remark: {
@@ -2522,11 +2618,13 @@ export interface operations {
                 tone: string;
                 across: number;
                 along: number;
-                stripes: number;
-                check: number;
-                halfDrop: number;
-                motifAcross: number;
-                motifAlong: number;
+                second?: string;
+                print?: string;
+                halfDrop?: number;
+                motifAcross?: number;
+                motifAlong?: number;
+                photo?: string;
+                corners?: string;
             };
             header?: never;
             path?: never;
@@ -3074,9 +3172,10 @@ export interface operations {
         parameters: {
             query?: {
                 q?: string;
-                before?: string;
+                after?: string;
                 limit?: number;
-                deleted?: boolean;
+                kept?: components["schemas"]["Kept"];
+                order?: components["schemas"]["JobOrder"];
             };
             header?: never;
             path?: never;
@@ -3137,6 +3236,92 @@ export interface operations {
             };
             /** @description Unprocessable Entity */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    copyJob: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CopyJob"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    jobProgress: {
+        parameters: {
+            query?: {
+                at?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProgressView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -3240,6 +3425,35 @@ export interface operations {
         };
     };
     deleteJob: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    putAwayJob: {
         parameters: {
             query?: never;
             header?: never;

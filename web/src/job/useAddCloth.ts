@@ -5,12 +5,13 @@ import { useDocument, useEdit } from './scene'
 export function useAddCloth() {
   const jobDocument = useDocument()
   const editJob = useEdit()
-  return () =>
+  return (added: (id: string) => void = () => undefined) =>
     void (async () => {
       const { cloths, unit } = jobDocument
       const cloth = await answer(
         api.POST('/api/cloths', { body: { id: newId(), name: `Cloth ${cloths.length + 1}`, unit } }),
       )
       editJob('', ({ cloths }) => void cloths.push(cloth))
+      added(cloth.id)
     })()
 }

@@ -6,21 +6,27 @@ const most = 2
 let drawing = 0
 const line: (() => void)[] = []
 
-/** Fetches a picture when its turn comes, as the address of an image; null where there is none yet. A refusal is thrown, to be asked again. */
-export async function inTurn(fetched: () => Promise<Response>, signal: AbortSignal): Promise<string | null> {
+/** Does what costs the server something when its turn comes. */
+export async function queued<T>(work: () => Promise<T>): Promise<T> {
   if (drawing >= most) await new Promise<void>((turn) => line.push(turn))
   else drawing++
   try {
-    if (signal.aborted) return null
-    const answer = await fetched()
-    if (!answer.ok) throw new Error(`no picture: ${answer.status}`)
-    return answer.status === 204 ? null : await asData(await answer.blob())
+    return await work()
   } finally {
     const next = line.shift()
     if (next) next()
     else drawing--
   }
 }
+
+/** Fetches a picture when its turn comes, as the address of an image; null where there is none yet. A refusal is thrown, to be asked again. */
+export const inTurn = (fetched: () => Promise<Response>, signal: AbortSignal): Promise<string | null> =>
+  queued(async () => {
+    if (signal.aborted) return null
+    const answer = await fetched()
+    if (!answer.ok) throw new Error(`no picture: ${answer.status}`)
+    return answer.status === 204 ? null : asData(await answer.blob())
+  })
 
 const asData = (picture: Blob) =>
   new Promise<string>((told, failed) => {

@@ -1,16 +1,14 @@
-import { useInfiniteQuery, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
 import { Button, Input, Segmented } from 'antd'
-import { useDeferredValue, useState } from 'react'
-import { Link, useNavigate } from 'react-router'
+import { useState } from 'react'
+import { useNavigate } from 'react-router'
 import { answer, api, newId, Refused, type Unit, type Workroom } from '../api/client'
 import { Dialog } from '../parts/Dialog'
 import { useLight } from '../parts/Look'
-import { usePicture } from '../parts/picture'
+import { Jobs } from './Jobs'
 import { WorkroomForm } from './WorkroomForm'
 import s from './Home.module.css'
 
-const day = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' })
-const atOnce = 50
 const noAnswer = 'The server does not answer.'
 
 /** The workroom: at its first start what it is called, from then on its jobs. */
@@ -126,107 +124,6 @@ function Table({ workroom }: { workroom: Workroom }) {
       <BackUp />
     </main>
   )
-}
-
-/** The jobs, found by their name or customer; any can be taken away, and brought back. */
-function Jobs() {
-  const queries = useQueryClient()
-  const [search, setSearch] = useState('')
-  const [away, setAway] = useState(false)
-  const [told, setTold] = useState<{ text: string; back?: { id: string; name: string } }>()
-  const q = useDeferredValue(search.trim())
-  const jobs = useInfiniteQuery({
-    queryKey: ['jobs', q, away],
-    queryFn: ({ pageParam }) =>
-      answer(
-        api.GET('/api/jobs', {
-          params: { query: { q, limit: atOnce, deleted: away, ...(pageParam && { before: pageParam }) } },
-        }),
-      ),
-    initialPageParam: '',
-    getNextPageParam: (page) => (page.length === atOnce ? page.at(-1)?.mark : undefined),
-    staleTime: 0,
-  })
-  const found = jobs.data?.pages.flat() ?? []
-  const put = async (job: { id: string; name: string }, back: boolean) => {
-    try {
-      const params = { params: { path: { id: job.id } } }
-      const { response } = await (back
-        ? api.POST('/api/jobs/{id}/bring-back', params)
-        : api.DELETE('/api/jobs/{id}', params))
-      if (!response.ok) throw new Error()
-      setTold(back ? { text: `${job.name} is back.` } : { text: `${job.name} was taken away.`, back: job })
-    } catch {
-      setTold({ text: `${noAnswer} Nothing was changed.` })
-    }
-    await queries.invalidateQueries({ queryKey: ['jobs'] })
-  }
-  return (
-    <section aria-label="Jobs">
-      <div className={s.find}>
-        <Input
-          aria-label="Find a job"
-          placeholder="Find a job by its name or customer"
-          allowClear
-          value={search}
-          maxLength={120}
-          onChange={(event) => setSearch(event.currentTarget.value)}
-        />
-        <Button aria-pressed={away} onClick={() => setAway(!away)}>
-          {away ? 'Show jobs' : 'Show what was taken away'}
-        </Button>
-      </div>
-      {told && (
-        <p role="status">
-          {told.text}{' '}
-          {told.back && <Button onClick={() => told.back && void put(told.back, true)}>Bring it back</Button>}
-        </p>
-      )}
-      {jobs.isError && (
-        <p className="problem" role="alert">
-          The jobs cannot be read: {jobs.error instanceof Refused ? jobs.error.message : 'the server does not answer.'}
-        </p>
-      )}
-      {jobs.isSuccess && found.length === 0 && (
-        <p>
-          {q
-            ? `No job has “${q}” in its name or customer.`
-            : away
-              ? 'Nothing was taken away.'
-              : 'Nothing is on the table yet. Say above what the first job is for.'}
-        </p>
-      )}
-      <ul className={s.jobs}>
-        {found.map((job) => (
-          <li key={job.id}>
-            {away ? (
-              <p>
-                <b>{job.name}</b>
-                <span>{job.customer}</span>
-              </p>
-            ) : (
-              <Link to={`/jobs/${job.id}/measure`}>
-                <Items id={job.id} mark={job.mark} />
-                <b>{job.name}</b>
-                <span>{job.customer}</span>
-                <time dateTime={job.changedAt}>{day.format(new Date(job.changedAt))}</time>
-              </Link>
-            )}
-            <Button aria-label={`${away ? 'Bring back' : 'Take away'} ${job.name}`} onClick={() => void put(job, away)}>
-              {away ? 'Bring back' : 'Take away'}
-            </Button>
-          </li>
-        ))}
-      </ul>
-      {jobs.hasNextPage && <Button onClick={() => void jobs.fetchNextPage()}>Older jobs</Button>}
-    </section>
-  )
-}
-
-// What the job covers, as it will be sewn.
-function Items({ id, mark }: { id: string; mark: string }) {
-  const picture = usePicture(`/api/jobs/${encodeURIComponent(id)}/picture.png?at=${encodeURIComponent(mark)}`)
-  return <span className={s.items}>{picture && <img src={picture} alt="" />}</span>
 }
 
 function BackUp() {

@@ -106,7 +106,7 @@ export default function Buy() {
           </section>
         )
       })}
-      <Button onClick={addCloth}>Add a cloth</Button>
+      <Button onClick={() => addCloth()}>Add a cloth</Button>
       <Savings />
       <section className={s.notions} aria-label="Item by item">
         <h2>Beside the cloth, item by item</h2>

@@ -1,5 +1,5 @@
 import { ClothEntry, type ClothGroup } from '../../job/ClothEntry'
-import { Folded } from '../../parts/Folded'
+import { Flaws } from './Flaws'
 import s from './lay.module.css'
 
 const measured = {
@@ -8,14 +8,10 @@ const measured = {
   squaring: 'Squaring took',
 } as const
 
-/** The cloth as it turns out on the table: laid anew to its true width, and told where it is too short. */
+/** The cloth as it turns out on the table: laid anew to its true width, round its flaws, and told where it is too short. */
 export function AtTable({ cloth, planned, edit }: ClothGroup) {
   return (
-    <Folded
-      className={s.demands}
-      summary="At the table"
-      asked={cloth.measuredWidth !== null || cloth.measuredLength !== null}
-    >
+    <section className={s.atTable} aria-label="At the table">
       <p className="note">Measured as it lies, washed if it is to be, selvedges included.</p>
       <div className="cloth-fields">
         {(['measuredWidth', 'measuredLength', 'squaring'] as const).map((key) => (
@@ -30,6 +26,7 @@ export function AtTable({ cloth, planned, edit }: ClothGroup) {
           />
         ))}
       </div>
-    </Folded>
+      <Flaws cloth={cloth} planned={planned} edit={edit} />
+    </section>
   )
 }

@@ -1,5 +1,6 @@
 import { memo, useId, type CSSProperties, type ReactNode } from 'react'
 import type { ClothPlan } from '../../api/client'
+import { ClothPattern, type ClothLook } from '../../parts/ClothPattern'
 import { LaidPiece } from './LaidPiece'
 import { ZoomFrame } from './ZoomFrame'
 import { useDragged } from './useDragged'
@@ -10,7 +11,7 @@ type LayOf = NonNullable<ClothPlan['lay']>
 
 interface Props {
   lay: LayOf
-  tone: string
+  look: ClothLook
   name: string
   oneWay: boolean
   pointed: string | undefined
@@ -36,7 +37,7 @@ const hatches = [
 ] as const
 
 /** The cloth along the screen as on a table: squared end on the left, ruler on its edge, selvedges marked, every piece labelled. */
-export function ClothDrawing({ lay, tone, name, oneWay, pointed, point, moves, children }: Props) {
+export function ClothDrawing({ lay, look, name, oneWay, pointed, point, moves, children }: Props) {
   const id = useId()
   const { dragged, bind } = useDragged(lay.placed, moves)
   const { cloth, usable } = lay
@@ -67,6 +68,7 @@ export function ClothDrawing({ lay, tone, name, oneWay, pointed, point, moves, c
           aria-label={`${name}, ${lay.placed.length} pieces laid`}
         >
           <defs>
+            <ClothPattern id={`${id}-cloth`} look={look} placed={lay.tile} />
             {hatches.map(([turn, gap], at) => (
               <pattern
                 key={at}
@@ -81,7 +83,7 @@ export function ClothDrawing({ lay, tone, name, oneWay, pointed, point, moves, c
             ))}
           </defs>
           <Ruler ruler={lay.ruler} cloth={cloth} letter={letter} rim={rim} />
-          <rect x={0} y={cloth.y} width={cloth.width} height={cloth.height} fill={tone} />
+          <rect x={0} y={cloth.y} width={cloth.width} height={cloth.height} fill={`url(#${id}-cloth)`} />
           <rect className={s.selvedge} x={0} y={cloth.y} width={cloth.width} height={usable.y - cloth.y} />
           <rect
             className={s.selvedge}
@@ -90,7 +92,10 @@ export function ClothDrawing({ lay, tone, name, oneWay, pointed, point, moves, c
             width={cloth.width}
             height={cloth.y + cloth.height - usable.y - usable.height}
           />
-          {lay.repeat && <Repeats repeat={lay.repeat} cloth={cloth} usable={usable} />}
+          {lay.repeat &&
+            [s.cased, s.repeat].map((look) => (
+              <Repeats key={look} look={look} repeat={lay.repeat} cloth={cloth} usable={usable} />
+            ))}
           {lay.flaws.map((flaw, at) => (
             <g key={at} data-part="flaw" className={s.flaw}>
               <rect x={flaw.x} y={flaw.y} width={flaw.width} height={flaw.height} />
@@ -113,7 +118,9 @@ export function ClothDrawing({ lay, tone, name, oneWay, pointed, point, moves, c
           ))}
           {lay.remnants.map(({ box, along, across }) => (
             <g key={`${box.x} ${box.y}`} className={s.leftOver}>
-              <rect x={box.x} y={box.y} width={box.width} height={box.height} />
+              {[s.cased, s.dashed].map((look) => (
+                <rect key={look} className={look} x={box.x} y={box.y} width={box.width} height={box.height} />
+              ))}
               {box.width > letter * 6.5 && box.height > letter * 1.4 && (
                 <text
                   x={box.x + box.width / 2}
@@ -234,12 +241,20 @@ const Ruler = memo(function Ruler({
   )
 })
 
+interface RepeatsProps {
+  look: string | undefined
+  repeat: LayOf['repeat']
+  cloth: Box
+  usable: Box
+}
+
 // The repeat's grid; with half-drop every second column is half a repeat further.
-function Repeats({ repeat, cloth, usable }: { repeat: NonNullable<LayOf['repeat']>; cloth: Box; usable: Box }) {
+function Repeats({ look, repeat, cloth, usable }: RepeatsProps) {
+  if (!repeat) return null
   const columns = repeat.across > 0 ? Math.ceil(usable.height / repeat.across) : 1
   const deep = repeat.across > 0 ? repeat.across : usable.height
   return (
-    <g data-part="repeat" className={s.repeat}>
+    <g data-part="repeat" className={look}>
       {Array.from({ length: columns }, (_, column) => {
         const top = repeat.fromFarSelvedge
           ? Math.max(usable.y, usable.y + usable.height - (column + 1) * deep)

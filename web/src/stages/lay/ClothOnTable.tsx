@@ -1,18 +1,19 @@
 import { clsx } from 'clsx'
 import { Button } from 'antd'
-import { memo, useDeferredValue, useEffect, useRef, useState } from 'react'
-import { useLocation } from 'react-router'
+import { memo, useDeferredValue, useState } from 'react'
 import type { Cloth, ClothPlan, Plan } from '../../api/client'
+import { OtherProblems } from '../../job/ClothFields'
 import { useScene } from '../../job/scene'
+import { useClothEdit } from '../../job/useClothEdit'
+import { Swatch } from '../../parts/Swatch'
+import { AboutCloth } from './AboutCloth'
 import { AtTable } from './AtTable'
 import { ClothDrawing } from './ClothDrawing'
-import { ClothFields, OtherProblems } from '../../job/ClothFields'
 import { CuttingList } from './CuttingList'
-import { Demands } from './Demands'
+import { LayFigures } from './LayFigures'
+import { LayWarnings } from './LayWarnings'
 import { LongerSearch } from './LongerSearch'
 import { Matches } from './Matches'
-import { Stock } from './Stock'
-import { useClothEdit } from '../../job/useClothEdit'
 import { useMoves } from './useMoves'
 import { WidthsCompared } from './WidthsCompared'
 import s from './lay.module.css'
@@ -38,65 +39,84 @@ const asked = [
   'measuredWidth',
   'measuredLength',
   'squaring',
+  'corners',
+  'rulerLength',
 ]
+
+/** What is done with the cloth: it is laid, cut from a list, or measured as it lies. */
+export type Mode = 'lay' | 'list' | 'table'
 
 interface Props {
   cloth: Cloth
   plan: Plan | undefined
   side: 'right' | 'wrong'
+  mode: Mode
+  /** Whether what is known of the cloth stands beside it. */
+  about: boolean
+  printing: boolean
 }
 
-/** One cloth as it lies on the table, with what it asks and what its lay comes to. */
-export function ClothOnTable({ cloth, plan, side }: Props) {
+/** One cloth as it lies on the table, with what its lay comes to, its cutting list, or what is measured of it there. */
+export function ClothOnTable({ cloth, plan, side, mode, about, printing }: Props) {
   const stale = useScene((scene) => scene.stale)
-  const own = `cloth-${cloth.id}`
-  const { hash } = useLocation()
-  const section = useRef<HTMLElement>(null)
-  useEffect(() => {
-    if (hash === `#${own}`) section.current?.scrollIntoView({ block: 'start' })
-  }, [hash, own])
+  const edit = useClothEdit(cloth)
   const planned = plan?.cloths.find((each) => each.id === cloth.id)
   // A large lay is drawn when there is time for it: typing goes first.
   const drawn = useDeferredValue(planned)
   const items = useDeferredValue(plan?.items)
   const laidCloth = useDeferredValue(cloth)
+  const group = { cloth, planned, edit }
+  // What is wrong with the cloth is mended there.
+  const open = about || (!printing && (planned?.problems.length ?? 0) > 0)
   return (
-    <section className={clsx(s.cloth, stale && 'stale')} aria-label={cloth.name} id={own} ref={section}>
-      <h2 className={s.named}>
-        <span className={s.bolt} style={{ background: cloth.tone }} aria-hidden /> {cloth.name}
-        <small className={s.sideUp}>{side} side up</small>
-      </h2>
-      <OtherProblems planned={planned} asked={asked} />
-      {drawn?.lay && items && <LaidCloth cloth={laidCloth} items={items} planned={drawn} lay={drawn.lay} side={side} />}
-      <ClothFields cloth={cloth} planned={planned} show={['width', 'selvedge']} />
-      <Asked cloth={cloth} planned={planned} />
-      {planned && !planned.lay && planned.problems.length === 0 && (
-        <p className="note">{planned.pieces === 0 ? 'Nothing is cut from this cloth yet.' : 'Laying …'}</p>
-      )}
+    <section
+      className={clsx(s.cloth, open && s.withAbout, stale && 'stale')}
+      aria-label={cloth.name}
+      id={`cloth-${cloth.id}`}
+    >
+      <div className={s.laidOut}>
+        <h2 className={s.named}>
+          <Swatch tone={cloth.tone} look={planned?.look} /> {cloth.name}
+          <small>{side} side up</small>
+        </h2>
+        <OtherProblems planned={planned} asked={asked} />
+        {drawn?.lay && items && (
+          <LaidCloth
+            cloth={laidCloth}
+            items={items}
+            planned={drawn}
+            lay={drawn.lay}
+            side={side}
+            listed={mode === 'list' || printing}
+          />
+        )}
+        {planned && !planned.lay && planned.problems.length === 0 && (
+          <p className="note">{planned.pieces === 0 ? 'Nothing is cut from this cloth yet.' : 'Laying …'}</p>
+        )}
+        {mode === 'table' && <AtTable {...group} />}
+        {mode === 'lay' && planned && (
+          <div className={s.further}>
+            {planned.matches.length > 0 && <Matches cloth={planned} />}
+            {planned.lay && <LongerSearch cloth={cloth} planned={planned} />}
+            {!cloth.articleLength && !cloth.madeBy && <WidthsCompared cloth={cloth} />}
+          </div>
+        )}
+      </div>
+      {open && <AboutCloth {...group} />}
     </section>
   )
 }
 
-// Beneath the drawing: what the cloth asks of its lay, what is there of it, and how it turned out.
-function Asked({ cloth, planned }: { cloth: Cloth; planned: ClothPlan | undefined }) {
-  const edit = useClothEdit(cloth)
-  return (
-    <div className={s.asked}>
-      <Demands cloth={cloth} planned={planned} edit={edit} />
-      {planned && planned.matches.length > 0 && <Matches cloth={planned} />}
-      {!cloth.articleLength && !cloth.madeBy && <Stock cloth={cloth} planned={planned} edit={edit} />}
-      <AtTable cloth={cloth} planned={planned} edit={edit} />
-    </div>
-  )
+interface LaidProps {
+  cloth: Cloth
+  items: Plan['items']
+  planned: ClothPlan
+  lay: NonNullable<ClothPlan['lay']>
+  side: 'right' | 'wrong'
+  listed: boolean
 }
 
-const LaidCloth = memo(function LaidCloth({
-  cloth,
-  items,
-  planned,
-  lay,
-  side,
-}: Omit<Props, 'plan'> & { items: Plan['items']; planned: ClothPlan; lay: NonNullable<ClothPlan['lay']> }) {
+const LaidCloth = memo(function LaidCloth({ cloth, items, planned, lay, side, listed }: LaidProps) {
   const [pointed, setPointed] = useState<string>()
   const { refused, moves } = useMoves(cloth.id)
   const loose = cloth.pins.filter((pin) => cloth.cut.every((cut) => cut.piece !== pin.piece)).length
@@ -104,7 +124,7 @@ const LaidCloth = memo(function LaidCloth({
     <>
       <ClothDrawing
         lay={lay}
-        tone={cloth.tone}
+        look={planned.look}
         name={cloth.name}
         oneWay={cloth.oneWay}
         pointed={pointed}
@@ -127,95 +147,14 @@ const LaidCloth = memo(function LaidCloth({
           )}
         </p>
       </ClothDrawing>
-      {refused && (
-        <p className="problem" role="alert">
-          {refused}.
-        </p>
-      )}
-      {lay.refusedPins.map((reason) => (
-        <p key={reason} className="problem" role="alert">
-          {reason}
-        </p>
-      ))}
-      {planned.skewed && (
-        <p className="problem" role="status">
-          The print runs out by {planned.skewed.text} from selvedge to selvedge: trust the print, not the weave, and
-          tell the customer before anything is cut.
-        </p>
-      )}
-      {lay.beyond && (
-        <p className="problem" role="alert">
-          The cloth on the table is {lay.beyond.missing.text} too short. Beyond its end: {lay.beyond.pieces.join(', ')}.
-          On <i>Buy</i>, <i>Will it do?</i> tells what would make it fit.
-        </p>
-      )}
-      {planned.cutOtherwise.map((told) => (
-        <p key={told} className="problem" role="alert">
-          Take care: {told}.
-        </p>
-      ))}
+      <LayWarnings planned={planned} lay={lay} refused={refused} />
       {loose > 0 && (
         <Button onClick={moves.unpinAll}>{loose === 1 ? 'Unpin the piece' : `Unpin all ${loose} pieces`}</Button>
       )}
-      <dl className={s.facts}>
-        {lay.foldedTo && (
-          <div>
-            <dt>Folded double, as far as</dt>
-            <dd>{lay.foldedTo.text}</dd>
-          </div>
-        )}
-        <div>
-          <dt>{planned.buying?.beforeWashing ? 'Washed cloth, as laid' : 'Cloth needed, as laid'}</dt>
-          <dd>
-            <span data-testid={`laid-${cloth.id}`}>{lay.length.text}</span>
-            <small>{lay.onTape.text}</small>
-          </dd>
-        </div>
-        <div>
-          <dt>Counted in rows by hand</dt>
-          <dd>{lay.byHand.text}</dd>
-        </div>
-        {lay.byWidths && (
-          <div>
-            <dt>Counted in whole widths</dt>
-            <dd data-testid={`widths-${cloth.id}`}>
-              {lay.byWidths.text}
-              {lay.savedOnWidths && <small>the lay saves {lay.savedOnWidths.text}</small>}
-            </dd>
-          </div>
-        )}
-        <div>
-          <dt>Shortest possible, not under</dt>
-          <dd>
-            {lay.shortestPossible.text}
-            {lay.over !== null && lay.over > 0 && <small>{lay.over} % over it at most</small>}
-          </dd>
-        </div>
-        {planned.usable && (
-          <div>
-            <dt>Usable width</dt>
-            <dd>{planned.usable.text}</dd>
-          </div>
-        )}
-      </dl>
-      {lay.remnants.length > 0 && (
-        <p className="note">
-          Left over:{' '}
-          {lay.remnants
-            .slice(0, 4)
-            .map((left) => `${left.along.text} along by ${left.across.text} across`)
-            .join('; ')}
-          .
-        </p>
+      <LayFigures cloth={cloth} planned={planned} lay={lay} />
+      {listed && (
+        <CuttingList lay={lay} items={items} cloth={cloth.id} name={cloth.name} wrongSideUp={side === 'wrong'} />
       )}
-      {lay.cordStrips.length > 0 && (
-        <p data-testid={`cord-${cloth.id}`}>
-          <b>Cord, {cloth.name}:</b> {lay.cordStrips.join('; ')}. Cut last, from what the panels leave.
-        </p>
-      )}
-      <LongerSearch cloth={cloth} planned={planned} />
-      {!cloth.articleLength && !cloth.madeBy && <WidthsCompared cloth={cloth} />}
-      <CuttingList lay={lay} items={items} cloth={cloth.id} name={cloth.name} wrongSideUp={side === 'wrong'} />
     </>
   )
 })

@@ -1,7 +1,7 @@
 import { memo } from 'react'
 import type { ClothPlan, Plan } from '../../api/client'
-import { useEdit, useScene } from '../../job/scene'
-import { Folded } from '../../parts/Folded'
+import { useScene } from '../../job/scene'
+import { useCut } from '../../job/useCut'
 import s from './lay.module.css'
 
 type LayOf = NonNullable<ClothPlan['lay']>
@@ -16,41 +16,19 @@ interface Props {
 
 /** What is chalked on the cloth, in cutting order: every box from the squared end and from one selvedge, so that no mark is measured from another. */
 export const CuttingList = memo(function CuttingList({ lay, items, cloth, name, wrongSideUp }: Props) {
-  const editJob = useEdit()
+  const tickOff = useCut()
   // What is ticked shows at once, while the drawing comes when there is time for it.
   const already = useScene(({ job }) => job.document.cloths.find((each) => each.id === cloth)?.cut)
   const isCut = (id: string) => already?.some((one) => one.piece === id) ?? false
   const cut = lay.placed.filter((piece) => isCut(piece.id)).length
-  // What is cut stays where it was cut; on folded or torn cloth nothing is pinned.
-  const tick = (piece: LayOf['placed'][number]) =>
-    editJob('', ({ cloths }) => {
-      const at = cloths.find((each) => each.id === cloth)
-      if (!at) return
-      const was = at.cut.length
-      at.cut = at.cut.filter((one) => one.piece !== piece.id)
-      if (at.cut.length < was) return
-      at.cut.push(piece.size)
-      if (at.spread === 'single') at.pins = [...at.pins.filter((pin) => pin.piece !== piece.id), piece.here]
-    })
   const called = new Map(
     items.flatMap(({ draft }) => draft.pattern?.pieces ?? []).map((piece) => [piece.label, piece.name]),
   )
   return (
-    <Folded
-      printed
-      className={s.cutting}
-      summary={
-        <>
-          Cutting list with marks
-          {cut > 0 && (
-            <b>
-              {' '}
-              {cut} of {lay.placed.length} cut
-            </b>
-          )}
-        </>
-      }
-    >
+    <section className={s.cutting} aria-label={`Cutting list, ${name}`}>
+      <p className={s.howFar}>
+        <b>{cut > 0 ? `${cut} of ${lay.placed.length} cut` : `${lay.placed.length} to cut`}</b>
+      </p>
       <table>
         <caption>
           {name}, {wrongSideUp ? 'wrong' : 'right'} side up, cut lines; measured from the squared end and from the
@@ -78,7 +56,7 @@ export const CuttingList = memo(function CuttingList({ lay, items, cloth, name, 
                   aria-label={`${piece.label}, number ${at + 1}, is cut`}
                   checked={isCut(piece.id)}
                   disabled={wrongSideUp}
-                  onChange={() => tick(piece)}
+                  onChange={() => tickOff(cloth, [piece], !isCut(piece.id))}
                 />
               </td>
               <td>{at + 1}</td>
@@ -94,6 +72,6 @@ export const CuttingList = memo(function CuttingList({ lay, items, cloth, name, 
           ))}
         </tbody>
       </table>
-    </Folded>
+    </section>
   )
 })

@@ -89,6 +89,7 @@ export const LaidPiece = memo(function LaidPiece({
     >
       <path d={piece.path} className={s.clothPiece} />
       <path d={piece.path} fill={hatch} />
+      <path d={piece.path} className={s.casing} />
       <path d={piece.path} className="cut" />
       {piece.pinned && !piece.isCut && (
         <circle

@@ -1,9 +1,20 @@
 import { clsx } from 'clsx'
+import { useId } from 'react'
 import type { Piece } from '../../api/client'
+import { ClothPattern } from '../../parts/ClothPattern'
+import type { Laid } from './useLaid'
 import s from './pieces.module.css'
 
+interface Props {
+  piece: Piece
+  pointed: string | undefined
+  /** Where it lies on its cloth; then it is drawn on that part of it. */
+  laid: Laid | undefined
+}
+
 /** One piece: cut line solid, stitch line dashed, marks, folds, grain, and the size that is pointed at. */
-export function PieceDrawing({ piece, pointed }: { piece: Piece; pointed: string | undefined }) {
+export function PieceDrawing({ piece, pointed, laid }: Props) {
+  const id = useId()
   const { box } = piece
   const edge = Math.max(box.width, box.height) * 0.06
   const size = piece.sizes.find((each) => each.name === pointed)
@@ -16,7 +27,15 @@ export function PieceDrawing({ piece, pointed }: { piece: Piece; pointed: string
       role="img"
       aria-label={`${piece.name}, to scale`}
     >
-      <path className="cut" d={piece.cut} />
+      {laid && (
+        <>
+          <defs>
+            <ClothPattern id={id} look={laid.cloth.look} placed={laid.placed[0]?.tile} />
+          </defs>
+          <path d={piece.cut} fill={`url(#${id})`} />
+        </>
+      )}
+      <path className={clsx('cut', laid && s.onCloth)} d={piece.cut} />
       <path className={s.stitch} d={piece.stitch} />
       {piece.lines.map((line, at) => (
         <line key={at} className={s[line.kind]} {...line.span} />

@@ -11,8 +11,10 @@ import { ToMeasure } from '../../job/ToMeasure'
 import { useDraft, useScene, useUnit } from '../../job/scene'
 import { usePicked } from '../../job/picked'
 import { useItemField } from '../../job/useItemField'
+import { CutList } from './CutList'
+import { PieceTable } from './PieceTable'
+import { useLaid } from './useLaid'
 import s from './pieces.module.css'
-import drawn from '../../parts/drawing.module.css'
 
 /** Every piece to scale; pointing at a size shows its working. */
 export default function Pieces() {
@@ -20,9 +22,10 @@ export default function Pieces() {
   const draft = useDraft()
   const name = useScene((scene) => scene.item?.name) ?? ''
   const [pointed, setPointed] = useState<string>()
-  const [sewn, setSewn] = useState(false)
+  const [shown, setShown] = useState<'flat' | 'sewn' | 'list'>('flat')
   const item = useScene((scene) => scene.item?.id)
   const [held, setHeld] = usePicked(item ?? '')
+  const laid = useLaid(item)
   const pattern = draft?.pattern
   if (!pattern)
     return (
@@ -47,128 +50,105 @@ export default function Pieces() {
     const cloth = jobCloths.find((each) => each.id === from?.cloth)?.name
     return cloth ? `from ${cloth}` : from?.filling ? 'bought by size' : 'from no cloth'
   }
-  const widest = Math.max(...pattern.pieces.map((each) => each.box.width))
   const size = piece.sizes.find((each) => each.name === pointed) ?? piece.sizes[0]
   return (
     <>
-      <div className={s.list}>
-        <ol className={s.pieceList} aria-label="Pieces">
-          {pattern.pieces.map((each) => (
-            <li key={each.key}>
-              <button
-                type="button"
-                aria-pressed={each.key === piece.key}
-                onClick={() => {
-                  setHeld(each.key)
-                  setPointed(undefined)
-                }}
-              >
-                <b>{each.label}</b> {each.name}{' '}
-                <span>
-                  cut {each.quantity}
-                  {each.turnedOver && ', every second one turned over'}
-                  {pattern.inPairs && ', every second cover mirrored'}
-                  {each.role !== 'face' && `, ${source(each)}`}
-                </span>
-                <Thumbnail piece={each} widest={widest} />
-              </button>
-            </li>
-          ))}
-        </ol>
-        <Button onClick={() => window.print()}>Print the pieces</Button>
-      </div>
-      <div className={s.middle}>
+      <div className={s.tools}>
         <Radio.Group
           optionType="button"
           aria-label="Shown"
-          value={sewn}
-          onChange={(event) => setSewn(event.target.value as boolean)}
+          value={shown}
+          onChange={(event) => setShown(event.target.value as typeof shown)}
           options={[
-            { value: false, label: 'Flat' },
-            { value: true, label: 'Sewn' },
+            { value: 'flat', label: 'Flat' },
+            { value: 'list', label: 'Cut list' },
+            { value: 'sewn', label: 'Sewn' },
           ]}
         />
-        {sewn && item ? (
-          <SewnCover key={item} item={item} held={held} hold={setHeld} />
-        ) : (
-          <section className="table" aria-label={`Piece ${piece.label}`}>
-            <PieceDrawing piece={piece} pointed={size?.name} />
-            <p className={s.legend}>
-              <span /> cut line <span className={s.dashed} />{' '}
-              {piece.settingOut.expected ? 'line to expect' : 'stitch line'}
-            </p>
-          </section>
-        )}
+        <Button onClick={() => window.print()}>Print the pieces</Button>
       </div>
-      <section className={s.sizes} aria-label="Sizes">
-        <ul>
-          {piece.sizes.map((each) => (
-            <li key={each.name}>
-              <button
-                type="button"
-                aria-pressed={each.name === size?.name}
-                onMouseEnter={() => setPointed(each.name)}
-                onFocus={() => setPointed(each.name)}
-                onClick={() => setPointed(each.name)}
-              >
-                <span>{each.name}</span>
-                <span className={each.kind}>
-                  {each.length.text}
-                  <small>{each.length.residue}</small>
-                </span>
-              </button>
-            </li>
-          ))}
-        </ul>
-        {size && (
-          <div className={s.working} aria-live="polite">
-            <h2>
-              {size.name} <small>{size.kind}</small>
-            </h2>
-            {size.working.map((line) => (
-              <p key={line}>
-                {line.split(' = ').map((part, at) => (
-                  <span key={at}>
-                    {at > 0 && '= '}
-                    {part}{' '}
-                  </span>
-                ))}
-              </p>
-            ))}
+      {shown === 'list' ? (
+        <CutList pieces={pattern.pieces} laid={laid} source={source} />
+      ) : (
+        <>
+          <PieceTable
+            pattern={pattern}
+            held={piece.key}
+            laid={laid}
+            source={source}
+            hold={(key) => {
+              setHeld(key)
+              setPointed(undefined)
+            }}
+          />
+          <div className={s.middle}>
+            {shown === 'sewn' && item ? (
+              <SewnCover key={item} item={item} held={held} hold={setHeld} />
+            ) : (
+              <section className="table" aria-label={`Piece ${piece.label}`}>
+                <PieceDrawing piece={piece} pointed={size?.name} laid={laid.get(piece.key)} />
+                <p className={s.legend}>
+                  <span /> cut line <span className={s.dashed} />{' '}
+                  {piece.settingOut.expected ? 'line to expect' : 'stitch line'}
+                </p>
+              </section>
+            )}
           </div>
-        )}
-        {piece.note && <p className="note">{piece.note}</p>}
-        {piece.edges.length > 0 && (
-          <details>
-            <summary>Allowance of each edge</summary>
-            {piece.edges.map((edge) => (
-              <EdgeField key={edge.allowanceKey} edge={edge} />
-            ))}
-          </details>
-        )}
-      </section>
-      <SettingOut piece={piece} />
-      <section className="finished" aria-label="Finished and checked">
-        <SeamTable pattern={pattern} item={item} />
-      </section>
+          <section className={s.sizes} aria-label="Sizes">
+            <ul>
+              {piece.sizes.map((each) => (
+                <li key={each.name}>
+                  <button
+                    type="button"
+                    aria-pressed={each.name === size?.name}
+                    onMouseEnter={() => setPointed(each.name)}
+                    onFocus={() => setPointed(each.name)}
+                    onClick={() => setPointed(each.name)}
+                  >
+                    <span>{each.name}</span>
+                    <span className={each.kind}>
+                      {each.length.text}
+                      <small>{each.length.residue}</small>
+                    </span>
+                  </button>
+                </li>
+              ))}
+            </ul>
+            {size && (
+              <div className={s.working} aria-live="polite">
+                <h2>
+                  {size.name} <small>{size.kind}</small>
+                </h2>
+                {size.working.map((line) => (
+                  <p key={line}>
+                    {line.split(' = ').map((part, at) => (
+                      <span key={at}>
+                        {at > 0 && '= '}
+                        {part}{' '}
+                      </span>
+                    ))}
+                  </p>
+                ))}
+              </div>
+            )}
+            {piece.note && <p className="note">{piece.note}</p>}
+            {piece.edges.length > 0 && (
+              <details>
+                <summary>Allowance of each edge</summary>
+                {piece.edges.map((edge) => (
+                  <EdgeField key={edge.allowanceKey} edge={edge} />
+                ))}
+              </details>
+            )}
+          </section>
+          <SettingOut piece={piece} />
+          <section className="finished" aria-label="Finished and checked">
+            <SeamTable pattern={pattern} item={item} />
+          </section>
+        </>
+      )}
       <PrintedPieces name={name} pieces={pattern.pieces} source={source} />
     </>
-  )
-}
-
-// All pieces of the item to one scale.
-function Thumbnail({ piece, widest }: { piece: Piece; widest: number }) {
-  const { x, y, width, height } = piece.box
-  const rim = widest * 0.02
-  return (
-    <svg
-      className={drawn.shapes}
-      viewBox={`${x - rim} ${y - rim} ${width + 2 * rim} ${height + 2 * rim}`}
-      style={{ width: `${Math.max((width / widest) * 100, 12)}%` }}
-      aria-hidden
-    >
-      <path className="cut" d={piece.cut} />
-    </svg>
   )
 }
 

@@ -25,7 +25,7 @@ export function PrintedPieces({ name, pieces, source }: Props) {
             {piece.turnedOver && ', every second one turned over'}, {source(piece)}
           </h2>
           <div className={s.printedPiece}>
-            <PieceDrawing piece={piece} pointed={undefined} />
+            <PieceDrawing piece={piece} pointed={undefined} laid={undefined} />
             <ul>
               {piece.sizes.map((size) => (
                 <li key={size.name}>
