@@ -363,8 +363,14 @@ public sealed class RequestTests(Host host) : IClassFixture<Host>
                 ["document"] = document,
             };
         }
-        Assert.Equal(HttpStatusCode.OK, (await host.Send(HttpMethod.Put, "/api/jobs/ids", Save(1, "x", "bosun"))).Status);
-        Assert.Equal(HttpStatusCode.OK, (await host.Send(HttpMethod.Put, "/api/jobs/ids", Save(1, "x", "bosun"))).Status);
+        Assert.Equal(
+            HttpStatusCode.OK,
+            (await host.Send(HttpMethod.Put, "/api/jobs/ids", Save(1, "x", "bosun"))).Status
+        );
+        Assert.Equal(
+            HttpStatusCode.OK,
+            (await host.Send(HttpMethod.Put, "/api/jobs/ids", Save(1, "x", "bosun"))).Status
+        );
         var (status, conflict) = await host.Send(HttpMethod.Put, "/api/jobs/ids", Save(1, "x", "another"));
         Assert.Equal((HttpStatusCode.Conflict, "bosun"), (status, (string)conflict["current"]!["document"]!["name"]!));
         Assert.Equal(

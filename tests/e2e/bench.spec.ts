@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test'
 import { execFileSync } from 'node:child_process'
-import { begin, expect, field, pick, Server, test } from './workroom'
+import { begin, choose, expect, field, pick, Server, test } from './workroom'
 
 const sizes = [
   { width: 1280, height: 800 },
@@ -301,4 +301,48 @@ test('what is answered otherwise than usual stands out and is put back', async (
   await answers.getByRole('button', { name: 'Put back what is usual' }).click()
   await expect(field(page, 'allowances.s')).toHaveValue(/^1\/2/)
   await expect(allowances.locator('summary')).toContainText('usual')
+})
+
+test('the room is walked size by size; items are mirrored, moved, taken off, and each is taken back at the foot', async ({
+  page,
+}) => {
+  await begin(page, 'Walk')
+  await page.keyboard.type('box')
+  await page.keyboard.press('Enter')
+  await expect(field(page, 'measures.W')).toBeFocused()
+  const items = page.getByRole('complementary', { name: 'Items' })
+  await items.getByRole('button', { name: 'Same again' }).click()
+  await page.getByRole('button', { name: 'Walk the room' }).click()
+  const walk = page.getByRole('region', { name: 'Walk the room' })
+  await expect(walk).toContainText('Size 1 of 6')
+  for (const size of ['30', '20', '4', '24', '20']) {
+    await expect(walk.getByRole('textbox')).toHaveValue('')
+    await page.keyboard.type(size)
+    await page.keyboard.press('Enter')
+  }
+  await expect(walk).toContainText('Size 6 of 6')
+  await expect(walk).toContainText('item 2 of 2')
+  await walk.getByRole('button', { name: 'Leave it for now' }).click()
+  await expect(walk).toContainText('Every size is taken.')
+  await walk.getByRole('button', { name: 'Back', exact: true }).click()
+  await walk.getByRole('button', { name: '5', exact: true }).click()
+  await walk.getByRole('button', { name: 'Next line' }).click()
+  await walk.getByRole('button', { name: 'Back to the drawing' }).click()
+  await expect(field(page, 'measures.T')).toHaveValue('5 in')
+  // Of an ell the mirror image is the other hand.
+  await choose(page, 'Outline', 'L')
+  await page.keyboard.press('Escape')
+  await items.getByRole('button', { name: 'Mirrored' }).click()
+  const foot = page.getByRole('contentinfo', { name: 'Totals' })
+  await expect(foot).toContainText('its mirror image.')
+  await expect(items.locator('ol > li')).toHaveCount(3)
+  await expect(page.getByText('Left', { exact: true }).first()).toBeVisible()
+  await items.getByRole('button', { name: /^Move .* up$/ }).click()
+  await expect(foot).toContainText('is number 2.')
+  await foot.getByRole('button', { name: 'Take it back' }).click()
+  await expect(items.locator('ol > li').nth(2).getByRole('button')).toHaveAttribute('aria-pressed', 'true')
+  await items.getByRole('button', { name: /^Take off/ }).click()
+  await expect(foot).toContainText('was taken off.')
+  await foot.getByRole('button', { name: 'Take it back' }).click()
+  await expect(items.locator('ol > li')).toHaveCount(3)
 })

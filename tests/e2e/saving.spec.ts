@@ -208,7 +208,7 @@ test('what is typed while an undo is on its way stays, on top of it', async ({ p
 test('taking a photo away on one page leaves what another wrote under it', async ({ page, context }) => {
   await cushion(page, 'Two captions')
   const picture = await page.screenshot()
-  const found = (on: Page) => on.getByRole('button', { name: 'Notes and photos' }).click()
+  const found = (on: Page) => on.getByRole('button', { name: 'Notes, parts, photos' }).click()
   await found(page)
   await page
     .locator('input[type=file]')

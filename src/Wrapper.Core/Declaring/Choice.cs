@@ -65,6 +65,11 @@ public abstract record Choice(string Key, string Name, string Group, ChoiceKind 
     /// <summary>Whether it decides what is measured, and so is asked beside the measuring drawing.</summary>
     public bool OnMeasure { get; init; }
 
+    /// <summary>
+    /// Whether it says which hand the whole cover is: then its mirror image is the same with the other hand.
+    /// </summary>
+    public bool IsHand { get; init; }
+
     /// <summary>A choice of a whole number from <paramref name="min"/> to <paramref name="max"/>.</summary>
     public static CountChoice OfCount(string key, string name, string group, int usual, int min, int max) =>
         new(key, name, group)

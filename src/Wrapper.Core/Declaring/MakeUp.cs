@@ -89,6 +89,11 @@ public abstract class MakeUp
     }
 
     /// <summary>
+    /// The item as it would be seen in a mirror; as it was where left and right of it are alike.
+    /// </summary>
+    public virtual Item Mirrored(Item item) => Mirror.Of(item, this);
+
+    /// <summary>
     /// A new item with the usual size of everything that has to be measured: it can be drafted as it stands.
     /// </summary>
     public Item UsualItem(string id, string name, JobUnit unit) =>

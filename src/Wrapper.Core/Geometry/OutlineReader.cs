@@ -59,6 +59,50 @@ public static partial class OutlineReader
         return OutlineCheck.Fault(outline) is { } crossing ? Refuse(0, $"the outline {crossing}") : (outline, null);
     }
 
+    /// <summary>
+    /// The text of the outline turned over left for right; as it was where it cannot be read as points or a path.
+    /// </summary>
+    public static string Mirrored(string text)
+    {
+        if (string.IsNullOrWhiteSpace(text))
+            return text;
+        if (text.TrimStart()[0] is not ('M' or 'm'))
+            return Part()
+                .Replace(
+                    text,
+                    part => PointX().Replace(part.Value, x => x.Groups["space"].Value + Negative(x.Groups["x"].Value))
+                );
+        var (command, nth) = (' ', 0);
+        return PathToken()
+            .Replace(
+                text,
+                token =>
+                {
+                    if (char.IsLetter(token.Value[0]))
+                    {
+                        (command, nth) = (char.ToUpperInvariant(token.Value[0]), 0);
+                        return token.Value;
+                    }
+                    var at = nth++;
+                    return command switch
+                    {
+                        'M' or 'L' when at % 2 == 0 => Negative(token.Value),
+                        'H' => Negative(token.Value),
+                        'A' when at % 7 == 5 => Negative(token.Value),
+                        // Seen from behind an arc turns the other way.
+                        'A' when at % 7 == 4 => token.Value == "0" ? "1" : "0",
+                        _ => token.Value,
+                    };
+                }
+            );
+    }
+
+    private static string Negative(string number) =>
+        number.StartsWith('-') ? number[1..]
+        : number.StartsWith('+') ? $"-{number[1..]}"
+        : number.Trim('0', '.', ',').Length == 0 ? number
+        : $"-{number}";
+
     private static int Number(int at, int count) => ((at + count) % count) + 1;
 
     private static (int, string?) Points(string text, JobUnit unit, List<Corner> corners)
@@ -217,6 +261,9 @@ public static partial class OutlineReader
 
     [GeneratedRegex(@"^\s*(?<x>[^,]+),(?<y>[^,]+?)(?:\s+(?<word>arc|hollow)\s+(?<r>[^,]+))?\s*$")]
     private static partial Regex PointAndArc();
+
+    [GeneratedRegex(@"^(?<space>\s*)(?<x>[^,]*)(?=,)")]
+    private static partial Regex PointX();
 
     [GeneratedRegex(@"[A-Za-z]|[-+]?(?:[0-9]+\.?[0-9]*|\.[0-9]+)(?:[eE][-+]?[0-9]+)?")]
     private static partial Regex PathToken();

@@ -17,6 +17,9 @@ public sealed record Item(
     /// <summary>What was seen while measuring: what is in the way, what comes off, which details are kept.</summary>
     public string Notes { get; init; } = "";
 
+    /// <summary>What comes off before it is covered, numbered in this order, and goes back on.</summary>
+    public IReadOnlyList<PartOff> PartsOff { get; init; } = [];
+
     /// <summary>The cloths of pieces that are not cut from the item's own, by their role.</summary>
     public IReadOnlyDictionary<ClothRole, string> OtherCloths { get; init; } = new Dictionary<ClothRole, string>();
 
@@ -34,3 +37,6 @@ public sealed record Item(
     /// </summary>
     public bool InLine { get; init; }
 }
+
+/// <summary>Something that comes off the furniture, and whether it is back on.</summary>
+public sealed record PartOff(string Id, string Name, bool IsBack);

@@ -20,6 +20,7 @@ internal static class JobLimits
         MostFlaws = 60,
         MostStock = 20,
         LongestId = 64,
+        MostParts = 60,
         MostPixels = 20_000,
         MostPins = Plan.MostPieces;
 
@@ -175,6 +176,14 @@ internal static class JobLimits
                 $"longer than {LongestNotes} characters",
                 "Hinges at the back; leg pads numbered 1 to 4."
             );
+        if (item.PartsOff.Count > MostParts)
+            yield return new Problem(
+                $"items.{item.Id}.partsOff",
+                $"{item.PartsOff.Count}",
+                0,
+                $"at most {MostParts} parts that come off are listed: photograph the rest",
+                $"{MostParts}"
+            );
         var keys = item
             .Measures.Keys.Concat(item.Choices.Keys)
             .Concat(item.Allowances.Keys)
@@ -233,7 +242,10 @@ internal static class JobLimits
     private static IEnumerable<string> Ids(JobDocument job) =>
         job
             .Items.Concat(job.Removed)
-            .SelectMany(item => item.OtherCloths.Values.Concat([item.Id, item.MakeUp, item.Cloth ?? ""]))
+            .SelectMany(item =>
+                item.OtherCloths.Values.Concat(item.PartsOff.Select(part => part.Id))
+                    .Concat([item.Id, item.MakeUp, item.Cloth ?? ""])
+            )
             .Concat(
                 job.Cloths.SelectMany(cloth =>
                     cloth
@@ -249,6 +261,10 @@ internal static class JobLimits
     private static IEnumerable<(string, string)> Names(JobDocument job) =>
         new[] { ("name", job.Name), ("customer", job.Customer), ("currency", job.Currency) }
             .Concat(job.Items.Concat(job.Removed).Select(item => ($"items.{item.Id}.name", item.Name)))
+            .Concat(
+                job.Items.Concat(job.Removed)
+                    .SelectMany(item => item.PartsOff.Select(part => ($"items.{item.Id}.partsOff", part.Name)))
+            )
             .Concat(
                 job.Cloths.SelectMany(cloth =>
                     new[]

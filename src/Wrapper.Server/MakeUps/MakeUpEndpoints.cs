@@ -70,6 +70,19 @@ internal static class MakeUpEndpoints
             .WithName("newItem")
             .WithSummary("An item with its defaults written in; entries of `from` are kept.");
 
+        api.MapPost(
+                "/items/mirror",
+                Results<Ok<Item>, ProblemHttpResult> (Item item, Drafting drafting) =>
+                    drafting.Find(item.MakeUp) is { } makeUp
+                        ? TypedResults.Ok(makeUp.Mirrored(item))
+                        : Problems.Fields([
+                            new Problem("makeUp", item.MakeUp, 0, "no such make-up", drafting.MakeUps[0].Key),
+                        ])
+            )
+            .ProducesProblem(422)
+            .WithName("mirrorItem")
+            .WithSummary("The item as it would be seen in a mirror; the same where its left and right are alike.");
+
         api.MapGet(
                 "/cloth-traits",
                 () => ClothTraits.All.Select(each => new TraitView(each.Trait, each.Name, each.Means))

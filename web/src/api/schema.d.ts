@@ -73,6 +73,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/items/mirror": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The item as it would be seen in a mirror; the same where its left and right are alike. */
+        post: operations["mirrorItem"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cloth-traits": {
         parameters: {
             query?: never;
@@ -987,6 +1004,8 @@ export interface components {
             };
             /** @description What was seen while measuring: what is in the way, what comes off, which details are kept. */
             notes: string;
+            /** @description What comes off before it is covered, numbered in this order, and goes back on. */
+            partsOff: components["schemas"]["PartOff"][];
             /** @description The cloths of pieces that are not cut from the item's own, by their role. */
             otherCloths: {
                 [key: string]: string;
@@ -1383,6 +1402,12 @@ export interface components {
             key: string;
             name: string;
             suits: string;
+        };
+        /** @description Something that comes off the furniture, and whether it is back on. */
+        PartOff: {
+            id: string;
+            name: string;
+            isBack: boolean;
         };
         /** @description A drafted cover. */
         PatternView: {
@@ -2113,6 +2138,39 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["NewItem"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Item"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    mirrorItem: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Item"];
             };
         };
         responses: {

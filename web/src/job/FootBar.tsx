@@ -1,4 +1,5 @@
 import { clsx } from 'clsx'
+import { Button } from 'antd'
 import { memo } from 'react'
 import { useScene } from './scene'
 import s from './FootBar.module.css'
@@ -11,10 +12,12 @@ export const FootBar = memo(function FootBar() {
   const totals = useScene((scene) => scene.plan?.totals)
   const stale = useScene((scene) => scene.stale)
   const waiting = useScene((scene) => scene.waiting)
+  const did = useScene(({ job }) => job.did)
   if (!totals)
     return (
       <footer className={s.foot} aria-label="Totals">
         <p className={s.nothing}>{waiting > 0 ? `Waiting to be laid: ${waiting} in line` : 'Nothing to buy yet'}</p>
+        {did && <Did did={did} />}
       </footer>
     )
   const [only] = totals.cloths
@@ -80,6 +83,18 @@ export const FootBar = memo(function FootBar() {
           </div>
         )}
       </dl>
+      {(did || totals.change !== null) && <Did did={did} />}
     </footer>
   )
 })
+
+// What the latest change did, and the way back from it.
+function Did({ did }: { did: string }) {
+  const undo = useScene(({ job }) => job.undo)
+  const may = useScene(({ job }) => job.canUndo)
+  return (
+    <p className={s.did} role="status">
+      {did} {may && <Button onClick={undo}>Take it back</Button>}
+    </p>
+  )
+}

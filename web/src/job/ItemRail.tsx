@@ -1,8 +1,8 @@
 import { Button } from 'antd'
 import { memo } from 'react'
-import { newId, type Item } from '../api/client'
-import { nextName } from './nextName'
-import { useEdit, useScene, useSceneStore, type JobScene } from './scene'
+import type { Item } from '../api/client'
+import { ItemActs } from './ItemActs'
+import { useEdit, useScene, type JobScene } from './scene'
 import { SketchDrawing } from '../parts/SketchDrawing'
 import { useItemPicture } from '../sewn/useItemPicture'
 import s from './ItemRail.module.css'
@@ -33,8 +33,7 @@ export const ItemRail = memo(function ItemRail() {
       <Button block onClick={add}>
         Add an item
       </Button>
-      <SameAgain />
-      <TakeOff />
+      <ItemActs />
       <Removed />
     </aside>
   )
@@ -71,55 +70,20 @@ const RailItem = memo(function RailItem({ id, number, widest }: { id: string; nu
   )
 })
 
-// One more like it, to be changed where it differs.
-function SameAgain() {
-  const store = useSceneStore()
-  const id = useScene((scene) => scene.item?.id)
-  const takeInHand = useScene((scene) => scene.takeInHand)
-  const edit = useEdit()
-  if (id === undefined) return null
-  const copy = () => {
-    const { item, job } = store.get()
-    if (!item) return
-    const names = job.document.items.map((each) => each.name)
-    const again = { ...structuredClone(item), id: newId(), name: nextName(item.name, names) }
-    edit('', ({ items }) => void items.splice(items.findIndex((each) => each.id === id) + 1, 0, again))
-    takeInHand(again.id)
-  }
-  return (
-    <Button block onClick={copy}>
-      Same again
-    </Button>
-  )
-}
-
-function TakeOff() {
-  const id = useScene((scene) => scene.item?.id)
-  const name = useScene((scene) => scene.item?.name)
-  const edit = useEdit()
-  if (id === undefined) return null
-  const takeOff = () =>
-    edit('', ({ items, removed }) => {
-      const at = items.findIndex((each) => each.id === id)
-      if (at >= 0) removed.push(...items.splice(at, 1))
-    })
-  return (
-    <Button block onClick={takeOff}>
-      Take off {name}
-    </Button>
-  )
-}
-
 function Removed() {
   const removed = useScene((scene) => scene.job.document.removed)
   const takeInHand = useScene((scene) => scene.takeInHand)
   const edit = useEdit()
   if (removed.length === 0) return null
   const bringBack = (back: Item) => {
-    edit('', ({ items, removed }) => {
-      const at = removed.findIndex((each) => each.id === back.id)
-      if (at >= 0) items.push(...removed.splice(at, 1))
-    })
+    edit(
+      '',
+      ({ items, removed }) => {
+        const at = removed.findIndex((each) => each.id === back.id)
+        if (at >= 0) items.push(...removed.splice(at, 1))
+      },
+      `${back.name} is back.`,
+    )
     takeInHand(back.id)
   }
   return (

@@ -17,6 +17,7 @@ const item = (id: string, w: string, allowances: Record<string, Entry> = {}): It
   matches: {},
   motifs: {},
   inLine: false,
+  partsOff: [],
 })
 const job = (...items: Item[]): JobDocument => ({
   version: 1,

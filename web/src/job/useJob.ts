@@ -6,8 +6,8 @@ import type { Question } from './merging'
 import { Saver, wire, type Saved } from './saving'
 
 export interface OpenJob extends Omit<Saved, 'state'> {
-  /** Changes the document: `change` writes into a copy of it. Edits of one non-empty step are undone together. */
-  edit: (step: string, change: (document: JobDocument) => void) => void
+  /** Changes the document: `change` writes into a copy of it. Edits of one non-empty step are undone together. `did` is what it did, in words. */
+  edit: (step: string, change: (document: JobDocument) => void, did?: string) => void
   undo: () => void
   redo: () => void
   saving: Saved['state']
@@ -15,6 +15,8 @@ export interface OpenJob extends Omit<Saved, 'state'> {
   decide: (settled: Question[], mine: Question[]) => void
   /** The undo step of the latest edit; changes whenever another one begins. */
   step: string
+  /** What the latest edit did, in words; empty where it is seen. */
+  did: string
 }
 
 // A job that is left before all of it is saved goes on being saved; whoever comes back to it meets the same queue.
@@ -44,6 +46,7 @@ export function useJob(id: string): { job?: OpenJob; failed?: string } {
   const [saved, setSaved] = useState<Saved>()
   const [failed, setFailed] = useState<string>()
   const [step, setStep] = useState('')
+  const [did, setDid] = useState('')
 
   useEffect(() => {
     const page: { left: boolean; saver?: Saver } = { left: false }
@@ -79,19 +82,22 @@ export function useJob(id: string): { job?: OpenJob; failed?: string } {
 
   const acts = useMemo(
     () => ({
-      edit: (editStep: string, change: (document: JobDocument) => void) => {
+      edit: (editStep: string, change: (document: JobDocument) => void, what = '') => {
         if (!saver) return
         const changed = produce(saver.document, change)
         if (changed === saver.document) return
         setStep(editStep || newId())
+        setDid(what)
         saver.edit(changed, editStep)
       },
       undo: () => {
         setStep(newId())
+        setDid('')
         saver?.undo()
       },
       redo: () => {
         setStep(newId())
+        setDid('')
         saver?.redo()
       },
       decide: (settled: Question[], mine: Question[]) => saver?.decide(settled, mine),
@@ -101,8 +107,8 @@ export function useJob(id: string): { job?: OpenJob; failed?: string } {
   const job = useMemo(() => {
     if (!saved) return undefined
     const { state, ...rest } = saved
-    return { ...rest, ...acts, saving: state, step }
-  }, [saved, acts, step])
+    return { ...rest, ...acts, saving: state, step, did }
+  }, [saved, acts, step, did])
   if (failed !== undefined) return { failed }
   return job ? { job } : {}
 }

@@ -88,6 +88,26 @@ public sealed partial class ElasticCap : MakeUp
         return PrismSketch.Of(new PlanDrawing(Outline.Rectangle(w, l), lines), T, reading.Drawn(T));
     }
 
+    /// <summary>The item in a mirror; an obstacle that began so far from one end of its side ends so far from it.</summary>
+    public override Item Mirrored(Item item)
+    {
+        var reading = new Reading(this, item, item.Choices.Values.FirstOrDefault()?.Unit ?? JobUnit.Inch);
+        var mirrored = base.Mirrored(item);
+        var measures = new Dictionary<string, Entry>(mirrored.Measures);
+        foreach (var n in Enumerable.Range(0, reading[Obstacles]))
+        {
+            var side = reading.Chosen(ObstacleSide[n]) is BoardSide.Front or BoardSide.Back ? W : L;
+            if (
+                reading.Known(side) is { } reach
+                && reading.Known(ToObstacle[n]) is { } from
+                && reading.Known(ObstacleWidth[n]) is { } wide
+                && from + wide <= reach
+            )
+                measures[ToObstacle[n].Key] = Entry.Of(reach - from - wide, item.Measures[ToObstacle[n].Key].Unit);
+        }
+        return mirrored with { Measures = measures };
+    }
+
     /// <inheritdoc/>
     public override IEnumerable<Problem> Check(Reading reading)
     {

@@ -4,10 +4,12 @@ import { newId, unitWord, type MakeUp } from '../../api/client'
 import { EntryField } from '../../job/EntryField'
 import { CutFrom } from './CutFrom'
 import { OutlineChoice, TraceField } from './OutlineFields'
-import { Pad } from './Pad'
+import { MeasurePad } from './MeasurePad'
+import { PartsOff } from './PartsOff'
 import { PrintedMeasures } from './PrintedMeasures'
 import { Photos } from './Photos'
 import { Table } from './Table'
+import { Walk } from './Walk'
 import { draftInHand, useAsked, useEditItem, useScene, useSceneStore, useUnit, type JobScene } from '../../job/scene'
 import { useItemField } from '../../job/useItemField'
 import s from './measure.module.css'
@@ -47,6 +49,7 @@ export default function Measure() {
   // Sizes that were asked for though they are not always there, of which item.
   const [offered, setOffered] = useState<{ of: string | undefined; keys: string[] }>({ of: undefined, keys: [] })
   const [twice, setTwice] = useState<{ key: string }>()
+  const [walking, setWalking] = useState(false)
   const begun = useRef<string>(undefined)
   const register = useCallback(
     (key: string, input: InputRef | null) => {
@@ -103,6 +106,13 @@ export default function Measure() {
     .join(' ')
   if (drafted && off !== undrawn) setUndrawn(off)
   const current = shown.find((measure) => measure.key === active) ?? shown[0]
+  if (walking)
+    return (
+      <>
+        <Walk leave={() => setWalking(false)} />
+        <PrintedMeasures />
+      </>
+    )
   return (
     <>
       <Table
@@ -119,6 +129,7 @@ export default function Measure() {
         next={next}
         again={again}
       >
+        <Button onClick={() => setWalking(true)}>Walk the room</Button>
         <Button onClick={() => window.print()}>Measuring sheet</Button>
         <Found key={`${id}/found`} />
       </Table>
@@ -237,10 +248,11 @@ function Found() {
   const noted = useScene((scene) => scene.item?.notes.trim() !== '')
   return (
     <>
-      <Button onClick={() => setOpen(true)}>Notes and photos{noted && ' · noted'}</Button>
+      <Button onClick={() => setOpen(true)}>Notes, parts, photos{noted && ' · noted'}</Button>
       <Drawer open={open} onClose={() => setOpen(false)} title="As it was found" size={440} destroyOnHidden>
         <div className={s.asFound}>
           <Notes />
+          <PartsOff />
           <Photos />
         </div>
       </Drawer>
@@ -256,12 +268,12 @@ const Notes = memo(function Notes() {
   if (id === undefined) return null
   return (
     <label className={s.notes}>
-      In the way, comes off, kept
+      In the way, or kept
       <Input.TextArea
         value={notes}
         rows={2}
         maxLength={4000}
-        placeholder="Hinges at the back; leg pads numbered 1 to 4; keep the pleats"
+        placeholder="Hinges at the back; keep the pleats"
         onFocus={() => {
           step.current = newId()
         }}
@@ -278,25 +290,6 @@ function Problems({ measure }: { measure: string }) {
       read as <b>{state.read.text}</b> {state.read.residue && <small>({state.read.residue})</small>}
     </p>
   ) : null
-}
-
-function MeasurePad({ measure, next }: { measure: string; next: (measure: string) => void }) {
-  const store = useSceneStore()
-  const unit = useUnit()
-  const editItem = useEditItem()
-  const [step] = useState(newId)
-  const change = useCallback(
-    (how: (typed: string) => string) => {
-      const { item } = store.get()
-      if (item)
-        editItem(step, item.id, ({ measures }, document) => {
-          measures[measure] = { typed: how(measures[measure]?.typed ?? ''), unit: document.unit }
-        })
-    },
-    [store, editItem, step, measure],
-  )
-  const onward = useCallback(() => next(measure), [next, measure])
-  return <Pad unit={unit} change={change} next={onward} />
 }
 
 const ItemLine = memo(function ItemLine() {

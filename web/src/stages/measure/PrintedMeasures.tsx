@@ -93,7 +93,10 @@ function Sheet({ number, item, makeUp, draft, sketch }: SheetProps) {
           ))}
         </tbody>
       </table>
-      <p className={s.noted}>In the way, comes off, kept: {item.notes}</p>
+      <p className={s.noted}>In the way, or kept: {item.notes}</p>
+      <p className={s.noted}>
+        Comes off, numbered: {item.partsOff.map((part, at) => `${at + 1} ${part.name}`).join('; ')}
+      </p>
     </article>
   )
 }

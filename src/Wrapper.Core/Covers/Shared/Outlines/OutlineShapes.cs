@@ -85,6 +85,7 @@ internal static class OutlineShapes
             SeatShapeKind.Traced
         ) with
     {
+        IsHand = true,
         OnMeasure = true,
     };
 
