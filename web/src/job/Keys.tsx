@@ -1,25 +1,48 @@
-import { Input } from 'antd'
 import { useEffect, useState } from 'react'
 import { tinykeys } from 'tinykeys'
 import { Dialog } from '../parts/Dialog'
 import { useLight } from '../parts/Look'
+import { Palette, type Command } from './Palette'
 import { pickLaid } from './picked'
 import { draftInHand, useSceneStore } from './scene'
 import { stages, type StageKey } from './stages'
 import s from './Keys.module.css'
-
-interface Command {
-  name: string
-  /** As told to people: a character, or keys that are held together. */
-  keys: string
-  run: () => void
-}
 
 const typing = (target: EventTarget | null): target is HTMLElement =>
   target instanceof HTMLElement &&
   (target.isContentEditable ||
     (/^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) &&
       !['radio', 'checkbox'].includes((target as HTMLInputElement).type)))
+
+// What keys do on one stage alone, told by those that do it.
+const onStage: Record<StageKey, { keys: string; name: string }[]> = {
+  measure: [{ keys: '"', name: 'Second reading of the size in hand' }],
+  'make-up': [{ keys: '↑ ↓', name: 'Another answer of the choice in hand' }],
+  pieces: [
+    { keys: '← → ↑ ↓', name: 'Turn the sewn cover' },
+    { keys: 'Space', name: 'Put the sewn cover together, step by step' },
+  ],
+  lay: [
+    { keys: '← → ↑ ↓', name: 'Move the piece in hand, an inch or a repeat at a time' },
+    { keys: 'P', name: 'Pin or unpin the piece in hand' },
+    { keys: 'T', name: 'Turn the piece in hand' },
+    { keys: '+ -', name: 'See the cloth in hand nearer, or further' },
+  ],
+  buy: [],
+}
+
+const Listed = ({ keys }: { keys: { keys: string; name: string }[] }) => (
+  <dl className={s.shortcuts}>
+    {keys.map((each) => (
+      <div key={each.name}>
+        <dt>
+          <kbd>{each.keys}</kbd>
+        </dt>
+        <dd>{each.name}</dd>
+      </div>
+    ))}
+  </dl>
+)
 
 /**
  * Shortcuts, the sheet that lists them, and the palette that finds them by name. Letters sleep while a field has the focus; digits go to a size,
@@ -36,6 +59,14 @@ export function Keys({ stage }: { stage: StageKey }) {
     return makeUp?.measures.filter((measure) => asked?.includes(`measures.${measure.key}`)) ?? []
   }
   const focus = (key: string) => document.querySelector<HTMLElement>(`[data-field="measures.${key}"]`)?.focus()
+  const measureKeys = (): Command[] =>
+    stage === 'measure'
+      ? measures().map((measure) => ({
+          name: `Measure the ${measure.name}`,
+          keys: measure.key,
+          run: () => focus(measure.key),
+        }))
+      : []
   // As things stand when a key is pressed: nothing here is drawn again while somebody types.
   const commands = (): Command[] => {
     const scene = store.get()
@@ -48,13 +79,7 @@ export function Keys({ stage }: { stage: StageKey }) {
     }
     return [
       ...stages.map((each, n) => ({ name: `Go to ${each.name}`, keys: `Alt ${n + 1}`, run: () => go(each.key) })),
-      ...(stage === 'measure'
-        ? measures().map((measure) => ({
-            name: `Measure the ${measure.name}`,
-            keys: measure.key,
-            run: () => focus(measure.key),
-          }))
-        : []),
+      ...measureKeys(),
       { name: 'Next item', keys: '.', run: () => step(1) },
       { name: 'Item before', keys: ',', run: () => step(-1) },
       { name: 'Add an item', keys: '+', run: add },
@@ -66,16 +91,25 @@ export function Keys({ stage }: { stage: StageKey }) {
         run: () => job.edit('', (document) => void (document.unit = unit === 'cm' ? 'in' : 'cm')),
       },
       { name: 'Change the light', keys: '*', run: switchLight },
-      { name: 'Find a command, an item, a piece or a cloth', keys: 'Ctrl K', run: () => setOpen('palette') },
+      {
+        name: 'Find a command, an item, a piece, a choice, a cloth or a job',
+        keys: 'Ctrl K',
+        run: () => setOpen('palette'),
+      },
       { name: 'Show the shortcuts', keys: '?', run: () => setOpen('sheet') },
     ]
   }
-  // What the palette finds beside commands: items, the pieces of the one in hand, cloths.
+  // What the palette finds beside commands: items, the pieces and choices of the one in hand, cloths.
   const things = (): Command[] => {
     const scene = store.get()
     const { items, cloths } = scene.job.document
     const id = scene.item?.id ?? ''
-    const pieces = draftInHand(scene)?.pattern?.pieces ?? []
+    const draft = draftInHand(scene)
+    const pieces = draft?.pattern?.pieces ?? []
+    const choices =
+      scene.makeUps
+        .find((each) => each.key === scene.item?.makeUp)
+        ?.choices.filter((choice) => !choice.onMeasure && draft?.asked.includes(`choices.${choice.key}`)) ?? []
     return [
       ...items.map((each, n) => ({
         name: `Item ${n + 1}, ${each.name}`,
@@ -89,6 +123,11 @@ export function Keys({ stage }: { stage: StageKey }) {
           pickLaid(`${id}/${each.key}`)
           scene.go('pieces')
         },
+      })),
+      ...choices.map((each) => ({
+        name: each.name === each.group ? `Choice ${each.name}` : `Choice ${each.group}: ${each.name}`,
+        keys: '',
+        run: () => scene.go(`make-up#choices.${each.key}`),
       })),
       ...cloths.map((each) => ({ name: `Cloth ${each.name}`, keys: '', run: () => scene.go(`lay#cloth-${each.id}`) })),
     ]
@@ -140,60 +179,17 @@ export function Keys({ stage }: { stage: StageKey }) {
   return (
     open && (
       <Dialog title="Shortcuts" close={() => setOpen(undefined)}>
-        <p>
-          Letters work while no field has the focus; digits go to the first empty size. Esc leaves a field, Enter goes
-          to the next line.
-        </p>
-        <dl className={s.shortcuts}>
-          {commands().map((each) => (
-            <div key={each.name}>
-              <dt>
-                <kbd>{each.keys}</kbd>
-              </dt>
-              <dd>{each.name}</dd>
-            </div>
-          ))}
-        </dl>
+        <h3>On {stages.find((each) => each.key === stage)?.name}</h3>
+        {stage === 'measure' && (
+          <p>
+            Letters work while no field has the focus; digits go to the first empty size. Esc leaves a field, Enter goes
+            to the next line.
+          </p>
+        )}
+        <Listed keys={[...measureKeys(), ...onStage[stage]]} />
+        <h3>Everywhere</h3>
+        <Listed keys={commands().filter((each) => !measureKeys().some((key) => key.name === each.name))} />
       </Dialog>
     )
-  )
-}
-
-function Palette({ commands, close }: { commands: Command[]; close: () => void }) {
-  const [sought, setSought] = useState('')
-  const [picked, setPicked] = useState(0)
-  const words = sought.toLowerCase().split(' ')
-  const found = commands.filter((each) => words.every((word) => each.name.toLowerCase().includes(word)))
-  const run = (command: Command | undefined) => {
-    close()
-    command?.run()
-  }
-  return (
-    <Dialog title="Find" close={close}>
-      <Input
-        data-first
-        aria-label="Command, item, piece or cloth"
-        role="combobox"
-        aria-expanded
-        aria-controls="found-commands"
-        value={sought}
-        onChange={(event) => {
-          setSought(event.currentTarget.value)
-          setPicked(0)
-        }}
-        onKeyDown={(event) => {
-          if (event.key === 'ArrowDown') setPicked(Math.min(picked + 1, found.length - 1))
-          else if (event.key === 'ArrowUp') setPicked(Math.max(picked - 1, 0))
-          else if (event.key === 'Enter') run(found[picked])
-        }}
-      />
-      <ul className={s.found} id="found-commands" role="listbox" aria-label="Commands">
-        {found.map((each, n) => (
-          <li key={`${each.keys}${each.name}`} role="option" aria-selected={n === picked} onClick={() => run(each)}>
-            {each.name} {each.keys && <kbd>{each.keys}</kbd>}
-          </li>
-        ))}
-      </ul>
-    </Dialog>
   )
 }

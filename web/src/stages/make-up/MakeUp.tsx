@@ -1,6 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { Button, Radio } from 'antd'
-import { memo, useDeferredValue, type ReactNode } from 'react'
+import { memo, useDeferredValue, useEffect, useRef, type ReactNode, type Ref } from 'react'
+import { useLocation } from 'react-router'
 import { answer, api, unitWord, type Choice, type Comparison, type MakeUp as MakeUpDeclared } from '../../api/client'
 import { EntryField } from '../../job/EntryField'
 import { Folded } from '../../parts/Folded'
@@ -210,8 +211,18 @@ const Group = memo(function Group({ name, choices }: { name: string; choices: Ch
       draftInHand(scene)?.problems.some((each) => choices.some((choice) => each.field === `choices.${choice.key}`)) ??
       false,
   )
+  const { hash } = useLocation()
+  const found = choices.some((choice) => hash === `#choices.${choice.key}`)
+  const place = useRef<HTMLDivElement>(null)
+  // What the palette has found is opened and has the focus.
+  useEffect(() => {
+    if (found)
+      place.current
+        ?.querySelector<HTMLElement>(`[data-choice="${hash.slice(9)}"] input:is(:checked, [data-field])`)
+        ?.focus()
+  }, [found, hash])
   return (
-    <Answered name={name} said={said} changed={changed} wrong={wrong}>
+    <Answered name={name} said={said} changed={changed} wrong={wrong || found} ref={place}>
       {choices.map((choice) => (
         <ChoiceField key={choice.key} choice={choice} />
       ))}
@@ -245,10 +256,11 @@ interface AnsweredProps {
   changed: boolean
   /** Opens by itself. */
   wrong: boolean
+  ref?: Ref<HTMLDivElement>
   children: ReactNode
 }
 
-const Answered = ({ name, said, changed, wrong, children }: AnsweredProps) => (
+const Answered = ({ name, said, changed, wrong, ref, children }: AnsweredProps) => (
   <Folded
     className={s.group}
     asked={wrong}
@@ -259,7 +271,7 @@ const Answered = ({ name, said, changed, wrong, children }: AnsweredProps) => (
       </>
     }
   >
-    {children}
+    <div ref={ref}>{children}</div>
   </Folded>
 )
 
@@ -276,7 +288,7 @@ const ChoiceField = memo(function ChoiceField({ choice }: { choice: Choice }) {
   const costs = useScene((scene) => draftInHand(scene)?.costs[choice.key])
   if (choice.kind !== 'option')
     return (
-      <div className={s.choice}>
+      <div className={s.choice} data-choice={choice.key}>
         <EntryField
           name={field}
           label={choice.name}
@@ -289,7 +301,7 @@ const ChoiceField = memo(function ChoiceField({ choice }: { choice: Choice }) {
       </div>
     )
   return (
-    <div className={s.choice}>
+    <div className={s.choice} data-choice={choice.key}>
       {choice.name !== choice.group && <h3>{choice.name}</h3>}
       <Radio.Group
         vertical
