@@ -27,6 +27,7 @@ public class ArchitectureTests
         (9, "Covers.Duvets"),
         (9, "Covers.Ottomans"),
         (9, "Covers.Tables"),
+        (10, "Covers.Drawn"),
         (10, "Lay"),
         (11, "Cloth"),
         (12, "Planning"),

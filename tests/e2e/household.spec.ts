@@ -125,6 +125,7 @@ test('wadding is bought by its size, or laid on a cloth of its own', async ({ pa
   await page.getByLabel('Wadding wrapped, turns').fill('1')
   await page.keyboard.press('Escape')
   await page.keyboard.press('Alt+5')
+  await page.getByText('How it was reckoned').click()
   // 2 (120 + 2 x 0.6) + 2 (2 + 2 x 0.6) round the board
   await expect(page.getByRole('row', { name: /wadding, wrapped/ })).toContainText('248.8 x 50 cm: 1.24 sq m')
   await page.getByRole('button', { name: 'Add a cloth' }).click()
@@ -134,6 +135,7 @@ test('wadding is bought by its size, or laid on a cloth of its own', async ({ pa
   await page.getByRole('button', { name: /^Cloth 2/ }).click()
   await expect(page.getByRole('region', { name: 'Cloth 2', exact: true }).getByTestId(/^laid-/)).toHaveText('2.49 m')
   await page.keyboard.press('Alt+5')
+  await page.getByText('How it was reckoned').click()
   await choose(page, 'Work table, tray or pressing board, wadding, wrapped', 'bought by size')
   await page.keyboard.press('Escape')
   await page.keyboard.press('Alt+4')

@@ -38,7 +38,8 @@ test('a tapered chair pad: outline by keyboard, stations, ties', async ({ page }
   await page.evaluate(() => window.dispatchEvent(new Event('afterprint')))
   await expect(printed).toHaveCount(0)
   await page.keyboard.press('Alt+5')
-  await expect(page.getByRole('region', { name: 'Item by item' }).getByRole('row', { name: /tie tape/ })).toContainText(
+  await page.getByText('How it was reckoned').click()
+  await expect(page.getByRole('table', { name: 'Item by item' }).getByRole('row', { name: /tie tape/ })).toContainText(
     '56 in',
   )
   await saved(page)
@@ -204,12 +205,13 @@ test('an ottoman in inches is read in centimetres without a change of size', asy
   await measure(page, { W: '20', L: '18', H: '16' })
   await page.keyboard.press('Alt+5')
   const bought = await page.getByTestId('to-buy').textContent()
+  await page.getByText('How it was reckoned').click()
   await expect(
-    page.getByRole('region', { name: 'Item by item' }).getByRole('row', { name: /hook-and-loop/ }),
+    page.getByRole('table', { name: 'Item by item' }).getByRole('row', { name: /hook-and-loop/ }),
   ).toContainText('1.78 yd') // 2 x 38 less 4 gaps of 3: 64 in
   await page.getByText('cm', { exact: true }).first().click()
   await expect(
-    page.getByRole('region', { name: 'Item by item' }).getByRole('row', { name: /hook-and-loop/ }),
+    page.getByRole('table', { name: 'Item by item' }).getByRole('row', { name: /hook-and-loop/ }),
   ).toContainText('1.63 m') // 64 in is 162.56 cm
   await page.getByText('1/16 in', { exact: true }).first().click()
   await expect(page.getByTestId('to-buy')).toHaveText(bought ?? '')
@@ -223,8 +225,9 @@ test('a cube: banded corners, a gap to fill it by, filling by volume', async ({ 
   await pieces(page, /corner band/, 'cut width', '4 1/2 in')
   await expect(page.getByRole('row', { name: /^gap for filling opening/ })).toContainText('9 1/2 in')
   await page.keyboard.press('Alt+5')
+  await page.getByText('How it was reckoned').click()
   await expect(
-    page.getByRole('region', { name: 'Item by item' }).getByRole('row', { name: /loose filling/ }),
+    page.getByRole('table', { name: 'Item by item' }).getByRole('row', { name: /loose filling/ }),
   ).toContainText('112.4 litres') // 19 in cubed
 })
 

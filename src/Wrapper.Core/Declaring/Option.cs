@@ -6,6 +6,10 @@ namespace Wrapper.Core.Declaring;
 /// <summary>One answer to a choice, and what it is good for.</summary>
 public record Option(string Key, string Name, string Suits)
 {
+    /// <summary>The member that stands for it in code; null for one that is declared by its key alone.</summary>
+    [JsonIgnore]
+    public virtual Enum? Member => null;
+
     /// <summary>
     /// The answer <paramref name="value"/> of a choice; its key in job files is the member's name in lower case with
     /// hyphens, unless the member says another.
@@ -16,7 +20,12 @@ public record Option(string Key, string Name, string Suits)
 
 /// <summary>One answer to a choice, by the member that stands for it in code.</summary>
 public sealed record Option<T>(T Value, string Name, string Suits) : Option(OptionKeys<T>.Of(Value), Name, Suits)
-    where T : struct, Enum;
+    where T : struct, Enum
+{
+    /// <inheritdoc/>
+    [JsonIgnore]
+    public override Enum? Member => Value;
+}
 
 /// <summary>An answer to what can only be answered with yes or no.</summary>
 public enum YesNo

@@ -1,13 +1,31 @@
+using System.Text.Json.Serialization;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Planning;
 
+/// <summary>Where something is bought.</summary>
+[JsonConverter(typeof(ByName<Counter>))]
+public enum Counter
+{
+    /// <summary>Where cloth is cut.</summary>
+    [JsonStringEnumMemberName("cloth")]
+    Cloth,
+
+    /// <summary>Thread, zips, cord, elastic, buttons.</summary>
+    [JsonStringEnumMemberName("haberdashery")]
+    Haberdashery,
+
+    /// <summary>Foam, wadding, loose filling.</summary>
+    [JsonStringEnumMemberName("fillings")]
+    Fillings,
+}
+
 /// <summary>
-/// One line to take to the shop: what, which, how much as it is sold, and the items that it is for.
+/// One line to take to the shop: where it is bought, what, which, how much as it is sold, and the items that it is for.
 /// </summary>
-public sealed record ShoppingLine(string Name, string Note, string Amount, IReadOnlyList<string> For);
+public sealed record ShoppingLine(Counter At, string Name, string Note, string Amount, IReadOnlyList<string> For);
 
 /// <summary>
 /// One list for the whole job (craft §10): cloths as the shop cuts them, then everything beside the cloth added up over
@@ -47,7 +65,10 @@ public static class Shopping
                 each.Note,
                 each.Stretch
             ) into like
+            let at = like.All(each => IsFilling(each.Notion)) ? Counter.Fillings : Counter.Haberdashery
+            orderby at
             select new ShoppingLine(
+                at,
                 like.Key.Name,
                 like.Key.Note,
                 Sold.Amount(
@@ -72,6 +93,7 @@ public static class Shopping
             )
         );
         yield return new(
+            Counter.Cloth,
             name,
             "",
             buying.Articles is { } articles ? $"{articles}" : LengthPrinter.ShopLength(buying.Bought, job.Unit),
@@ -82,6 +104,7 @@ public static class Shopping
             yield break;
         var room = buying.LeftOver + buying.Margin;
         yield return new(
+            Counter.Cloth,
             $"squaring the end of {name}",
             room >= Squaring
                 ? "within what stays over"
@@ -90,6 +113,9 @@ public static class Shopping
             []
         );
     }
+
+    private static bool IsFilling(Notion notion) =>
+        notion.Role?.IsFilling() == true || notion.Key is "filling" or "foam";
 
     // The sides of a block of foam are one thing to buy.
     private static IEnumerable<Notion> Blocks(IReadOnlyList<Notion> notions, JobUnit unit)

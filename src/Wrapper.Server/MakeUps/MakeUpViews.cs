@@ -1,3 +1,4 @@
+using Wrapper.Core.Covers.Drawn;
 using Wrapper.Core.Declaring;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
@@ -45,7 +46,7 @@ public sealed record MakeUpView(
                     c.Group,
                     c.Kind,
                     c.Note,
-                    c.Options,
+                    [.. c.Options.Select(o => new OptionView(o.Key, o.Name, o.Suits, OptionDrawings.Of(o)))],
                     c.Default,
                     c.Min,
                     c.Max,
@@ -72,6 +73,9 @@ public sealed record MeasureView(
     Condition? ShownWhen
 );
 
+/// <summary>One answer to a choice, what it is good for, and a small drawing where words say too little.</summary>
+public sealed record OptionView(string Key, string Name, string Suits, OptionDrawing? Drawn);
+
 /// <summary>A choice; options only where its kind is <c>option</c>, bounds where it is <c>count</c>.</summary>
 public sealed record ChoiceView(
     string Key,
@@ -79,7 +83,7 @@ public sealed record ChoiceView(
     string Group,
     ChoiceKind Kind,
     string Note,
-    IReadOnlyList<Option> Options,
+    IReadOnlyList<OptionView> Options,
     string Default,
     int Min,
     int Max,

@@ -769,7 +769,7 @@ export interface components {
             group: string;
             kind: components["schemas"]["ChoiceKind"];
             note: string;
-            options: components["schemas"]["Option"][];
+            options: components["schemas"]["OptionView"][];
             default: string;
             /** Format: int32 */
             min: number;
@@ -872,6 +872,11 @@ export interface components {
             changeId: string;
             name: string;
         };
+        /**
+         * @description Where something is bought.
+         * @enum {unknown}
+         */
+        Counter: "cloth" | "haberdashery" | "fillings";
         /**
          * @description A new job under an id that the client chose, so that a repeated request makes no second one: an empty one in
          *     Unit, or Document taken in whole.
@@ -1397,11 +1402,21 @@ export interface components {
             along: components["schemas"]["LengthView"];
             across: components["schemas"]["LengthView"];
         };
-        /** @description One answer to a choice, and what it is good for. */
-        Option: {
+        /**
+         * @description A small drawing of what an answer does, as SVG path data in a field 60 wide and 40 high, y down: edges and cut lines,
+         *     stitch lines, and what is sewn in (zip, elastic). Each may be empty.
+         */
+        OptionDrawing: {
+            solid: string;
+            dashed: string;
+            heavy: string;
+        };
+        /** @description One answer to a choice, what it is good for, and a small drawing where words say too little. */
+        OptionView: {
             key: string;
             name: string;
             suits: string;
+            drawn: null | components["schemas"]["OptionDrawing"];
         };
         /** @description Something that comes off the furniture, and whether it is back on. */
         PartOff: {
@@ -1844,8 +1859,9 @@ export interface components {
             strains: string[];
             description: string;
         };
-        /** @description One line to take to the shop: what, which, how much as it is sold, and the items that it is for. */
+        /** @description One line to take to the shop: where it is bought, what, which, how much as it is sold, and the items that it is for. */
         ShoppingLine: {
+            at: components["schemas"]["Counter"];
             name: string;
             note: string;
             amount: string;

@@ -17,13 +17,13 @@ const typing = (target: EventTarget | null): target is HTMLElement =>
 // What keys do on one stage alone, told by those that do it.
 const onStage: Record<StageKey, { keys: string; name: string }[]> = {
   measure: [{ keys: '"', name: 'Second reading of the size in hand' }],
-  'make-up': [{ keys: '↑ ↓', name: 'Another answer of the choice in hand' }],
+  'make-up': [{ keys: 'Arrows', name: 'Another answer of the choice in hand' }],
   pieces: [
-    { keys: '← → ↑ ↓', name: 'Turn the sewn cover' },
+    { keys: 'Arrows', name: 'Turn the sewn cover' },
     { keys: 'Space', name: 'Put the sewn cover together, step by step' },
   ],
   lay: [
-    { keys: '← → ↑ ↓', name: 'Move the piece in hand, an inch or a repeat at a time' },
+    { keys: 'Arrows', name: 'Move the piece in hand, an inch or a repeat at a time' },
     { keys: 'P', name: 'Pin or unpin the piece in hand' },
     { keys: 'T', name: 'Turn the piece in hand' },
     { keys: '+ -', name: 'See the cloth in hand nearer, or further' },

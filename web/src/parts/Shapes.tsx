@@ -1,4 +1,7 @@
+import { useId } from 'react'
 import type { Comparison } from '../api/client'
+import { ClothPattern, type ClothLook } from './ClothPattern'
+import { clsx } from 'clsx'
 import drawn from './drawing.module.css'
 
 type Shape = Comparison['shapes'][number]
@@ -20,16 +23,29 @@ function inRows(all: Shape[]) {
   return { gap, width, height: y + row, placed }
 }
 
+interface Props {
+  shapes: Shape[]
+  /** The cloth that they are cut from, where one is known. */
+  look?: ClothLook | undefined
+}
+
 /** Pieces in a row from left to right, wrapped, all to one scale, centred in what room there is. */
-export function Shapes({ shapes }: { shapes: Shape[] }) {
+export function Shapes({ shapes, look }: Props) {
+  const id = useId()
   const all = shapes.flatMap((shape) => Array.from({ length: Math.min(shape.quantity, 4) }, () => shape))
   if (all.length === 0) return null
   const { gap, width, height, placed } = inRows(all)
   return (
     <svg className={drawn.shapes} viewBox={`${-gap} ${-gap} ${width + 2 * gap} ${height + 2 * gap}`} aria-hidden>
+      {look && (
+        <defs>
+          <ClothPattern id={id} look={look} />
+        </defs>
+      )}
       {placed.map(({ shape, ...at }, key) => (
         <g key={key} transform={`translate(${at.x} ${at.y})`}>
-          <path className="cut" d={shape.cut} />
+          {look && <path d={shape.cut} fill={`url(#${id})`} />}
+          <path className={look ? clsx('cut', drawn.onCloth) : 'cut'} d={shape.cut} />
           <path className={drawn.stitch} d={shape.stitch} />
         </g>
       ))}

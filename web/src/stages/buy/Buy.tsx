@@ -1,5 +1,6 @@
 import { clsx } from 'clsx'
 import { Button } from 'antd'
+import { Folded } from '../../parts/Folded'
 import { ClothFields, OtherProblems } from '../../job/ClothFields'
 import { FillingCloth } from './FillingCloth'
 import { IHave } from './IHave'
@@ -108,9 +109,8 @@ export default function Buy() {
       })}
       <Button onClick={() => addCloth()}>Add a cloth</Button>
       <Savings />
-      <section className={s.notions} aria-label="Item by item">
-        <h2>Beside the cloth, item by item</h2>
-        <table>
+      <Folded className={s.notions} summary="How it was reckoned, item by item">
+        <table aria-label="Item by item">
           <thead>
             <tr>
               <th>Item</th>
@@ -143,7 +143,7 @@ export default function Buy() {
             )}
           </tbody>
         </table>
-      </section>
+      </Folded>
     </>
   )
 }

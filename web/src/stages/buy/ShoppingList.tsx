@@ -3,7 +3,8 @@ import { Button } from 'antd'
 import { memo, useState } from 'react'
 import type { Plan } from '../../api/client'
 import { useScene } from '../../job/scene'
-import { listed, asText } from './listed'
+import { Swatch } from '../../parts/Swatch'
+import { asText, byCounter, listed } from './listed'
 import s from './buy.module.css'
 
 /** One list of all that is bought, cloths first: to take along, to copy, to print. */
@@ -48,20 +49,26 @@ function List({ plan, stale }: { plan: Plan; stale: boolean }) {
             <th>Cost</th>
           </tr>
         </thead>
-        <tbody>
-          {lines.map((line) => (
-            <tr key={line.key}>
-              <th scope="row">
-                {line.tone && <span className={s.swatch} style={{ background: line.tone }} aria-hidden />}
-                {line.name}
-                {line.note && <small> {line.note}</small>}
+        {byCounter(lines).map(([name, there]) => (
+          <tbody key={name}>
+            <tr>
+              <th colSpan={4} scope="rowgroup" className={s.counter}>
+                {name}
               </th>
-              <td className={s.figure}>{line.amount}</td>
-              <td>{line.use}</td>
-              <td className={s.figure}>{line.cost}</td>
             </tr>
-          ))}
-        </tbody>
+            {there.map((line) => (
+              <tr key={line.key}>
+                <th scope="row">
+                  {line.cloth && <Swatch {...line.cloth} size={44} />} {line.name}
+                  {line.note && <small> {line.note}</small>}
+                </th>
+                <td className={s.figure}>{line.amount}</td>
+                <td>{line.use}</td>
+                <td className={s.figure}>{line.cost}</td>
+              </tr>
+            ))}
+          </tbody>
+        ))}
       </table>
     </section>
   )

@@ -2,23 +2,28 @@ import { expect, test } from 'vitest'
 import type { Cloth, Plan } from '../../api/client'
 import { asText, listed } from './listed'
 
+const look = { tile: '/tile' }
 const plan = {
-  cloths: [{ id: 'a', buying: { cost: '£20.00' } }],
+  cloths: [{ id: 'a', look, buying: { cost: '£20.00' } }],
   totals: {
     shopping: [
-      { name: 'Linen', note: '', amount: '1 3/8 yd', for: ['Bench'] },
-      { name: 'zip', note: 'made up', amount: '20 in', for: ['Bench', 'Stool'] },
+      { at: 'cloth', name: 'Linen', note: '', amount: '1 3/8 yd', for: ['Bench'] },
+      { at: 'fillings', name: 'foam', note: '', amount: '20 x 20 in', for: ['Bench'] },
+      { at: 'haberdashery', name: 'zip', note: 'made up', amount: '20 in', for: ['Bench', 'Stool'] },
     ],
   },
 } as unknown as Plan
 const cloths = [{ id: 'a', name: 'Linen', tone: '#123456' }] as Cloth[]
 
-test('a cloth shows its tone and what it costs; what is bought beside it does not', () => {
-  expect(listed(plan, cloths).map(({ name, amount, use, cost, tone }) => [name, amount, use, cost, tone])).toEqual([
-    ['Linen', '1 3/8 yd', 'Bench', '£20.00', '#123456'],
+test('a cloth shows how it looks and what it costs; what is bought beside it does not', () => {
+  expect(listed(plan, cloths).map(({ name, amount, use, cost, cloth }) => [name, amount, use, cost, cloth])).toEqual([
+    ['Linen', '1 3/8 yd', 'Bench', '£20.00', { tone: '#123456', look }],
+    ['foam', '20 x 20 in', 'Bench', '', undefined],
     ['zip', '20 in', 'Bench, Stool', '', undefined],
   ])
 })
 
-test('as text each line begins with how much', () =>
-  expect(asText('Stove corner', listed(plan, cloths))).toBe('Stove corner\n- 1 3/8 yd Linen\n- 20 in zip (made up)'))
+test('as text it goes from shop to shop, each line beginning with how much', () =>
+  expect(asText('Stove corner', listed(plan, cloths))).toBe(
+    'Stove corner\n\nWhere cloth is cut:\n- 1 3/8 yd Linen\n\nHaberdashery:\n- 20 in zip (made up)\n\nFoam and fillings:\n- 20 x 20 in foam',
+  ))

@@ -1,33 +1,59 @@
 import type { Cloth, Plan } from '../../api/client'
+import type { ClothLook } from '../../parts/ClothPattern'
+
+type At = NonNullable<Plan['totals']>['shopping'][number]['at']
 
 /** One line of the shopping list. */
 export interface Line {
+  at: At
   key: string
   name: string
   note: string
   amount: string
   use: string
   cost: string
-  tone?: string
+  cloth?: { tone: string; look: ClothLook | undefined }
 }
 
-/** All that is bought, each cloth with its tone and what it costs. */
+/** Where things are bought, in the order of the list. */
+export const counters: Record<At, string> = {
+  cloth: 'Where cloth is cut',
+  haberdashery: 'Haberdashery',
+  fillings: 'Foam and fillings',
+}
+
+/** All that is bought, each cloth with its look and what it costs. */
 export function listed(plan: Plan, cloths: Cloth[]): Line[] {
   return (plan.totals?.shopping ?? []).map((line) => {
     const cloth = cloths.find((each) => each.name === line.name)
-    const buying = plan.cloths.find((each) => each.id === cloth?.id)?.buying
+    const planned = plan.cloths.find((each) => each.id === cloth?.id)
     return {
+      at: line.at,
       key: `${line.name}/${line.note}/${line.amount}`,
       name: line.name,
       note: line.note,
       amount: line.amount,
       use: line.for.join(', '),
-      cost: buying?.cost ?? '',
-      ...(cloth && { tone: cloth.tone }),
+      cost: planned?.buying?.cost ?? '',
+      ...(cloth && { cloth: { tone: cloth.tone, look: planned?.look } }),
     }
   })
 }
 
-/** The list as plain text, a line each, the job at its head. */
+/** The lines by where they are bought; where nothing is bought is left out. */
+export const byCounter = (lines: Line[]): [string, Line[]][] =>
+  Object.entries(counters).flatMap(([at, name]) => {
+    const there = lines.filter((line) => line.at === at)
+    return there.length > 0 ? [[name, there] as [string, Line[]]] : []
+  })
+
+/** The list as plain text, the job at its head, where things are bought, a line each. */
 export const asText = (job: string, lines: Line[]) =>
-  [job, ...lines.map(({ name, note, amount }) => `- ${amount} ${name}${note === '' ? '' : ` (${note})`}`)].join('\n')
+  [
+    job,
+    ...byCounter(lines).flatMap(([name, there]) => [
+      '',
+      `${name}:`,
+      ...there.map(({ name, note, amount }) => `- ${amount} ${name}${note === '' ? '' : ` (${note})`}`),
+    ]),
+  ].join('\n')

@@ -123,10 +123,18 @@ function useDrawn(id: string, school: Comparison) {
   return wanting ? usual : own
 }
 
+// How the item's own cloth looks.
+const useLook = () =>
+  useScene(({ item, job, plan }) => {
+    const cloth = item?.cloth ?? job.document.cloths[0]?.id
+    return plan?.cloths.find((each) => each.id === cloth)?.look
+  })
+
 const School = memo(function School({ id, school }: { id: string; school: Comparison }) {
   const store = useSceneStore()
   const editItem = useEditItem()
   const picture = useDrawn(id, school)
+  const look = useLook()
   const choose = async () => {
     const { item, job } = store.get()
     if (!item) return
@@ -141,7 +149,9 @@ const School = memo(function School({ id, school }: { id: string; school: Compar
   return (
     <li>
       <button type="button" aria-pressed={school.current} onClick={() => void choose()}>
-        <span className={s.small}>{picture ? <img src={picture} alt="" /> : <Shapes shapes={school.shapes} />}</span>
+        <span className={s.small}>
+          {picture ? <img src={picture} alt="" /> : <Shapes shapes={school.shapes} look={look} />}
+        </span>
         <b>{school.name}</b>
         <span className={s.against} title={refused?.reason}>
           {school.current ? 'chosen' : (school.against ?? refused?.reason)}
@@ -154,6 +164,7 @@ const School = memo(function School({ id, school }: { id: string; school: Compar
 // The school that is chosen: sewn, its pieces on the table beside it, and what it takes.
 function InHand({ id, school }: { id: string; school: Comparison }) {
   const picture = useDrawn(id, school)
+  const look = useLook()
   const facts = [
     ['cloth, laid alone', school.cloth?.text],
     ['stitching', school.seamLength?.text],
@@ -166,7 +177,7 @@ function InHand({ id, school }: { id: string; school: Comparison }) {
     <article className={s.inHand} aria-label={school.name}>
       <div className={s.large}>
         {picture && <img src={picture} alt={`${school.name}, sewn`} />}
-        <Shapes shapes={school.shapes} />
+        <Shapes shapes={school.shapes} look={look} />
       </div>
       <p>{school.suits}</p>
       <ToMeasure problems={school.problems} />
@@ -282,6 +293,15 @@ function PutBack({ map, name }: { map: 'choices' | 'allowances'; name: string })
   return usual === undefined ? null : <Button onClick={() => write(usual, '')}>Put back what is usual</Button>
 }
 
+// What an answer does, where words alone say too little: cut lines, stitch lines, what is sewn in.
+const OptionPicture = ({ drawn }: { drawn: NonNullable<Choice['options'][number]['drawn']> }) => (
+  <svg className={s.drawn} viewBox="0 0 60 42" aria-hidden>
+    <path d={drawn.solid} />
+    <path className={s.dashed} d={drawn.dashed} />
+    <path className={s.heavy} d={drawn.heavy} />
+  </svg>
+)
+
 const ChoiceField = memo(function ChoiceField({ choice }: { choice: Choice }) {
   const jobUnit = useUnit()
   const { field, state, write } = useItemField('choices', choice.key)
@@ -312,7 +332,12 @@ const ChoiceField = memo(function ChoiceField({ choice }: { choice: Choice }) {
       >
         {choice.options.map((option) => (
           <Radio key={option.key} value={option.key}>
-            <b>{option.name}</b> {option.suits} {costs?.[option.key]}
+            <span className={option.drawn ? s.pictured : undefined}>
+              {option.drawn && <OptionPicture drawn={option.drawn} />}
+              <span>
+                <b>{option.name}</b> {option.suits} {costs?.[option.key]}
+              </span>
+            </span>
           </Radio>
         ))}
       </Radio.Group>
