@@ -1,4 +1,6 @@
 import { Button } from 'antd'
+import { clsx } from 'clsx'
+import { useState } from 'react'
 import { answer, api, newId, type Item } from '../api/client'
 import { nextName } from './nextName'
 import { useEdit, useScene, useSceneStore } from './scene'
@@ -12,6 +14,7 @@ export function ItemActs() {
   const at = useScene(({ job, item }) => job.document.items.findIndex((each) => each.id === item?.id))
   const count = useScene(({ job }) => job.document.items.length)
   const edit = useEdit()
+  const [open, setOpen] = useState(false)
   if (id === undefined) return null
   const add = (item: Item, how: string) => {
     const { job, takeInHand } = store.get()
@@ -58,18 +61,28 @@ export function ItemActs() {
       `${name} was taken off.`,
     )
   return (
-    <div className={s.acts} role="group" aria-label={`With ${name}`}>
-      <Button onClick={same}>Same again</Button>
-      <Button onClick={() => void mirrored()}>Mirrored</Button>
-      <Button disabled={at <= 0} aria-label={`Move ${name} up`} onClick={() => move(-1)}>
-        Up
+    <>
+      <Button
+        className={s.more ?? ''}
+        aria-label={`More with ${name}`}
+        aria-expanded={open}
+        onClick={() => setOpen(!open)}
+      >
+        …
       </Button>
-      <Button disabled={at >= count - 1} aria-label={`Move ${name} down`} onClick={() => move(1)}>
-        Down
-      </Button>
-      <Button aria-label={`Take off ${name}`} onClick={takeOff}>
-        Take off
-      </Button>
-    </div>
+      <div className={clsx(s.acts, !open && s.folded)} role="group" aria-label={`With ${name}`}>
+        <Button onClick={same}>Same again</Button>
+        <Button onClick={() => void mirrored()}>Mirrored</Button>
+        <Button disabled={at <= 0} aria-label={`Move ${name} up`} onClick={() => move(-1)}>
+          Up
+        </Button>
+        <Button disabled={at >= count - 1} aria-label={`Move ${name} down`} onClick={() => move(1)}>
+          Down
+        </Button>
+        <Button aria-label={`Take off ${name}`} onClick={takeOff}>
+          Take off
+        </Button>
+      </div>
+    </>
   )
 }

@@ -59,8 +59,13 @@ function List({ plan, stale }: { plan: Plan; stale: boolean }) {
             {there.map((line) => (
               <tr key={line.key}>
                 <th scope="row">
-                  {line.cloth && <Swatch {...line.cloth} size={44} />} {line.name}
-                  {line.note && <small> {line.note}</small>}
+                  <span className={s.what}>
+                    {line.cloth && <Swatch {...line.cloth} size={44} />}
+                    <span>
+                      {line.name}
+                      {line.note && <small> {line.note}</small>}
+                    </span>
+                  </span>
                 </th>
                 <td className={s.figure}>{line.amount}</td>
                 <td>{line.use}</td>
