@@ -4,6 +4,9 @@ import { memo } from 'react'
 import { useScene } from './scene'
 import s from './FootBar.module.css'
 
+// So many cloths are named along the foot; Buy has them all.
+const named = 3
+
 // The edge is drawn full at this many counts of cloth: ten metres.
 const fullEdge = 10_000 * 3840
 
@@ -42,7 +45,13 @@ export const FootBar = memo(function FootBar() {
             <b data-testid="to-buy" className={totals.cloths.length > 2 ? s.several : undefined}>
               {totals.cloths.length === 1
                 ? only?.bought.text
-                : totals.cloths.map((cloth) => `${cloth.bought.text} ${cloth.name}`).join(', ')}
+                : totals.cloths.slice(0, named).map((cloth, at) => (
+                    <span key={at} title={cloth.name}>
+                      {at > 0 && ', '}
+                      {cloth.bought.text} <span className={s.name}>{cloth.name}</span>
+                    </span>
+                  ))}
+              {totals.cloths.length > named && ` and ${totals.cloths.length - named} more cloths`}
               {totals.articles > 0 && `${totals.cloths.length > 0 ? ' and ' : ''}${totals.articles} ready-made`}
             </b>
             {totals.change !== null && (

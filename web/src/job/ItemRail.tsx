@@ -51,7 +51,7 @@ const RailItem = memo(function RailItem({ id, number, widest }: { id: string; nu
   return (
     <li>
       <button type="button" aria-pressed={inHand} onClick={() => takeInHand(id)}>
-        <span className={s.title}>
+        <span className={s.title} title={name}>
           <b>{number}</b> {name}
           {quantity !== '1' && <span> × {quantity}</span>}
         </span>

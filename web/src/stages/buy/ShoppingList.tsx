@@ -68,7 +68,9 @@ function List({ plan, stale }: { plan: Plan; stale: boolean }) {
                   </span>
                 </th>
                 <td className={s.figure}>{line.amount}</td>
-                <td>{line.use}</td>
+                <td>
+                  <span className={s.use}>{line.use}</span>
+                </td>
                 <td className={s.figure}>{line.cost}</td>
               </tr>
             ))}
