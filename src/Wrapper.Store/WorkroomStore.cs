@@ -2,28 +2,32 @@ using static Wrapper.Store.Sql;
 
 namespace Wrapper.Store;
 
-/// <summary>What the workroom is called, and the name of the unit that new jobs begin in.</summary>
+/// <summary>What was told of the workroom: its name, the name of the unit that new jobs begin in, its words as JSON.</summary>
+public sealed record ToldWorkroom(string Name, string Unit, string Words);
+
+/// <summary>The workroom itself.</summary>
 public sealed class WorkroomStore(Database database)
 {
     /// <summary>What was told; null until then.</summary>
-    public (string Name, string Unit)? Read()
+    public ToldWorkroom? Read()
     {
         using var connection = database.Connect();
-        using var command = Command(connection, null, "SELECT name, unit FROM workroom");
+        using var command = Command(connection, null, "SELECT name, unit, words FROM workroom");
         using var reader = command.ExecuteReader();
-        return reader.Read() ? (reader.GetString(0), reader.GetString(1)) : null;
+        return reader.Read() ? new(reader.GetString(0), reader.GetString(1), reader.GetString(2)) : null;
     }
 
     /// <summary>Keeps it, in the place of what was told before.</summary>
-    public void Write(string name, string unit)
+    public void Write(ToldWorkroom told)
     {
         using var connection = database.Connect();
         Execute(
             connection,
             null,
-            "INSERT INTO workroom (only, name, unit) VALUES (1, $name, $unit) ON CONFLICT (only) DO UPDATE SET name = excluded.name, unit = excluded.unit",
-            ("$name", name),
-            ("$unit", unit)
+            "INSERT INTO workroom (only, name, unit, words) VALUES (1, $name, $unit, $words) ON CONFLICT (only) DO UPDATE SET name = excluded.name, unit = excluded.unit, words = excluded.words",
+            ("$name", told.Name),
+            ("$unit", told.Unit),
+            ("$words", told.Words)
         );
     }
 }

@@ -296,8 +296,8 @@ public class TableCases
     }
 
     [Theory]
-    [InlineData("serged", "Serge the edge over the cord, from the square end round to")]
-    [InlineData("casing", "left at the square end; draw the cord through")]
+    [InlineData("serged", "Serge the edge over the drawcord, from the square end round to")]
+    [InlineData("casing", "left at the square end; draw the drawcord through")]
     public void A_cord_in_a_board_starts_at_the_square_end(string edge, string says) =>
         Assert.Contains(
             Items

@@ -650,9 +650,14 @@ public sealed class ApiTests(Host host) : IClassFixture<Host>
     [Fact]
     public async Task The_workroom_is_told_once_and_can_be_told_again()
     {
-        async Task<(HttpStatusCode, JsonNode)> Tell(string name, string unit)
+        async Task<(HttpStatusCode, JsonNode)> Tell(string name, string unit, string zip = "zip")
         {
-            var body = new JsonObject { ["name"] = name, ["unit"] = unit };
+            var body = new JsonObject
+            {
+                ["name"] = name,
+                ["unit"] = unit,
+                ["words"] = new JsonObject { ["zip"] = zip },
+            };
             using var reply = await host.Client.PutAsJsonAsync("/api/workroom", body);
             return (reply.StatusCode, JsonNode.Parse(await reply.Content.ReadAsStringAsync())!);
         }
@@ -677,5 +682,39 @@ public sealed class ApiTests(Host host) : IClassFixture<Host>
             told.ToJsonString(),
             JsonNode.Parse(await host.Client.GetStringAsync("/api/workroom"))!.ToJsonString()
         );
+        // Its words are those of every answer, of nothing that was typed, and outlive the server.
+        var (unknown, why) = await Tell("The Attic", "cm", "teeth");
+        Assert.Equal((HttpStatusCode.UnprocessableEntity, "words"), (unknown, (string)why["errors"]![0]!["field"]!));
+        await Tell("The Attic", "cm", "zipper");
+        host.KillAndRestart();
+        var job = JsonNode.Parse(await host.Client.GetStringAsync("/api/jobs/demo-window-bench"))!["document"]!;
+        job["items"]![0]!["name"] = "zip bag";
+        job["cloths"]![0]!["name"] = "zip cloth";
+        var (_, plan) = await host.Post("/api/plan?lay=instant", job);
+        var shopping = plan["totals"]!["shopping"]!.AsArray().Select(line => (string)line!["name"]!).ToList();
+        Assert.Contains(shopping, name => name.Contains("zipper", StringComparison.Ordinal));
+        Assert.Contains("zip cloth", shopping);
+        Assert.Equal("zip bag", (string)plan["totals"]!["shopping"]![0]!["for"]![0]!);
+        var pieces = plan["items"]![0]!["draft"]!["pattern"]!["pieces"]!.AsArray();
+        Assert.Contains(
+            pieces,
+            piece =>
+                ((string)piece!["name"]!).StartsWith("zipper strip", StringComparison.Ordinal)
+                && ((string)piece["key"]!).StartsWith("zip-strip", StringComparison.Ordinal)
+        );
+        await Tell("Heron Loft", "in");
+    }
+
+    // A property that was renamed would be told in other words no more, and nobody would know.
+    [Fact]
+    public void Every_text_that_is_told_in_the_words_of_the_workroom_is_there()
+    {
+        foreach (var (type, names) in Wrapper.Server.Workrooms.Wording.Told)
+        foreach (var name in names)
+            Assert.True(
+                type.GetProperties()
+                    .Any(property => System.Text.Json.JsonNamingPolicy.CamelCase.ConvertName(property.Name) == name),
+                $"{type.Name}.{name}"
+            );
     }
 }

@@ -11,6 +11,7 @@ public class ArchitectureTests
     private static readonly (int Rank, string Folder)[] Order =
     [
         (0, "Lengths"),
+        (0, "Words"),
         (1, "Lengths.Workings"),
         (2, "Geometry"),
         (3, "Jobs"),

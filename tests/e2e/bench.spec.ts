@@ -107,6 +107,8 @@ test('a stranger goes from an empty workroom to the cutting sheet and the shoppi
   await press('Enter')
   await expect(page.getByRole('alert')).toContainText('For example Heron Loft')
   await type('Attic')
+  // Unit and words have answers already; the words of a region are one key away.
+  await expect(page.getByText('As they come', { exact: true })).toBeVisible()
   await press('Enter')
   await expect(page.getByRole('heading', { name: 'Attic' })).toBeVisible()
   await expect(page.getByText('Nothing is on the table yet')).toBeVisible()

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { begin, beginCushion, expect, field, saved, test, unfold } from './workroom'
+import { about, begin, beginCushion, choose, expect, field, saved, test, unfold } from './workroom'
 
 test('a make-up of the test host alone is measured, drafted and laid', async ({ page }) => {
   await begin(page, 'Shelf')
@@ -99,6 +99,34 @@ test('a job is found by what is in it, copied, put away, deleted and brought bac
   await page.getByLabel('Find a job').fill('hatch')
   await page.getByRole('link', { name: 'Loft hatch pad' }).click()
   await expect(page.getByLabel('Name of the job')).toHaveValue('Loft hatch pad')
+})
+
+test('things are called as they are in the region of the workroom, one by one if it likes', async ({ page }) => {
+  await beginCushion(page, 'Words', '30', '20', '3')
+  await saved(page)
+  const words = async (region: string) => {
+    await page.goto('/')
+    await page.getByRole('button', { name: 'Workroom' }).click()
+    const told = page.getByRole('dialog', { name: 'Workroom' })
+    await told.getByText(region, { exact: true }).click()
+    return told
+  }
+  const american = await words('American')
+  await american.locator('summary').click()
+  await choose(page, 'What boxing is called', 'border')
+  await expect(american.getByText('Each its own')).toBeVisible()
+  await american.getByRole('button', { name: 'Keep' }).click()
+  await page.getByRole('link', { name: /^Words/ }).click()
+  await page.keyboard.press('Alt+2')
+  await expect(page.getByRole('button', { name: /^Separate border strip/ })).toBeVisible()
+  await page.keyboard.press('Alt+4')
+  await about(page)
+  await expect(page.getByText('Each selvage')).toBeVisible()
+  const own = await words('As they come')
+  await own.getByRole('button', { name: 'Keep' }).click()
+  await page.getByRole('link', { name: /^Words/ }).click()
+  await page.keyboard.press('Alt+2')
+  await expect(page.getByRole('button', { name: /^Separate boxing strip/ })).toBeVisible()
 })
 
 test('an item is taken off and brought back with all that was measured', async ({ page }) => {

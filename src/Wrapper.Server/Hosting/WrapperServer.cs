@@ -72,8 +72,15 @@ public static class WrapperServer
         );
         builder.Services.Configure<HostOptions>(host => host.ShutdownTimeout = TimeSpan.FromSeconds(3));
         builder.Services.Configure<RouteHandlerOptions>(routes => routes.ThrowOnBadRequest = true);
+        var wording = new Wording();
+        builder.Services.AddSingleton(wording);
         builder.Services.ConfigureHttpJsonOptions(json =>
         {
+            json.SerializerOptions.TypeInfoResolver =
+                new System.Text.Json.Serialization.Metadata.DefaultJsonTypeInfoResolver
+                {
+                    Modifiers = { wording.Tell },
+                };
             json.SerializerOptions.NumberHandling = JsonNumberHandling.Strict;
             json.SerializerOptions.RespectNullableAnnotations = true;
             json.SerializerOptions.RespectRequiredConstructorParameters = true;
@@ -95,7 +102,7 @@ public static class WrapperServer
         builder.Services.AddSingleton<PictureQueue>();
         builder.Services.AddSingleton<TileDrawing>();
         builder.Services.AddSingleton<ItemPictures>();
-        AddStore(builder, options);
+        AddStore(builder, options, wording);
 
         var app = builder.Build();
         app.UseMiddleware<Guard>();
@@ -141,7 +148,7 @@ public static class WrapperServer
     // The API description is written at build by running this program: no database then.
     internal static bool IsDescribing() => Assembly.GetEntryAssembly()?.GetName().Name == "GetDocument.Insider";
 
-    private static void AddStore(WebApplicationBuilder builder, ServerOptions options)
+    private static void AddStore(WebApplicationBuilder builder, ServerOptions options, Wording wording)
     {
         if (IsDescribing())
         {
@@ -178,6 +185,7 @@ public static class WrapperServer
             DemoJobs.Seed(jobs);
             WorkroomEndpoints.Seed(workroom);
         }
+        wording.TakeUp(workroom.Read()?.Words);
         builder.Services.AddSingleton(jobs);
         builder.Services.AddSingleton(new JobList(database, TimeProvider.System));
         builder.Services.AddSingleton(new PhotoStore(database, TimeProvider.System));

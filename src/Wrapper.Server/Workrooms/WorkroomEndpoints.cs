@@ -1,18 +1,30 @@
+using System.Text.Json;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
+using Wrapper.Core.Words;
 using Wrapper.Server.Hosting;
 using Wrapper.Store;
 
 namespace Wrapper.Server.Workrooms;
 
 /// <summary>
-/// What the workroom is called and the unit that new jobs begin in; <paramref name="Told"/> is false until somebody said so.
+/// What the workroom is called and the unit that new jobs begin in; <paramref name="Told"/> is false until somebody said
+/// so. <paramref name="Words"/> is what things are called there, every term with its word.
 /// </summary>
-public sealed record WorkroomView(string Name, JobUnit Unit, bool Told);
+public sealed record WorkroomView(string Name, JobUnit Unit, bool Told, IReadOnlyDictionary<string, string> Words);
 
-/// <summary>What the workroom is to be called, and the unit that new jobs begin in.</summary>
-public sealed record TellWorkroom(string Name, JobUnit Unit);
+/// <summary>
+/// What the workroom is to be called, the unit that new jobs begin in, and what things are called, term by word; what is
+/// left out is called as it comes.
+/// </summary>
+public sealed record TellWorkroom(string Name, JobUnit Unit, IReadOnlyDictionary<string, string> Words);
+
+/// <summary>A term, and the words for it.</summary>
+public sealed record TermView(string Term, IReadOnlyList<string> Words);
+
+/// <summary>What can be called how, and the words that are usual in each region.</summary>
+public sealed record WordsView(IReadOnlyList<TermView> Terms, IReadOnlyList<Region> Regions);
 
 /// <summary>The workroom itself.</summary>
 internal static class WorkroomEndpoints
@@ -21,13 +33,24 @@ internal static class WorkroomEndpoints
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapGet("/workroom", (WorkroomStore store) => Of(store))
+        api.MapGet("/workroom", (WorkroomStore store, Wording wording) => Of(store, wording))
             .WithName("getWorkroom")
-            .WithSummary("What the workroom is called, and the unit that new jobs begin in.");
+            .WithSummary("What the workroom is called, the unit that new jobs begin in, and its words.");
+
+        api.MapGet(
+                "/words",
+                () => new WordsView([.. Term.All.Select(term => new TermView(term.Key, term.Words))], Region.All)
+            )
+            .WithName("listWords")
+            .WithSummary("What can be called how, and the words that are usual in each region.");
 
         api.MapPut(
                 "/workroom",
-                Results<Ok<WorkroomView>, ProblemHttpResult> (TellWorkroom told, WorkroomStore store) =>
+                Results<Ok<WorkroomView>, ProblemHttpResult> (
+                    TellWorkroom told,
+                    WorkroomStore store,
+                    Wording wording
+                ) =>
                 {
                     var name = told.Name.Trim();
                     if (name.Length is 0 or > LongestName)
@@ -40,24 +63,43 @@ internal static class WorkroomEndpoints
                                 "Heron Loft"
                             ),
                         ]);
-                    store.Write(name, told.Unit.ToString());
-                    return TypedResults.Ok(Of(store));
+                    foreach (var (key, word) in told.Words)
+                        if (Term.All.FirstOrDefault(term => term.Key == key)?.Words.Contains(word) != true)
+                            return Problems.Fields([
+                                new Problem(
+                                    "words",
+                                    $"{key}: {word}"[..Math.Min($"{key}: {word}".Length, 40)],
+                                    0,
+                                    "no word that is known for it",
+                                    "zip: zipper"
+                                ),
+                            ]);
+                    var words = JsonSerializer.Serialize(told.Words);
+                    store.Write(new(name, told.Unit.ToString(), words));
+                    wording.TakeUp(words);
+                    return TypedResults.Ok(Of(store, wording));
                 }
             )
             .ProducesProblem(422)
             .WithName("tellWorkroom")
-            .WithSummary("Says what the workroom is called, and the unit that new jobs begin in.");
+            .WithSummary("Says what the workroom is called, the unit that new jobs begin in, and its words.");
     }
 
     /// <summary>Tells the demo's workroom, unless one was told.</summary>
     public static void Seed(WorkroomStore store)
     {
         if (store.Read() is null)
-            store.Write("Heron Loft", nameof(JobUnit.Inch));
+            store.Write(new("Heron Loft", nameof(JobUnit.Inch), "{}"));
     }
 
-    private static WorkroomView Of(WorkroomStore store) =>
-        store.Read() is var (name, unit)
-            ? new(name, Enum.TryParse<JobUnit>(unit, out var read) ? read : JobUnit.Inch, Told: true)
-            : new("", JobUnit.Inch, Told: false);
+    private static WorkroomView Of(WorkroomStore store, Wording wording)
+    {
+        var words = Term.All.ToDictionary(
+            term => term.Key,
+            term => wording.Vocabulary.Words.GetValueOrDefault(term.Key, term.Key)
+        );
+        return store.Read() is { } told
+            ? new(told.Name, Enum.TryParse<JobUnit>(told.Unit, out var read) ? read : JobUnit.Inch, Told: true, words)
+            : new("", JobUnit.Inch, Told: false, words);
+    }
 }

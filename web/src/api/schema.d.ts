@@ -28,10 +28,27 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** What the workroom is called, and the unit that new jobs begin in. */
+        /** What the workroom is called, the unit that new jobs begin in, and its words. */
         get: operations["getWorkroom"];
-        /** Says what the workroom is called, and the unit that new jobs begin in. */
+        /** Says what the workroom is called, the unit that new jobs begin in, and its words. */
         put: operations["tellWorkroom"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/words": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What can be called how, and the words that are usual in each region. */
+        get: operations["listWords"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -1561,6 +1578,14 @@ export interface components {
         ProgressView: {
             stages: components["schemas"]["StageProgress"][];
         };
+        /** @description The words that are usual in a region: of each term that is called otherwise there, its word. */
+        Region: {
+            key: string;
+            name: string;
+            words: {
+                [key: string]: string;
+            };
+        };
         /** @description Something the maker should know; Caution where somebody or the cloth can come to harm. */
         Remark: {
             text: string;
@@ -1968,10 +1993,21 @@ export interface components {
         SvgDrawing: {
             svg: string;
         };
-        /** @description What the workroom is to be called, and the unit that new jobs begin in. */
+        /**
+         * @description What the workroom is to be called, the unit that new jobs begin in, and what things are called, term by word; what is
+         *     left out is called as it comes.
+         */
         TellWorkroom: {
             name: string;
             unit: components["schemas"]["JobUnit"];
+            words: {
+                [key: string]: string;
+            };
+        };
+        /** @description A term, and the words for it. */
+        TermView: {
+            term: string;
+            words: string[];
         };
         /** @description A figure of the ruler, and where it stands. */
         TickView: {
@@ -2030,17 +2066,28 @@ export interface components {
             job: components["schemas"]["JobDocument"];
             cloth: string;
         };
+        /** @description What can be called how, and the words that are usual in each region. */
+        WordsView: {
+            terms: components["schemas"]["TermView"][];
+            regions: components["schemas"]["Region"][];
+        };
         /** @description One kind of work on a cover: the time it takes, and what that was reckoned over. */
         WorkView: {
             name: string;
             time: string;
             over: string;
         };
-        /** @description What the workroom is called and the unit that new jobs begin in; Told is false until somebody said so. */
+        /**
+         * @description What the workroom is called and the unit that new jobs begin in; Told is false until somebody said
+         *     so. Words is what things are called there, every term with its word.
+         */
         WorkroomView: {
             name: string;
             unit: components["schemas"]["JobUnit"];
             told: boolean;
+            words: {
+                [key: string]: string;
+            };
         };
     };
     responses: never;
@@ -2120,6 +2167,26 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    listWords: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WordsView"];
                 };
             };
         };

@@ -1,6 +1,7 @@
 import { Button, Input, Segmented, Select } from 'antd'
 import { useMemo, useRef } from 'react'
 import { newId, unitWord, type Cloth, type ClothPlan } from '../api/client'
+import { useWord } from '../parts/useWord'
 import { EntryField } from './EntryField'
 import { Prices } from './Prices'
 import { useClothEdit } from './useClothEdit'
@@ -8,7 +9,7 @@ import { useEdit, useScene, useUnit } from './scene'
 
 const names = {
   width: 'Width, edge to edge',
-  selvedge: 'Each selvedge',
+  selvedge: '',
   step: 'The shop cuts in',
   margin: 'Safety margin',
 }
@@ -39,6 +40,7 @@ export function ClothFields({ cloth, planned, show, priced }: Props) {
   const article = cloth.articleLength
   const made = cloth.madeBy !== null
   const makers = useMakers()
+  const selvedge = useWord('selvedge')
   const change = useClothEdit(cloth)
   const edit = (changed: Partial<Cloth>, at = step.current) => change(changed, at)
   const problem = (field: string) => planned?.problems.find((each) => each.field === `cloths.${cloth.id}.${field}`)
@@ -65,7 +67,7 @@ export function ClothFields({ cloth, planned, show, priced }: Props) {
         <EntryField
           key={key}
           name={`cloths.${cloth.id}.${key}`}
-          label={key === 'selvedge' && article ? 'Cut off along each edge' : names[key]}
+          label={key !== 'selvedge' ? names[key] : article ? 'Cut off along each edge' : `Each ${selvedge}`}
           unit={key === 'step' ? '' : unitWord(jobUnit)}
           state={{
             entry: cloth[key],

@@ -1,5 +1,5 @@
-import { Button, Input, Segmented } from 'antd'
-import { useQueryClient } from '@tanstack/react-query'
+import { Button, Input, Segmented, Select } from 'antd'
+import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { answer, api, Refused, type Unit, type Workroom } from '../api/client'
 import s from './Home.module.css'
@@ -11,15 +11,29 @@ interface Props {
   done: () => void
 }
 
-/** What the workroom is called and how it measures. */
+type Words = Workroom['words']
+
+const inRegion = (terms: { term: string }[], usual: Words): Words =>
+  Object.fromEntries(terms.map(({ term }) => [term, usual[term] ?? term]))
+const same = (one: Words, other: Words) => Object.keys(one).every((term) => one[term] === other[term])
+
+/** What the workroom is called, how it measures, and its words. */
 export function WorkroomForm({ workroom, action, done }: Props) {
   const queries = useQueryClient()
   const [name, setName] = useState(workroom.name)
   const [unit, setUnit] = useState<Unit>(workroom.unit)
+  const [words, setWords] = useState(workroom.words)
+  const known = useQuery({
+    queryKey: ['words'],
+    queryFn: () => answer(api.GET('/api/words')),
+    staleTime: Infinity,
+  }).data
   const [problem, setProblem] = useState('')
   const tell = async () => {
     try {
-      queries.setQueryData(['workroom'], await answer(api.PUT('/api/workroom', { body: { name, unit } })))
+      queries.setQueryData(['workroom'], await answer(api.PUT('/api/workroom', { body: { name, unit, words } })))
+      // Everything is said in other words from now on.
+      await queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'workroom' })
       done()
     } catch (error) {
       const told = error instanceof Refused ? error.problems[0] : undefined
@@ -65,6 +79,36 @@ export function WorkroomForm({ workroom, action, done }: Props) {
         ]}
         onChange={setUnit}
       />
+      <span id="workroom-words">Things are called</span>
+      <Segmented
+        aria-labelledby="workroom-words"
+        name="workroom-words"
+        value={known?.regions.find((region) => same(inRegion(known.terms, region.words), words))?.key ?? 'mixed'}
+        options={[
+          ...(known?.regions.map((region) => ({ value: region.key, label: region.name })) ?? []),
+          { value: 'mixed', label: 'Each its own', disabled: true },
+        ]}
+        onChange={(key) => {
+          const region = known?.regions.find((each) => each.key === key)
+          if (known && region) setWords(inRegion(known.terms, region.words))
+        }}
+      />
+      <details>
+        <summary>{Object.values(words).slice(0, 6).join(', ')}…</summary>
+        <div className={s.words}>
+          {known?.terms.map(({ term, words: all }) => (
+            <label key={term}>
+              <span>{term}</span>
+              <Select
+                aria-label={`What ${term} is called`}
+                value={words[term] ?? term}
+                options={all.map((word) => ({ value: word, label: word }))}
+                onChange={(word) => setWords({ ...words, [term]: word })}
+              />
+            </label>
+          ))}
+        </div>
+      </details>
       {problem && (
         <p className="problem" role="alert">
           {problem}

@@ -11,7 +11,7 @@ internal static class CordCasing
 {
     public static readonly LengthChoice Thick = Choice.OfLength(
         "cordThick",
-        "Cord in the casing, thick",
+        "Drawcord in the casing, thick",
         "Elastic",
         Length.Inches(0, 5, 32),
         4,
@@ -20,14 +20,14 @@ internal static class CordCasing
 
     public static readonly LengthChoice Width = Choice.OfLength(
         "cordCasing",
-        "Casing for the cord",
+        "Casing for the drawcord",
         "Elastic",
         Length.Zero,
         0,
         LengthLimits.UpTo(6, "5/8", "1.6", zero: true)
     ) with
     {
-        Note = "0: half-way round the cord, 1/8 in (3 mm) to run and 1/4 in (6 mm) turned under.",
+        Note = "0: half-way round the drawcord, 1/8 in (3 mm) to run and 1/4 in (6 mm) turned under.",
     };
 
     /// <summary>What is turned over the cord at one edge.</summary>
@@ -42,5 +42,5 @@ internal static class CordCasing
                 : (Working.Of("cord", "cord", reading[Thick]).TimesPi() / 2)
                     + Working.Of("run", "room to run", Length.Inches(0, 1, 8))
                     + Working.Of("turned", "turned under", Length.Inches(0, 1, 4))
-        ).As("k", "casing for the cord");
+        ).As("k", "casing for the drawcord");
 }

@@ -66,7 +66,7 @@ public sealed partial class ElasticCap
         Option.Of(
             HoldSchool.Drawstring,
             "A drawstring in a casing",
-            "Pulled tight and tied beneath; the cord is 12 in (30 cm) longer than the edge."
+            "Pulled tight and tied beneath; the drawcord is 12 in (30 cm) longer than the edge."
         )
     );
 
@@ -75,7 +75,7 @@ public sealed partial class ElasticCap
             "drawnBy",
             "Drawstring",
             "Elastic",
-            Option.Of(DrawnBy.Cord, "Bought cord", "By the yard or metre."),
+            Option.Of(DrawnBy.Cord, "Bought drawcord", "By the yard or metre."),
             Option.Of(
                 DrawnBy.OwnCloth,
                 "A strip of the cover's own cloth",

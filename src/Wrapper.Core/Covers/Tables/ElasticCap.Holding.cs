@@ -52,12 +52,12 @@ public sealed partial class ElasticCap
         else if (reading.Chosen(Hold) is HoldSchool.Drawstring)
             yield return new(
                 "drawstring",
-                "cord for the drawstring",
+                "drawcord for the drawstring",
                 Drawn(hem),
                 Note: $"{reading.Say(reading[CordCasing.Thick])} thick; a gap of {reading.Say(Length.Inches(1))} in the casing"
             )
             {
-                SoldAs = $"cord, {reading.Say(reading[CordCasing.Thick])} thick",
+                SoldAs = $"drawcord, {reading.Say(reading[CordCasing.Thick])} thick",
             };
         else
             foreach (var notion in Elastic.Notions(reading, hem, drops.MaxBy(drop => drop.Value)!, corners: 4))

@@ -250,7 +250,7 @@ public sealed partial class ElasticCap : MakeUp
                             ]
                             : Array.Empty<Step>(),
                         new Step(
-                            $"Turn the casing, a gap of {reading.Say(Length.Inches(1))} left open; draw the {(IsOwnCloth(reading) ? "drawstring" : "cord")} through and tie it beneath.",
+                            $"Turn the casing, a gap of {reading.Say(Length.Inches(1))} left open; draw the {(IsOwnCloth(reading) ? "drawstring" : "drawcord")} through and tie it beneath.",
                             []
                         ),
                     ],

@@ -69,14 +69,14 @@ public sealed class TracedBoard : MakeUp
 
     internal static readonly OptionChoice<CordEdge> Edge = Choice.Of(
         "edge",
-        "Cord in the edge",
+        "Drawcord in the edge",
         "Edge",
         Option.Of(
             CordEdge.Serged,
             "Serged into the edge",
-            "Cut on the outline; the cord is sewn over while the edge is serged."
+            "Cut on the outline; the drawcord is sewn over while the edge is serged."
         ),
-        Option.Of(CordEdge.Casing, "In a casing", "The edge is turned over the cord.")
+        Option.Of(CordEdge.Casing, "In a casing", "The edge is turned over the drawcord.")
     );
 
     internal static readonly Measure W = new Measure(
@@ -128,14 +128,14 @@ public sealed class TracedBoard : MakeUp
     public override string Key => "traced-board";
 
     /// <inheritdoc/>
-    public override string Name => "Cover drawn in by a cord";
+    public override string Name => "Cover drawn in by a drawcord";
 
     /// <inheritdoc/>
     public override string Family => "Ironing board";
 
     /// <inheritdoc/>
     public override string Suits =>
-        "Any board with a nose: its outline from widths along its length, a cord in the edge, one stop to hold it.";
+        "Any board with a nose: its outline from widths along its length, a drawcord in the edge, one stop to hold it.";
 
     /// <inheritdoc/>
     public override IReadOnlyList<Measure> Measures { get; } =
@@ -235,7 +235,7 @@ public sealed class TracedBoard : MakeUp
             Allowances = outline.Outline.Edges.ToDictionary(edge => edge.Name, edge => Hem(edge.Name)),
             Grain = reading.Chosen(GrainChoices.Panels),
             Wraps = new(board.Outline, reading[T].Value + reading[Pad]),
-            Note = $"The cord starts and ends at {start}, 1 in (2.5 cm) apart.",
+            Note = $"The drawcord starts and ends at {start}, 1 in (2.5 cm) apart.",
         }.Measured(outline.Width, outline.Depth);
         var round = Working.Of("P", "round the edge as drawn", outline.Outline.Perimeter());
         return new Pattern
@@ -260,26 +260,26 @@ public sealed class TracedBoard : MakeUp
             [
                 new(
                     "cord",
-                    "cord",
+                    "drawcord",
                     round + Working.Of("tails", "tails", Tail),
                     Note: $"{reading.Say(reading[CordCasing.Thick])} thick"
                 )
                 {
-                    SoldAs = $"cord, {reading.Say(reading[CordCasing.Thick])} thick",
+                    SoldAs = $"drawcord, {reading.Say(reading[CordCasing.Thick])} thick",
                 },
-                new("cord-stop", "cord stop", null),
+                new("cord-stop", "drawcord stop", null),
             ],
             Steps =
             [
                 Step.Cutting("Cut the cover."),
                 new(
                     cased
-                        ? $"Turn the casing under and sew it, a gap of {reading.Say(StartGap)} left at {start}; draw the cord through."
-                        : $"Serge the edge over the cord, from {start} round to {reading.Say(StartGap)} before the start; leave a tail of half a foot at both ends.",
+                        ? $"Turn the casing under and sew it, a gap of {reading.Say(StartGap)} left at {start}; draw the drawcord through."
+                        : $"Serge the edge over the drawcord, from {start} round to {reading.Say(StartGap)} before the start; leave a tail of half a foot at both ends.",
                     []
                 ),
                 Step.Fitting(
-                    "Fit the cord stop half-way along the tails; try the cover on, pull the cord and set the stop."
+                    "Fit the drawcord stop half-way along the tails; try the cover on, pull the drawcord and set the stop."
                 ),
             ],
         };

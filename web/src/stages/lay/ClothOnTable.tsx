@@ -5,6 +5,7 @@ import type { Cloth, ClothPlan, Plan } from '../../api/client'
 import { OtherProblems } from '../../job/ClothFields'
 import { useScene } from '../../job/scene'
 import { useClothEdit } from '../../job/useClothEdit'
+import { useWord } from '../../parts/useWord'
 import { Swatch } from '../../parts/Swatch'
 import { AboutCloth } from './AboutCloth'
 import { AtTable } from './AtTable'
@@ -119,6 +120,7 @@ interface LaidProps {
 const LaidCloth = memo(function LaidCloth({ cloth, items, planned, lay, side, listed }: LaidProps) {
   const [pointed, setPointed] = useState<string>()
   const { refused, moves } = useMoves(cloth.id)
+  const selvedge = useWord('selvedge')
   const loose = cloth.pins.filter((pin) => cloth.cut.every((cut) => cut.piece !== pin.piece)).length
   return (
     <>
@@ -137,7 +139,7 @@ const LaidCloth = memo(function LaidCloth({ cloth, items, planned, lay, side, li
             .map((piece) => (
               <span key={piece.id}>
                 <b>{piece.label}</b> {piece.on && `on ${piece.on} `}starts {piece.alongRoll.text} from the squared end
-                and {piece.fromSelvedge.text} from the selvedge (cut line, {side} side up){piece.pinned && ', pinned'}
+                and {piece.fromSelvedge.text} from the {selvedge} (cut line, {side} side up){piece.pinned && ', pinned'}
               </span>
             ))}
           {!pointed && side === 'right' && (

@@ -2,6 +2,7 @@ import { memo } from 'react'
 import type { ClothPlan, Plan } from '../../api/client'
 import { useScene } from '../../job/scene'
 import { useCut } from '../../job/useCut'
+import { useWord } from '../../parts/useWord'
 import s from './lay.module.css'
 
 type LayOf = NonNullable<ClothPlan['lay']>
@@ -17,6 +18,7 @@ interface Props {
 /** What is chalked on the cloth, in cutting order: every box from the squared end and from one selvedge, so that no mark is measured from another. */
 export const CuttingList = memo(function CuttingList({ lay, items, cloth, name, wrongSideUp }: Props) {
   const tickOff = useCut()
+  const selvedge = useWord('selvedge')
   // What is ticked shows at once, while the drawing comes when there is time for it.
   const already = useScene(({ job }) => job.document.cloths.find((each) => each.id === cloth)?.cut)
   const isCut = (id: string) => already?.some((one) => one.piece === id) ?? false
@@ -32,7 +34,7 @@ export const CuttingList = memo(function CuttingList({ lay, items, cloth, name, 
       <table>
         <caption>
           {name}, {wrongSideUp ? 'wrong' : 'right'} side up, cut lines; measured from the squared end and from the
-          selvedge on top of the drawing.
+          {selvedge} on top of the drawing.
           {lay.foldedTo &&
             ` Folded double, right sides together, as far as ${lay.foldedTo.text}: what lies above the fold is cut with what lies below it.`}
         </caption>
@@ -43,7 +45,7 @@ export const CuttingList = memo(function CuttingList({ lay, items, cloth, name, 
             <th>Piece</th>
             <th>From the end</th>
             <th>to</th>
-            <th>From the selvedge</th>
+            <th>From the {selvedge}</th>
             <th>to</th>
           </tr>
         </thead>

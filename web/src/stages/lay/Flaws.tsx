@@ -2,6 +2,7 @@ import { Button } from 'antd'
 import { newId, type Entry, type Flaw } from '../../api/client'
 import { ClothEntry, type ClothGroup } from '../../job/ClothEntry'
 import { useUnit } from '../../job/scene'
+import { useWord } from '../../parts/useWord'
 
 const places = {
   fromEnd: 'from the squared end',
@@ -13,6 +14,7 @@ const places = {
 /** Places that nothing may be cut from. */
 export function Flaws({ cloth, planned, edit }: ClothGroup) {
   const jobUnit = useUnit()
+  const selvedge = useWord('selvedge')
   const typed = (text: string): Entry => ({ typed: text, unit: jobUnit })
   const change = (at: number, flaw: Flaw, step?: string) =>
     edit({ flaws: cloth.flaws.map((each, n) => (n === at ? flaw : each)) }, step)
@@ -27,7 +29,7 @@ export function Flaws({ cloth, planned, edit }: ClothGroup) {
               cloth={cloth}
               planned={planned}
               name={`flaws.${at}.${key}`}
-              label={places[key]}
+              label={places[key].replace('selvedge', selvedge)}
               entry={flaw[key]}
               write={(entry, step) => change(at, { ...flaw, [key]: entry }, step)}
             />

@@ -4,6 +4,7 @@ import type { ClothPlan } from '../../api/client'
 import { isPicked, pickLaid } from '../../job/picked'
 import type { Dragged } from './useDragged'
 import type { Moves } from './useMoves'
+import { useWord } from '../../parts/useWord'
 import s from './lay.module.css'
 
 type Placed = NonNullable<ClothPlan['lay']>['placed'][number]
@@ -42,6 +43,7 @@ export const LaidPiece = memo(function LaidPiece({
   // What is cut stays where it was cut, and cord strips follow from where the panels lie.
   const moves = piece.isCut || piece.cutLast ? undefined : allowed
   const { box } = piece
+  const selvedge = useWord('selvedge')
   // The letter of the drawing, or as large as the piece allows.
   const widest = Math.min(box.width * 0.45, box.height * 0.7)
   // Bias strips lie close in boxes that overlap: each label keeps to its own strip.
@@ -78,7 +80,7 @@ export const LaidPiece = memo(function LaidPiece({
       tabIndex={0}
       role="button"
       aria-pressed={piece.pinned}
-      aria-label={`${piece.label}, ${piece.alongRoll.text} from the end, ${piece.fromSelvedge.text} from the selvedge${piece.isCut ? ', cut' : piece.pinned ? ', pinned' : ''}`}
+      aria-label={`${piece.label}, ${piece.alongRoll.text} from the end, ${piece.fromSelvedge.text} from the ${selvedge}${piece.isCut ? ', cut' : piece.pinned ? ', pinned' : ''}`}
       onMouseEnter={() => point(piece.id)}
       onMouseLeave={() => point(undefined)}
       onFocus={() => {

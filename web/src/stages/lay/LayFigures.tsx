@@ -1,4 +1,5 @@
 import type { Cloth, ClothPlan } from '../../api/client'
+import { useWord } from '../../parts/useWord'
 import s from './lay.module.css'
 
 interface Props {
@@ -9,6 +10,7 @@ interface Props {
 
 /** What the lay comes to, on the edge of the cloth: needed, to buy, and what it stands beside. */
 export function LayFigures({ cloth, planned, lay }: Props) {
+  const cord = useWord('cord')
   return (
     <>
       <dl className={s.facts}>
@@ -70,7 +72,10 @@ export function LayFigures({ cloth, planned, lay }: Props) {
       )}
       {lay.cordStrips.length > 0 && (
         <p data-testid={`cord-${cloth.id}`}>
-          <b>Cord, {cloth.name}:</b> {lay.cordStrips.join('; ')}. Cut last, from what the panels leave.
+          <b className={s.first}>
+            {cord}, {cloth.name}:
+          </b>{' '}
+          {lay.cordStrips.join('; ')}. Cut last, from what the panels leave.
         </p>
       )}
     </>

@@ -1,4 +1,5 @@
 import type { ClothPlan } from '../../api/client'
+import { useWord } from '../../parts/useWord'
 
 interface Props {
   planned: ClothPlan
@@ -8,6 +9,7 @@ interface Props {
 
 /** What must be known before this lay is cut. */
 export function LayWarnings({ planned, lay, refused }: Props) {
+  const selvedge = useWord('selvedge')
   return (
     <>
       {[
@@ -21,7 +23,7 @@ export function LayWarnings({ planned, lay, refused }: Props) {
       ))}
       {planned.skewed && (
         <p className="problem" role="status">
-          The print runs out by {planned.skewed.text} from selvedge to selvedge: trust the print, not the weave, and
+          The print runs out by {planned.skewed.text} from {selvedge} to {selvedge}: trust the print, not the weave, and
           tell the customer before anything is cut.
         </p>
       )}

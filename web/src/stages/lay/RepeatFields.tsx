@@ -1,5 +1,6 @@
 import { Segmented } from 'antd'
 import { ClothEntry, type ClothGroup } from '../../job/ClothEntry'
+import { useWord } from '../../parts/useWord'
 import { RepeatPicture } from './pictures'
 import s from './lay.module.css'
 
@@ -8,6 +9,7 @@ const motif = { motifAcross: 'Motif, across', motifAlong: 'Motif, along', skew: 
 
 /** How far the print repeats, how it matches from width to width, and where its motif stands. */
 export function RepeatFields({ cloth, planned, edit }: ClothGroup) {
+  const selvedge = useWord('selvedge')
   const printed = [cloth.repeatAlong, cloth.repeatAcross].some((entry) => (entry?.typed ?? '') !== '')
   const entry = (key: keyof typeof repeat | keyof typeof motif, label: string) => (
     <ClothEntry
@@ -39,8 +41,8 @@ export function RepeatFields({ cloth, planned, edit }: ClothGroup) {
       {printed && (
         <div className="cloth-fields">
           <p className="note">
-            Motif: its centre from the selvedge and from where its repeat begins, empty for the middle. Off square: how
-            far the print runs out from selvedge to selvedge.
+            Motif: its centre from the {selvedge} and from where its repeat begins, empty for the middle. Off square:
+            how far the print runs out from {selvedge} to {selvedge}.
           </p>
           {(['motifAcross', 'motifAlong', 'skew'] as const).map((key) => entry(key, motif[key]))}
         </div>

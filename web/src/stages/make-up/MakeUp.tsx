@@ -7,6 +7,7 @@ import { EntryField } from '../../job/EntryField'
 import { Folded } from '../../parts/Folded'
 import { identity } from '../../parts/identity'
 import { usePicture } from '../../parts/picture'
+import { useWord } from '../../parts/useWord'
 import { Shapes } from '../../parts/Shapes'
 import { draftInHand, useAsked, useDocument, useEditItem, useScene, useSceneStore, useUnit } from '../../job/scene'
 import { useItemPicture } from '../../sewn/useItemPicture'
@@ -165,10 +166,11 @@ const School = memo(function School({ id, school }: { id: string; school: Compar
 function InHand({ id, school }: { id: string; school: Comparison }) {
   const picture = useDrawn(id, school)
   const look = useLook()
+  const zip = useWord('zip')
   const facts = [
     ['cloth, laid alone', school.cloth?.text],
     ['stitching', school.seamLength?.text],
-    ['zip', school.zip?.text],
+    [zip, school.zip?.text],
     ['pieces', school.pieces],
     ['time', school.time],
     ['filling', school.filling],
