@@ -282,3 +282,43 @@ test('cloth folded double and torn across; a closer look', async ({ page }) => {
   await expect.poll(async () => (await drawing.boundingBox())!.width).toBeCloseTo(wide, 0)
   await saved(page)
 })
+
+test('a cloth shows a weave, and a photo of itself once it is straightened', async ({ page }) => {
+  await beginPanel(page, 'Looks', '29 1/4')
+  await page.keyboard.press('Alt+4')
+  await about(page, 'What it looks like')
+  const look = () => page.locator('[data-part=spread] pattern image').first()
+  await page.getByRole('button', { name: 'herringbone' }).click()
+  await expect(look()).toHaveAttribute('href', /print=herringbone/)
+  await expect(page.getByText('Drawn as large as such cloth usually is')).toBeVisible()
+  // A picture of 400 x 300, drawn here: what is in it is all one to this test.
+  const png = await page.evaluate(() => {
+    const canvas = Object.assign(document.createElement('canvas'), { width: 400, height: 300 })
+    canvas.getContext('2d')!.fillRect(40, 40, 200, 120)
+    return canvas.toDataURL('image/png').split(',')[1] ?? ''
+  })
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'cloth.png', mimeType: 'image/png', buffer: Buffer.from(png, 'base64') })
+  const photo = page.getByRole('dialog', { name: /^A photo of/ })
+  await expect(photo.getByRole('button', { name: /^top left/ })).toBeVisible()
+  await told(page, 'how large is the cloth between the four corners?')
+  await field(page, '.picture.across').fill('thirty')
+  await told(page, 'For example')
+  await field(page, '.picture.across').fill('30')
+  await field(page, '.picture.along').fill('20')
+  // A corner is moved by the arrow keys; the straightened cloth follows.
+  const before = await look().getAttribute('href')
+  await photo.getByRole('button', { name: /^top left/ }).focus()
+  await page.keyboard.press('ArrowRight')
+  await expect(photo.getByRole('img', { name: 'The cloth, straightened' })).toBeVisible()
+  await expect.poll(() => look().getAttribute('href')).not.toBe(before)
+  await expect(look()).toHaveAttribute('href', /photo=/)
+  await page.keyboard.press('Escape')
+  await saved(page)
+  await page.reload()
+  await expect(look()).toHaveAttribute('href', /photo=/)
+  await about(page, 'What it looks like')
+  await page.getByRole('button', { name: 'Draw it instead' }).click()
+  await expect(look()).toHaveAttribute('href', /print=herringbone/)
+})

@@ -75,8 +75,9 @@ export const LaidPiece = memo(function LaidPiece({
         (pointed || isPicked(piece.id)) && s.pointed,
         piece.pinned && s.pinned,
         piece.isCut && s.isCut,
+        !dragged && s.moves,
       )}
-      transform={`translate(${box.x + (dragged?.x ?? 0)} ${box.y + (dragged?.y ?? 0)})`}
+      style={{ transform: `translate(${box.x + (dragged?.x ?? 0)}px, ${box.y + (dragged?.y ?? 0)}px)` }}
       tabIndex={0}
       role="button"
       aria-pressed={piece.pinned}
