@@ -1,5 +1,6 @@
 import { memo, useId, type CSSProperties, type ReactNode } from 'react'
 import type { ClothPlan } from '../../api/client'
+import { useWord } from '../../parts/useWord'
 import { ClothPattern, type ClothLook } from '../../parts/ClothPattern'
 import { LaidPiece } from './LaidPiece'
 import { ZoomFrame } from './ZoomFrame'
@@ -39,6 +40,7 @@ const hatches = [
 /** The cloth along the screen as on a table: squared end on the left, ruler on its edge, selvedges marked, every piece labelled. */
 export function ClothDrawing({ lay, look, name, oneWay, pointed, point, moves, children }: Props) {
   const id = useId()
+  const selvedge = useWord('selvedge')
   const { dragged, bind } = useDragged(lay.placed, moves)
   const { cloth, usable } = lay
   const width = Math.max(cloth.width, cloth.height * 1.2)
@@ -114,6 +116,7 @@ export function ClothDrawing({ lay, look, name, oneWay, pointed, point, moves, c
               point={point}
               moves={moves}
               dragged={piece.id === dragged?.id ? dragged : undefined}
+              selvedge={selvedge}
             />
           ))}
           {lay.remnants.map(({ box, along, across }) => (

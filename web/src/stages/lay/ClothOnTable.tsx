@@ -95,18 +95,23 @@ export function ClothOnTable({ cloth, plan, side, mode, about, printing }: Props
           <p className="note">{planned.pieces === 0 ? 'Nothing is cut from this cloth yet.' : 'Laying …'}</p>
         )}
         {mode === 'table' && <AtTable {...group} />}
-        {mode === 'lay' && planned && (
-          <div className={s.further}>
-            {planned.matches.length > 0 && <Matches cloth={planned} />}
-            {planned.lay && <LongerSearch cloth={cloth} planned={planned} />}
-            {!cloth.articleLength && !cloth.madeBy && <WidthsCompared cloth={cloth} />}
-          </div>
-        )}
+        {mode === 'lay' && drawn && <Further cloth={laidCloth} planned={drawn} />}
       </div>
       {open && <AboutCloth {...group} />}
     </section>
   )
 }
+
+// What can be asked of a lay.
+const Further = memo(function Further({ cloth, planned }: { cloth: Cloth; planned: ClothPlan }) {
+  return (
+    <div className={s.further}>
+      {planned.matches.length > 0 && <Matches cloth={planned} />}
+      {planned.lay && <LongerSearch cloth={cloth} planned={planned} />}
+      {!cloth.articleLength && !cloth.madeBy && <WidthsCompared cloth={cloth} />}
+    </div>
+  )
+})
 
 interface LaidProps {
   cloth: Cloth

@@ -4,7 +4,6 @@ import type { ClothPlan } from '../../api/client'
 import { isPicked, pickLaid } from '../../job/picked'
 import type { Dragged } from './useDragged'
 import type { Moves } from './useMoves'
-import { useWord } from '../../parts/useWord'
 import s from './lay.module.css'
 
 type Placed = NonNullable<ClothPlan['lay']>['placed'][number]
@@ -18,6 +17,8 @@ interface Props {
   /** Missing where the cloth is seen from its wrong side: then nothing is moved. */
   moves: Moves | undefined
   dragged: Dragged | undefined
+  /** What the selvedge is called. */
+  selvedge: string
 }
 
 // An inch in hundredths of a millimetre: what an arrow key moves a piece by.
@@ -39,11 +40,11 @@ export const LaidPiece = memo(function LaidPiece({
   point,
   moves: allowed,
   dragged,
+  selvedge,
 }: Props) {
   // What is cut stays where it was cut, and cord strips follow from where the panels lie.
   const moves = piece.isCut || piece.cutLast ? undefined : allowed
   const { box } = piece
-  const selvedge = useWord('selvedge')
   // The letter of the drawing, or as large as the piece allows.
   const widest = Math.min(box.width * 0.45, box.height * 0.7)
   // Bias strips lie close in boxes that overlap: each label keeps to its own strip.
@@ -92,7 +93,6 @@ export const LaidPiece = memo(function LaidPiece({
     >
       <path d={piece.path} className={s.clothPiece} />
       <path d={piece.path} fill={hatch} />
-      <path d={piece.path} className={s.casing} />
       <path d={piece.path} className="cut" />
       {piece.pinned && !piece.isCut && (
         <circle

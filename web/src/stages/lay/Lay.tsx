@@ -1,11 +1,12 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { Button, Segmented } from 'antd'
-import { useState } from 'react'
+import { memo, useCallback, useState } from 'react'
 import { useLocation, useNavigate } from 'react-router'
 import { answer, api } from '../../api/client'
 import { useDocument, useScene } from '../../job/scene'
 import { useAddCloth } from '../../job/useAddCloth'
 import { identity } from '../../parts/identity'
+import type { ClothLook } from '../../parts/ClothPattern'
 import { Swatch } from '../../parts/Swatch'
 import { usePrinting } from '../../parts/usePrinting'
 import { ClothOnTable, type Mode } from './ClothOnTable'
@@ -16,7 +17,6 @@ export default function Lay() {
   const jobCloths = useScene((scene) => scene.job.document.cloths)
   const jobDocument = useDocument()
   const plan = useScene((scene) => scene.plan)
-  const addCloth = useAddCloth()
   const { hash } = useLocation()
   const go = useNavigate()
   const [side, setSide] = useState<'right' | 'wrong'>('right')
@@ -36,53 +36,26 @@ export default function Lay() {
   })
   const turned = side === 'wrong' && over.data !== undefined
   const shown = jobCloths.find((cloth) => hash === `#cloth-${cloth.id}`) ?? jobCloths[0]
-  const show = (id: string) => void go(`#cloth-${id}`, { replace: true })
+  const show = useCallback((id: string) => void go(`#cloth-${id}`, { replace: true }), [go])
   const planOf = (id: string) => plan?.cloths.find((each) => each.id === id)
   return (
     <>
       <nav aria-label="Cloths" className={s.bolts}>
         {jobCloths.map((cloth) => (
-          <Button
+          <Bolt
             key={cloth.id}
-            className={s.bolt ?? ''}
-            aria-pressed={cloth.id === shown?.id}
-            onClick={() => show(cloth.id)}
-          >
-            <Swatch tone={cloth.tone} look={planOf(cloth.id)?.look} />
-            <span>{cloth.name}</span> {planOf(cloth.id)?.lay?.length.text}
-          </Button>
+            id={cloth.id}
+            name={cloth.name}
+            tone={cloth.tone}
+            look={planOf(cloth.id)?.look}
+            length={planOf(cloth.id)?.lay?.length.text}
+            shown={cloth.id === shown?.id}
+            show={show}
+          />
         ))}
-        <Button onClick={() => addCloth(show)}>Add a cloth</Button>
+        <Add show={show} />
       </nav>
-      <div className={s.layTools}>
-        <Segmented
-          tabIndex={-1}
-          aria-label="Shown"
-          name="mode"
-          value={mode}
-          options={[
-            { value: 'lay', label: 'The lay' },
-            { value: 'list', label: 'Cutting list' },
-            { value: 'table', label: 'At the table' },
-          ]}
-          onChange={setMode}
-        />
-        <Button aria-expanded={about} onClick={() => setAbout(!about)}>
-          About the cloth
-        </Button>
-        <Segmented
-          tabIndex={-1}
-          aria-label="Which side is up"
-          name="side"
-          value={side}
-          options={[
-            { value: 'right', label: 'right side up' },
-            { value: 'wrong', label: 'wrong side up' },
-          ]}
-          onChange={setSide}
-        />
-        <Button onClick={() => window.print()}>Print the cutting sheet</Button>
-      </div>
+      <Tools mode={mode} setMode={setMode} about={about} setAbout={setAbout} side={side} setSide={setSide} />
       {(printing ? jobCloths : shown ? [shown] : []).map((cloth) => (
         <ClothOnTable
           key={cloth.id}
@@ -97,3 +70,71 @@ export default function Lay() {
     </>
   )
 }
+
+interface BoltProps {
+  id: string
+  name: string
+  tone: string
+  look: ClothLook | undefined
+  length: string | undefined
+  shown: boolean
+  show: (id: string) => void
+}
+
+// Drawn again only when something of it is otherwise: keys go to the cloth.
+const Bolt = memo(function Bolt({ id, name, tone, look, length, shown, show }: BoltProps) {
+  return (
+    <Button className={s.bolt ?? ''} aria-pressed={shown} onClick={() => show(id)}>
+      <Swatch tone={tone} look={look} />
+      <span>{name}</span> {length}
+    </Button>
+  )
+})
+
+const Add = memo(function Add({ show }: { show: (id: string) => void }) {
+  const addCloth = useAddCloth()
+  return <Button onClick={() => addCloth(show)}>Add a cloth</Button>
+})
+
+interface ToolsProps {
+  mode: Mode
+  setMode: (mode: Mode) => void
+  about: boolean
+  setAbout: (about: boolean) => void
+  side: 'right' | 'wrong'
+  setSide: (side: 'right' | 'wrong') => void
+}
+
+const Tools = memo(function Tools({ mode, setMode, about, setAbout, side, setSide }: ToolsProps) {
+  return (
+    <div className={s.layTools}>
+      <Segmented
+        tabIndex={-1}
+        aria-label="Shown"
+        name="mode"
+        value={mode}
+        options={[
+          { value: 'lay', label: 'The lay' },
+          { value: 'list', label: 'Cutting list' },
+          { value: 'table', label: 'At the table' },
+        ]}
+        onChange={setMode}
+      />
+      <Button aria-expanded={about} onClick={() => setAbout(!about)}>
+        About the cloth
+      </Button>
+      <Segmented
+        tabIndex={-1}
+        aria-label="Which side is up"
+        name="side"
+        value={side}
+        options={[
+          { value: 'right', label: 'right side up' },
+          { value: 'wrong', label: 'wrong side up' },
+        ]}
+        onChange={setSide}
+      />
+      <Button onClick={() => window.print()}>Print the cutting sheet</Button>
+    </div>
+  )
+})
