@@ -15,13 +15,13 @@ const shots = [
   ['pieces-chair', '/jobs/demo-lodge-seats/pieces', 'day', /Armchair/],
   ['sewn', '/jobs/demo-lodge-seats/pieces', 'day', /Armchair/],
   ['lay-seats', '/jobs/demo-reading-room/lay', 'day'],
-  ['lay-beds', '/jobs/demo-bunks/lay', 'day'],
-  ['lay-repeat', '/jobs/demo-lodge-seats/lay', 'day'],
+  ['lay-repeat', '/jobs/demo-lodge-seats/lay#cloth-star', 'day'],
   ['lay-stripe', '/jobs/demo-marigold/lay', 'day'],
-  ['lay-motif', '/jobs/demo-tables/lay', 'day'],
-  ['lay-stock', '/jobs/demo-tables/lay', 'day'],
+  ['about-cloth', '/jobs/demo-tables/lay#cloth-damask', 'day'],
+  ['lay-stock', '/jobs/demo-tables/lay#cloth-twill', 'day'],
   ['buy-beds', '/jobs/demo-bunks/buy', 'day'],
-  ['pieces-cap', '/jobs/demo-tables/pieces', 'day', /Pressing table/],
+  ['cut-list', '/jobs/demo-lodge-seats/pieces', 'day', /Armchair/],
+  ['walk', '/jobs/demo-tables/measure', 'day', /Pressing table/],
   ['measure-dim', '/jobs/demo-marigold/measure', 'dim'],
 ] as const
 
@@ -42,16 +42,12 @@ for (const [name, path, light, item] of shots as readonly (readonly [string, str
       await expect(page.locator('#sewn-words')).toContainText('Sewn as cut')
       await page.waitForTimeout(2500)
     }
-    if (name === 'lay-motif')
-      await page.getByRole('region', { name: 'Pewter damask', exact: true }).evaluate((cloth) => cloth.scrollIntoView())
-    if (name === 'lay-stock')
-      await page
-        .getByRole('region', { name: 'Unbleached twill', exact: true })
-        .evaluate((cloth) => cloth.scrollIntoView())
-    if (name === 'lay-repeat')
-      await page
-        .getByRole('region', { name: 'Star-chart cotton', exact: true })
-        .evaluate((cloth) => cloth.scrollIntoView())
+    if (name === 'about-cloth') {
+      await page.getByRole('button', { name: 'About the cloth' }).click()
+      await page.getByText('What it looks like').click()
+    }
+    if (name === 'cut-list') await page.getByText('Cut list', { exact: true }).click()
+    if (name === 'walk') await page.getByRole('button', { name: 'Walk the room' }).click()
     await page.evaluate(() => document.fonts.ready)
     // Small pictures are asked for when nothing has changed for a while, two at a time.
     await page.waitForTimeout(1500)
