@@ -176,7 +176,19 @@ test('a stranger goes from an empty workroom to the cutting sheet and the shoppi
 })
 
 test('the same again is changed where it differs, and things are found by name', async ({ page }) => {
+  // What would come from the printer is kept instead.
+  await page.addInitScript(() => {
+    window.print = () => {
+      const sheet = document.querySelector('[aria-label^="Measuring sheet, "]')
+      if (sheet) document.documentElement.dataset['printed'] = sheet.textContent ?? ''
+    }
+  })
   await begin(page, 'Pair')
+  // A blank sheet of the kind that is picked, before anything is begun.
+  await page.keyboard.type('stool')
+  await page.getByRole('button', { name: 'Blank measuring sheet' }).click()
+  await expect(page.locator('html')).toHaveAttribute('data-printed', /Ottoman or cube.*Hold the tape.*height/)
+  await page.getByRole('combobox', { name: 'What is covered?' }).fill('')
   await page.keyboard.type('Hearth cube')
   // A key that is held adds one item.
   await Promise.all([page.keyboard.press('Enter'), page.keyboard.press('Enter')])

@@ -117,7 +117,7 @@ test('things are called as they are in the region of the workroom, one by one if
   await expect(american.getByText('Each its own')).toBeVisible()
   await american.getByRole('button', { name: 'Keep' }).click()
   await page.getByRole('link', { name: /^Words/ }).click()
-  await page.keyboard.press('Alt+2')
+  await page.getByRole('link', { name: /Make-up/ }).click()
   await expect(page.getByRole('button', { name: /^Separate border strip/ })).toBeVisible()
   await page.keyboard.press('Alt+4')
   await about(page)
@@ -125,7 +125,7 @@ test('things are called as they are in the region of the workroom, one by one if
   const own = await words('As they come')
   await own.getByRole('button', { name: 'Keep' }).click()
   await page.getByRole('link', { name: /^Words/ }).click()
-  await page.keyboard.press('Alt+2')
+  await page.getByRole('link', { name: /Make-up/ }).click()
   await expect(page.getByRole('button', { name: /^Separate boxing strip/ })).toBeVisible()
 })
 

@@ -1,6 +1,7 @@
 import { Button, Input, Segmented, Select } from 'antd'
-import { useMemo, useRef } from 'react'
+import { memo, useMemo, useRef } from 'react'
 import { newId, unitWord, type Cloth, type ClothPlan } from '../api/client'
+import { Pictured, WayPicture } from '../parts/ClothPictures'
 import { useWord } from '../parts/useWord'
 import { EntryField } from './EntryField'
 import { Prices } from './Prices'
@@ -114,26 +115,7 @@ export function ClothFields({ cloth, planned, show, priced }: Props) {
         />
       )}
       {!priced && (
-        <Segmented
-          tabIndex={-1}
-          aria-label="Sold"
-          name={`sold-${cloth.id}`}
-          value={made ? 'made' : article ? 'article' : 'roll'}
-          options={[
-            { value: 'roll', label: 'off the roll' },
-            { value: 'article', label: 'ready-made' },
-            ...(made || makers.length > 0 ? [{ value: 'made', label: 'made here' }] : []),
-          ]}
-          onChange={(sold) =>
-            edit(
-              {
-                articleLength: sold === 'article' ? { typed: '', unit: jobUnit } : null,
-                madeBy: sold === 'made' ? (makers[0]?.id ?? null) : null,
-              },
-              '',
-            )
-          }
-        />
+        <Sold id={cloth.id} sold={made ? 'made' : article ? 'article' : 'roll'} maker={makers[0]?.id} edit={change} />
       )}
       {!priced && made && (
         <label>
@@ -146,19 +128,7 @@ export function ClothFields({ cloth, planned, show, priced }: Props) {
           />
         </label>
       )}
-      {!priced && (
-        <Segmented
-          tabIndex={-1}
-          aria-label="Direction"
-          name={`way-${cloth.id}`}
-          value={cloth.oneWay ? 'one' : 'both'}
-          options={[
-            { value: 'both', label: 'lies both ways' },
-            { value: 'one', label: 'one way up' },
-          ]}
-          onChange={(way) => edit({ oneWay: way === 'one' }, '')}
-        />
-      )}
+      {!priced && <Direction id={cloth.id} oneWay={cloth.oneWay} edit={change} />}
       {priced && !article && !made && <Prices cloth={cloth} planned={planned} edit={edit} />}
       {planned?.used === false && (
         <Button
@@ -174,6 +144,62 @@ export function ClothFields({ cloth, planned, show, priced }: Props) {
     </div>
   )
 }
+
+interface SoldProps {
+  id: string
+  sold: 'roll' | 'article' | 'made'
+  /** The first item of the job that makes cloth. */
+  maker: string | undefined
+  edit: (changed: Partial<Cloth>, step?: string) => void
+}
+
+// Drawn again only when it is chosen otherwise: keys go to the fields beside it.
+const Sold = memo(function Sold({ id, sold, maker, edit }: SoldProps) {
+  const unit = useUnit()
+  return (
+    <Segmented
+      tabIndex={-1}
+      aria-label="Sold"
+      name={`sold-${id}`}
+      value={sold}
+      options={[
+        { value: 'roll', label: 'off the roll' },
+        { value: 'article', label: 'ready-made' },
+        ...(sold === 'made' || maker !== undefined ? [{ value: 'made', label: 'made here' }] : []),
+      ]}
+      onChange={(chosen) =>
+        edit({
+          articleLength: chosen === 'article' ? { typed: '', unit } : null,
+          madeBy: chosen === 'made' ? (maker ?? null) : null,
+        })
+      }
+    />
+  )
+})
+
+const Direction = memo(function Direction({
+  id,
+  oneWay,
+  edit,
+}: {
+  id: string
+  oneWay: boolean
+  edit: SoldProps['edit']
+}) {
+  return (
+    <Segmented
+      tabIndex={-1}
+      aria-label="Direction"
+      name={`way-${id}`}
+      value={oneWay ? 'one' : 'both'}
+      options={[
+        { value: 'both', label: <Pictured picture={<WayPicture oneWay={false} />} word="lies both ways" /> },
+        { value: 'one', label: <Pictured picture={<WayPicture oneWay />} word="one way up" /> },
+      ]}
+      onChange={(way) => edit({ oneWay: way === 'one' })}
+    />
+  )
+})
 
 /** What is wrong with a cloth beyond the fields that are asked here. */
 export function OtherProblems({ planned, asked }: { planned: ClothPlan | undefined; asked: string[] }) {

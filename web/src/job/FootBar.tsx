@@ -51,7 +51,8 @@ export const FootBar = memo(function FootBar() {
                       {cloth.bought.text} <span className={s.name}>{cloth.name}</span>
                     </span>
                   ))}
-              {totals.cloths.length > named && ` and ${totals.cloths.length - named} more cloths`}
+              {totals.cloths.length > named &&
+                ` and ${totals.cloths.length - named} more ${totals.cloths.length === named + 1 ? 'cloth' : 'cloths'}`}
               {totals.articles > 0 && `${totals.cloths.length > 0 ? ' and ' : ''}${totals.articles} ready-made`}
             </b>
             {totals.change !== null && (

@@ -17,7 +17,8 @@ public sealed class OttomanBoxed : Ottoman
     public override string Name => "Boxed";
 
     /// <inheritdoc/>
-    public override string Suits => "For a sharp-edged ottoman: a top and four sides, cord round the top edge.";
+    public override string Suits =>
+        "For a sharp-edged ottoman, stool or footstool: a top and four sides, cord round the top edge.";
 
     /// <inheritdoc/>
     public override IReadOnlyList<Choice> Choices { get; } =

@@ -64,7 +64,7 @@ public sealed class OttomanCap : Ottoman
 
     /// <inheritdoc/>
     public override string Suits =>
-        "For a domed or soft-edged ottoman: the cap wraps over the edge, the seam and its cord lie below it on the frame.";
+        "For a domed or soft-edged ottoman, stool or footstool: the cap wraps over the edge, the seam and its cord lie below it on the frame.";
 
     /// <inheritdoc/>
     public override IReadOnlyList<Choice> Choices { get; } =

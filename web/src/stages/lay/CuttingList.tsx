@@ -39,6 +39,12 @@ export const CuttingList = memo(function CuttingList({ lay, items, cloth, name, 
             ` Folded double, right sides together, as far as ${lay.foldedTo.text}: what lies above the fold is cut with what lies below it.`}
         </caption>
         <thead>
+          {/* On paper it stands at the head of every page that the list runs over. */}
+          <tr className={s.onPaper}>
+            <th colSpan={7}>
+              {name}, {wrongSideUp ? 'wrong' : 'right'} side up
+            </th>
+          </tr>
           <tr>
             <th>Cut</th>
             <th>Order</th>

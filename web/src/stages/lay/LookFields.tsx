@@ -1,6 +1,7 @@
 import { Button, Upload } from 'antd'
 import { useState } from 'react'
-import { answer, api, newId, Refused, type Cloth } from '../../api/client'
+import { Refused, type Cloth } from '../../api/client'
+import { sendPhoto } from '../../api/sendPhoto'
 import type { ClothGroup } from '../../job/ClothEntry'
 import { useScene } from '../../job/scene'
 import { ClothPhoto } from './ClothPhoto'
@@ -20,16 +21,8 @@ export function LookFields({ cloth, planned, edit }: ClothGroup) {
     `/api/cloth-tile?tone=${cloth.tone.slice(1)}&second=${second.slice(1)}&print=${print}&across=5000&along=5000&motifAcross=2500&motifAlong=2500`
   const add = async (file: File) => {
     setProblem('')
-    const photo = newId()
     try {
-      await answer(
-        api.PUT('/api/jobs/{id}/photos/{photo}', {
-          params: { path: { id: job, photo }, query: { item: cloth.id } },
-          body: file as unknown as string,
-          bodySerializer: (body) => body,
-          headers: { 'Content-Type': file.type },
-        }),
-      )
+      const photo = await sendPhoto(job, cloth.id, file)
       const { width, height } = await createImageBitmap(file)
       const [left, top, right, bottom] = [width / 10, height / 10, width * 0.9, height * 0.9].map(Math.round) as [
         number,

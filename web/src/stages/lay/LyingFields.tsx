@@ -3,8 +3,7 @@ import type { Cloth } from '../../api/client'
 import { Behaves } from '../../job/Behaves'
 import { ClothEntry, type ClothGroup } from '../../job/ClothEntry'
 import { useUnit } from '../../job/scene'
-import { SpreadPicture } from './pictures'
-import { Pictured } from './RepeatFields'
+import { Pictured, SpreadPicture } from '../../parts/ClothPictures'
 
 const spreads = { single: 'one layer', folded: 'folded double', torn: 'torn across' } as const
 const shrinks = { shrinksAcross: 'Shrinks across', shrinksAlong: 'Shrinks along' } as const

@@ -1,8 +1,7 @@
 import { Segmented } from 'antd'
 import { ClothEntry, type ClothGroup } from '../../job/ClothEntry'
 import { useWord } from '../../parts/useWord'
-import { RepeatPicture } from './pictures'
-import s from './lay.module.css'
+import { Pictured, RepeatPicture } from '../../parts/ClothPictures'
 
 const repeat = { repeatAlong: 'Repeat, along', repeatAcross: 'Repeat, across' } as const
 const motif = { motifAcross: 'Motif, across', motifAlong: 'Motif, along', skew: 'Off square by' } as const
@@ -50,10 +49,3 @@ export function RepeatFields({ cloth, planned, edit }: ClothGroup) {
     </>
   )
 }
-
-/** A word with its picture. */
-export const Pictured = ({ picture, word }: { picture: React.ReactNode; word: string }) => (
-  <span className={s.pictured}>
-    {picture} {word}
-  </span>
-)

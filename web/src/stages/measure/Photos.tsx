@@ -1,7 +1,8 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { Button, Input, Upload } from 'antd'
 import { memo, useState } from 'react'
-import { answer, api, newId, Refused, type Photo } from '../../api/client'
+import { answer, api, Refused, type Photo } from '../../api/client'
+import { sendPhoto } from '../../api/sendPhoto'
 import { useScene } from '../../job/scene'
 import s from './measure.module.css'
 
@@ -17,7 +18,7 @@ export const Photos = memo(function Photos() {
   })
   if (item === undefined) return null
   // Every change is told when it did not reach the workroom.
-  const send = async (call: () => Promise<void>) => {
+  const send = async (call: () => Promise<unknown>) => {
     setProblem('')
     let sent = true
     try {
@@ -31,17 +32,7 @@ export const Photos = memo(function Photos() {
     await queries.invalidateQueries({ queryKey: ['photos', id] })
     return sent
   }
-  const add = (file: File) =>
-    send(async () => {
-      await answer(
-        api.PUT('/api/jobs/{id}/photos/{photo}', {
-          params: { path: { id, photo: newId() }, query: { item } },
-          body: file as unknown as string,
-          bodySerializer: (body) => body,
-          headers: { 'Content-Type': file.type },
-        }),
-      )
-    })
+  const add = (file: File) => send(() => sendPhoto(id, item, file))
   // Only what was changed is sent: the rest may be otherwise by now.
   const change = (photo: Photo, change: { caption: string } | { away: boolean }) =>
     send(async () => {

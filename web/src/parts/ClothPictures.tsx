@@ -1,4 +1,5 @@
-import s from './lay.module.css'
+import type { ReactNode } from 'react'
+import s from './ClothPictures.module.css'
 
 const motif = (x: number, y: number) => <path key={`${x} ${y}`} d={`M${x} ${y + 3}v-6m-2 2l2 -2l2 2`} />
 
@@ -26,4 +27,11 @@ export const SpreadPicture = ({ spread }: { spread: 'single' | 'folded' | 'torn'
     {spread === 'folded' && <path d="M4 20h26q4 0 4 -3.500t-4 -3.500h-24M4 20l-2 5h28M6 13l-2 7" />}
     {spread === 'torn' && <path d="M2 5h13l-2 5l3 4l-3 5l2 6h-13zM34 5h-14l-2 5l3 4l-3 5l2 6h14z" />}
   </svg>
+)
+
+/** A word with its picture. */
+export const Pictured = ({ picture, word }: { picture: ReactNode; word: string }) => (
+  <span className={s.pictured}>
+    {picture} {word}
+  </span>
 )
