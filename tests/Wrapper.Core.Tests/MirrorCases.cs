@@ -95,4 +95,27 @@ public sealed class MirrorCases
         Assert.Equal(("front", "right"), (mirrored.Choices["side1"].Typed, mirrored.Choices["side2"].Typed));
         Assert.Equal(("4", "5"), (mirrored.Choices["leftOver"].Typed, mirrored.Choices["rightOver"].Typed));
     }
+
+    // A rectangle is its own mirror image, though the make-up knows hands; what is wider along its left is so along its
+    // right. Of a pair both hands are there already.
+    [Theory]
+    [InlineData("rectangle", "right", "right", "panel/right")]
+    [InlineData("ell", "right", "left", "panel/right")]
+    [InlineData("ell", "left", "right", "panel/right")]
+    [InlineData("ell", "pairs", "pairs", "panel/left")]
+    public void A_hand_changes_only_where_there_is_one(string shape, string hand, string other, string edge)
+    {
+        var strip = Items.Drafting.Find("box-cushion-strip")!;
+        var item = strip.UsualItem("i", "Cushion", JobUnit.Inch);
+        Entry In(string typed) => new(typed, JobUnit.Inch);
+        item = item with
+        {
+            Choices = new Dictionary<string, Entry>(item.Choices) { ["shape"] = In(shape), ["hand"] = In(hand) },
+            Allowances = new Dictionary<string, Entry>(item.Allowances) { ["panel/left"] = In("1") },
+        };
+        var mirrored = strip.Mirrored(item);
+        Assert.Equal(other, mirrored.Choices["hand"].Typed);
+        Assert.Equal("1", mirrored.Allowances[edge].Typed);
+        Assert.Equal(item.Measures, mirrored.Measures);
+    }
 }

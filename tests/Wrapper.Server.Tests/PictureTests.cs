@@ -197,6 +197,146 @@ public sealed class PictureTests(Host host) : IClassFixture<Host>
         Assert.True(Enumerable.Range(0, gone.Width).Select(x => gone.GetPixel(x, 0)).Distinct().Count() >= 3);
     }
 
+    // As telephones keep them: the picture lies on its side, and a note in it says how to hold it. The browser shows it
+    // upright, so its corners are those of the upright picture.
+    [Fact]
+    public async Task A_photo_that_lies_on_its_side_is_held_as_the_camera_was()
+    {
+        // Upright: red above, blue below, 120 wide and 160 high. Stored a quarter turn to the left of that: red at the left.
+        using var stored = new SKBitmap(160, 120);
+        using (var canvas = new SKCanvas(stored))
+        {
+            canvas.Clear(SKColors.Blue);
+            using var red = new SKPaint { Color = SKColors.Red };
+            canvas.DrawRect(0, 0, 80, 120, red);
+        }
+        using var plain = stored.Encode(SKEncodedImageFormat.Jpeg, 100);
+        // The note: one entry, orientation 6, "row 0 is the right side, column 0 the top".
+        byte[] note =
+        [
+            0xFF,
+            0xE1,
+            0,
+            34,
+            .. "Exif"u8,
+            0,
+            0,
+            .. "MM"u8,
+            0,
+            42,
+            0,
+            0,
+            0,
+            8,
+            0,
+            1,
+            0x01,
+            0x12,
+            0,
+            3,
+            0,
+            0,
+            0,
+            1,
+            0,
+            6,
+            0,
+            0,
+            0,
+            0,
+            0,
+            0,
+        ];
+        var bytes = plain.ToArray();
+        using var content = new ByteArrayContent([.. bytes[..2], .. note, .. bytes[2..]]);
+        using var kept = await host.Client.PutAsync(
+            new Uri("/api/jobs/demo-window-bench/photos/held-photo?item=ticking", UriKind.Relative),
+            content
+        );
+        Assert.Equal(HttpStatusCode.OK, kept.StatusCode);
+        using var tile = await Picture(
+            "/api/cloth-tile?tone=204060&across=12000&along=16000&photo=held-photo&corners=0-0-120-0-120-160-0-160"
+        );
+        foreach (var (v, red) in new[] { (0.1, true), (0.4, true), (0.6, false), (0.9, false) })
+        foreach (var u in new[] { 0.1, 0.9 })
+        {
+            var seen = tile.GetPixel((int)(u * tile.Width), (int)(v * tile.Height));
+            Assert.True(red ? seen.Red > 200 && seen.Blue < 60 : seen.Blue > 200 && seen.Red < 60, $"{u}, {v}: {seen}");
+        }
+    }
+
+    // Six thousand pixels square are 144 MB once they are read: such a PNG is not.
+    [Fact]
+    public async Task A_picture_that_would_take_the_servers_memory_is_not_read()
+    {
+        using var huge = new SKBitmap(new SKImageInfo(6000, 6000, SKColorType.Gray8));
+        using var png = huge.Encode(SKEncodedImageFormat.Png, 1);
+        using var content = new ByteArrayContent(png.ToArray());
+        using var kept = await host.Client.PutAsync(
+            new Uri("/api/jobs/demo-window-bench/photos/huge-photo?item=ticking", UriKind.Relative),
+            content
+        );
+        Assert.Equal(HttpStatusCode.OK, kept.StatusCode);
+        using var tile = await Picture(
+            "/api/cloth-tile?tone=204060&print=stripe&across=8000&along=8000&photo=huge-photo&corners=0-0-6000-0-6000-6000-0-6000"
+        );
+        Assert.True(Enumerable.Range(0, tile.Width).Select(x => tile.GetPixel(x, 0)).Distinct().Count() >= 3);
+    }
+
+    // What takes the tile to the piece and what takes it to the lay differ by how the piece was laid: so the one, undone,
+    // and the other bring the piece as it is drawn into its box on the cloth, whichever way it was turned.
+    [Theory]
+    [InlineData("demo-lodge-seats")]
+    [InlineData("demo-window-bench")]
+    [InlineData("demo-marigold")]
+    public async Task The_print_on_a_piece_is_the_print_where_it_lies(string id)
+    {
+        var job = await Job(host, id);
+        var (_, plan) = await host.Post("/api/plan?lay=instant", job.DeepClone());
+        var pieces = plan["items"]!
+            .AsArray()
+            .SelectMany(item =>
+                item!["draft"]!["pattern"]!["pieces"]!
+                    .AsArray()
+                    .Select(piece => (Id: $"{item["id"]}/{piece!["key"]}/1", Box: piece["box"]!))
+            )
+            .ToDictionary(each => each.Id, each => each.Box);
+        var turns = new HashSet<int>();
+        foreach (var cloth in plan["cloths"]!.AsArray())
+        foreach (var placed in cloth!["lay"]!["placed"]!.AsArray())
+        {
+            if (!pieces.TryGetValue((string)placed!["id"]!, out var box))
+                continue;
+            turns.Add((int)placed["turns"]!);
+            var onto = Matrix((string)placed["tile"]!).Invert().PostConcat(Matrix((string)cloth["lay"]!["tile"]!));
+            var seen = onto.MapRect(Rect(box));
+            var lies = Rect(placed["box"]!);
+            foreach (
+                var (one, other) in new[]
+                {
+                    (seen.Left, lies.Left),
+                    (seen.Top, lies.Top),
+                    (seen.Right, lies.Right),
+                    (seen.Bottom, lies.Bottom),
+                }
+            )
+                Assert.Equal(other, one, 4f);
+        }
+        Assert.NotEmpty(turns);
+    }
+
+    private static SKMatrix Matrix(string text)
+    {
+        var n = text["matrix(".Length..^1]
+            .Split(' ')
+            .Select(part => float.Parse(part, System.Globalization.CultureInfo.InvariantCulture))
+            .ToArray();
+        return new SKMatrix(n[0], n[2], n[4], n[1], n[3], n[5], 0, 0, 1);
+    }
+
+    private static SKRect Rect(JsonNode box) =>
+        SKRect.Create((float)box["x"]!, (float)box["y"]!, (float)box["width"]!, (float)box["height"]!);
+
     // Of a herringbone the second column slants the other way: what is seen at the left is seen mirrored at the right.
     [Fact]
     public async Task A_herringbone_is_its_own_mirror_image()

@@ -203,6 +203,30 @@ public sealed class JobStoreTests : IDisposable
         Assert.Equal("Stools", Name());
     }
 
+    // "It stays, and can be brought back" was what a maker was told: so it does, for longer than thirty days.
+    [Fact]
+    public void What_was_taken_away_before_jobs_were_deleted_for_good_is_put_away()
+    {
+        store.Create("j", Say("Stools", "c1"));
+        store.Create("k", Say("Bench", "c2"));
+        using (var connection = database.Connect())
+        {
+            using var command = connection.CreateCommand();
+            command.CommandText = """
+                UPDATE jobs SET deleted_at = '2025-01-01T00:00:00.0000000+00:00' WHERE id = 'j';
+                DROP TABLE found; DROP INDEX jobs_found; DROP INDEX jobs_name; DROP INDEX jobs_customer;
+                ALTER TABLE jobs DROP COLUMN found; ALTER TABLE jobs DROP COLUMN put_away_at; ALTER TABLE jobs ADD COLUMN search TEXT;
+                DELETE FROM SchemaVersions WHERE ScriptName LIKE '%0006_finding.sql'
+                """;
+            command.ExecuteNonQuery();
+        }
+        var list = new JobList(Database.Open(folder), TimeProvider.System);
+        Assert.Equal(0, list.Clear());
+        Assert.Equal("j", Assert.Single(list.Of(kept: Kept.Away)).Id);
+        Assert.Equal("k", Assert.Single(list.Of()).Id);
+        Assert.Equal("Stools", Name());
+    }
+
     [Fact]
     public void Found_lays_outlive_the_program_and_the_oldest_make_room()
     {

@@ -1,6 +1,7 @@
 using System.Text.RegularExpressions;
 using Wrapper.Core.Geometry;
 using Wrapper.Core.Jobs;
+using Wrapper.Core.Lengths;
 
 namespace Wrapper.Core.Declaring;
 
@@ -16,14 +17,19 @@ internal static partial class Mirror
         var allowances = item.Allowances.ToDictionary(pair => Swapped(pair.Key), pair => pair.Value);
         if (makeUp.Choices.FirstOrDefault(choice => choice.IsHand) is { } hand)
         {
+            var unit = item.Choices.Values.FirstOrDefault()?.Unit ?? JobUnit.Inch;
+            // An outline that is alike from both sides has no hand, but may have allowances of its own.
+            if (!new Reading(makeUp, item, unit).Asked.Contains($"choices.{hand.Key}"))
+                return item with { Allowances = allowances };
             // What comes in pairs is of both hands.
-            if (item.Choices.TryGetValue(hand.Key, out var now) && Answer(hand, now) is var turned && turned != now)
-                return item with
+            var now = item.Choices[hand.Key];
+            return Answer(hand, now) is var turned && turned == now
+                ? item
+                : item with
                 {
                     Choices = new Dictionary<string, Entry>(item.Choices) { [hand.Key] = turned },
                     Allowances = allowances,
                 };
-            return item;
         }
         var keys = makeUp.Choices.Select(choice => choice.Key).ToHashSet();
         return item with

@@ -32,8 +32,6 @@ public sealed record Term(string Key, IReadOnlyList<IReadOnlyList<string>> Forms
         Of("cot", ["cot", "cots"], ["crib", "cribs"]),
     ];
 
-    private static Term Of(params string[][] forms) => new(forms[0][0], forms);
-
     private static Term Of(string key, params string[][] forms) => new(key, forms);
 }
 

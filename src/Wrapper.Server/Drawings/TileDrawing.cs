@@ -61,10 +61,10 @@ internal sealed class TileDrawing(PhotoStore photos)
         if (tile.Straightened is not { } straight || photos.Picture(tile.Photo) is not { } kept)
             return false;
         using (kept)
-        using (var photo = SKBitmap.Decode(kept.Bytes))
         {
-            if (photo is null)
+            if (UprightPhoto.Read(kept.Bytes, Most * 4) is not { } upright)
                 return false;
+            using var photo = upright.Image;
             var rows = straight.Rows.Select(number => (float)number).ToArray();
             var toPhoto = new SKMatrix(
                 rows[0] / width,
@@ -79,10 +79,13 @@ internal sealed class TileDrawing(PhotoStore photos)
             );
             if (!toPhoto.TryInvert(out var toTile))
                 return false;
-            using var image = SKImage.FromBitmap(photo);
             canvas.Save();
             canvas.SetMatrix(toTile);
-            canvas.DrawImage(image, 0, 0, new SKSamplingOptions(SKFilterMode.Linear, SKMipmapMode.Linear));
+            canvas.DrawImage(
+                photo,
+                new SKRect(0, 0, upright.Width, upright.Height),
+                new SKSamplingOptions(SKFilterMode.Linear, SKMipmapMode.Linear)
+            );
             canvas.Restore();
             return true;
         }

@@ -3,7 +3,8 @@ using Wrapper.Store;
 namespace Wrapper.Server.Hosting;
 
 /// <summary>
-/// What is done to the store by itself, beside everything else: a copy each day, what jobs are found by, jobs that were deleted long ago, old revisions thinned, and once a day
+/// What is done to the store by itself, beside everything else: a copy each day, what jobs are found by, jobs that were
+/// deleted long ago, old revisions thinned, and once a day
 /// the whole file read for damage. What somebody
 /// should know of it stands in <see cref="Notes"/>.
 /// </summary>

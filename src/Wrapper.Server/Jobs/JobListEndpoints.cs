@@ -113,13 +113,13 @@ internal static class JobListEndpoints
                     IOptions<JsonOptions> json,
                     Drafting drafting,
                     LayCache kept,
-                    LayQueue queue,
+                    PictureQueue queue,
                     HttpContext context
                 ) =>
                 {
                     if (store.Find(id) is not { } stored)
                         return JobEndpoints.NoJob(id, list);
-                    // The same revision has come as far.
+                    // Whoever edits goes before the list. The same revision has come as far.
                     if (at == stored.Revision)
                         context.Response.Headers.CacheControl = "private, max-age=31536000, immutable";
                     var job = JobView.Of(stored, json.Value.SerializerOptions).Document;

@@ -100,12 +100,13 @@ public sealed record ClothView(
 /// <summary>
 /// The look of a cloth: where the picture of one repeat of it is to be had, how far that reaches across and along, and
 /// where up the roll the first one begins, in hundredths of a millimetre; whether that is the usual size of such a cloth
-/// because its own is not known, and whether it has a pile, which shines.
+/// because its own is not known, the colour of what it shows, and whether it has a pile, which shines.
 /// </summary>
 public sealed record LookView(
     string Tile,
     ClothPrint Print,
     bool UsualSize,
+    string Second,
     long Across,
     long Along,
     long From,
@@ -113,7 +114,7 @@ public sealed record LookView(
 )
 {
     internal static LookView Of(ClothLook look, ClothTile tile, bool pile) =>
-        new(tile.Url, look.Print, look.IsUsualSize, tile.Across, tile.Along, tile.From, pile);
+        new(tile.Url, look.Print, look.IsUsualSize, tile.Second, tile.Across, tile.Along, tile.From, pile);
 }
 
 /// <summary>

@@ -4,6 +4,8 @@ CREATE VIRTUAL TABLE found USING fts5 (words, tokenize = 'trigram');
 ALTER TABLE jobs ADD COLUMN found INTEGER;
 -- put_away_at: when the job was put away; it is not in the list, and nothing of it goes.
 ALTER TABLE jobs ADD COLUMN put_away_at TEXT;
+-- What was taken away before was promised to stay: it is put away, and does not go after thirty days.
+UPDATE jobs SET put_away_at = deleted_at, deleted_at = NULL WHERE deleted_at IS NOT NULL;
 ALTER TABLE jobs DROP COLUMN search;
 CREATE UNIQUE INDEX jobs_found ON jobs (found);
 CREATE INDEX jobs_name ON jobs (name COLLATE NOCASE, id);

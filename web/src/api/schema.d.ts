@@ -1272,12 +1272,13 @@ export interface components {
         /**
          * @description The look of a cloth: where the picture of one repeat of it is to be had, how far that reaches across and along, and
          *     where up the roll the first one begins, in hundredths of a millimetre; whether that is the usual size of such a cloth
-         *     because its own is not known, and whether it has a pile, which shines.
+         *     because its own is not known, the colour of what it shows, and whether it has a pile, which shines.
          */
         LookView: {
             tile: string;
             print: components["schemas"]["ClothPrint"];
             usualSize: boolean;
+            second: string;
             /** Format: int64 */
             across: number;
             /** Format: int64 */

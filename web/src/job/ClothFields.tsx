@@ -10,7 +10,6 @@ import { useEdit, useScene, useUnit } from './scene'
 
 const names = {
   width: 'Width, edge to edge',
-  selvedge: '',
   step: 'The shop cuts in',
   margin: 'Safety margin',
 }
@@ -18,7 +17,7 @@ const names = {
 interface Props {
   cloth: Cloth
   planned: ClothPlan | undefined
-  show: (keyof typeof names)[]
+  show: ('selvedge' | keyof typeof names)[]
   priced?: boolean
 }
 

@@ -1,7 +1,7 @@
 import { Button } from 'antd'
 import { clsx } from 'clsx'
 import { useState } from 'react'
-import { answer, api, newId, type Item } from '../api/client'
+import { answer, api, newId, Refused, type Item } from '../api/client'
 import { nextName } from './nextName'
 import { useEdit, useScene, useSceneStore } from './scene'
 import s from './ItemRail.module.css'
@@ -15,6 +15,7 @@ export function ItemActs() {
   const count = useScene(({ job }) => job.document.items.length)
   const edit = useEdit()
   const [open, setOpen] = useState(false)
+  const [failed, setFailed] = useState('')
   if (id === undefined) return null
   const add = (item: Item, how: string) => {
     const { job, takeInHand } = store.get()
@@ -34,9 +35,15 @@ export function ItemActs() {
   const mirrored = async () => {
     const { item } = store.get()
     if (!item) return
-    const mirrored = await answer(api.POST('/api/items/mirror', { body: item }))
-    const alike = JSON.stringify(mirrored.choices) === JSON.stringify(item.choices)
-    add(mirrored, alike ? 'the same again; its left and right are alike.' : 'its mirror image.')
+    try {
+      const mirrored = await answer(api.POST('/api/items/mirror', { body: item }))
+      const entered = ({ measures, choices, allowances }: Item) => JSON.stringify([measures, choices, allowances])
+      const alike = entered(mirrored) === entered(item)
+      setFailed('')
+      add(mirrored, alike ? 'the same again; its left and right are alike.' : 'its mirror image.')
+    } catch (error) {
+      setFailed(error instanceof Refused ? error.message : 'The server does not answer. Nothing was added.')
+    }
   }
   const move = (by: 1 | -1) => {
     const { job } = store.get()
@@ -83,6 +90,11 @@ export function ItemActs() {
           Take off
         </Button>
       </div>
+      {failed && (
+        <p className="problem" role="alert">
+          {failed}
+        </p>
+      )}
     </>
   )
 }

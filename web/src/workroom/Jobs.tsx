@@ -53,14 +53,15 @@ export function Jobs() {
             body: { id: newId(), changeId: newId(), name: `${job.name}, again` },
           }),
       }[what]
-      const { response } = await call()
-      if (!response.ok) throw new Error()
+      const { response, error } = await call()
+      const refused = (error ?? {}) as { detail?: string }
+      if (!response.ok) throw new Refused(response.status, refused.detail ?? noAnswer, [], undefined)
       setTold({
         text: `${job.name} ${done[what]}.`,
         ...((what === 'put-away' || what === 'delete') && { back: job }),
       })
-    } catch {
-      setTold({ text: `${noAnswer} Nothing was changed.` })
+    } catch (error) {
+      setTold({ text: `${error instanceof Refused ? error.message : noAnswer} Nothing was changed.` })
     }
     await queries.invalidateQueries({ queryKey: ['jobs'] })
   }

@@ -8,7 +8,6 @@ import { ClothPhoto } from './ClothPhoto'
 import s from './lay.module.css'
 
 const prints = ['plain', 'stripe', 'check', 'herringbone', 'spots', 'sprig'] as const
-const pale = '#fffaf0'
 
 /** What the cloth shows, drawn in its colours or as a photo of itself. */
 export function LookFields({ cloth, planned, edit }: ClothGroup) {
@@ -16,14 +15,14 @@ export function LookFields({ cloth, planned, edit }: ClothGroup) {
   const [straightening, setStraightening] = useState(false)
   const [problem, setProblem] = useState('')
   const look = planned?.look
-  const second = cloth.second || pale
+  const second = cloth.second || (look?.second ?? cloth.tone)
   const tile = (print: Cloth['print']) =>
     `/api/cloth-tile?tone=${cloth.tone.slice(1)}&second=${second.slice(1)}&print=${print}&across=5000&along=5000&motifAcross=2500&motifAlong=2500`
   const add = async (file: File) => {
     setProblem('')
     try {
-      const photo = await sendPhoto(job, cloth.id, file)
       const { width, height } = await createImageBitmap(file)
+      const photo = await sendPhoto(job, cloth.id, file)
       const [left, top, right, bottom] = [width / 10, height / 10, width * 0.9, height * 0.9].map(Math.round) as [
         number,
         number,
@@ -45,7 +44,9 @@ export function LookFields({ cloth, planned, edit }: ClothGroup) {
       setProblem(
         error instanceof Refused
           ? error.message
-          : 'The picture did not reach the workroom. Nothing was changed: try again.',
+          : error instanceof DOMException
+            ? 'This is no picture that can be read here: take a JPEG, PNG or WebP.'
+            : 'The picture did not reach the workroom. Nothing was changed: try again.',
       )
     }
   }

@@ -41,7 +41,7 @@ export function CutList({ pieces, laid, source }: Props) {
                 {piece.settingOut.expected && ', rough'}
               </small>
             </span>
-            <b>{sizes.map((size) => size.length.text.replace(/ (in|cm)$/, '')).join(' x ')}</b>
+            <b>{sizes.map((size) => size.length.text).join(' x ')}</b>
             <b>
               × {on?.placed.length ?? piece.quantity}
               {done > 0 && !all && <small>{done} cut</small>}
