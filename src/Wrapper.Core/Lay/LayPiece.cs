@@ -24,6 +24,9 @@ public sealed record LayPiece(
     /// </summary>
     public Point? Origin { get; init; }
 
+    /// <summary>Whether its cut outline is the mirror image of the piece as it is drawn.</summary>
+    public bool IsTurnedOver { get; init; }
+
     /// <summary>Whether that point lies on the motif's centre instead of the repeat's beginning.</summary>
     public bool OnMotif { get; init; }
 

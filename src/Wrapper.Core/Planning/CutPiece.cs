@@ -28,7 +28,10 @@ internal sealed record CutPiece(LayPiece Lay, ItemPlan Item, Piece Piece, int In
                 turned ? mirrored : piece.Cut,
                 piece.Grain,
                 piece.Role
-            ),
+            )
+            {
+                IsTurnedOver = turned,
+            },
             item,
             piece,
             instance,

@@ -1,6 +1,7 @@
 using System.Globalization;
 using System.Text;
 using Wrapper.Core.Geometry;
+using Wrapper.Core.Lay;
 using Wrapper.Core.Lengths;
 
 namespace Wrapper.Server.Drawings;
@@ -58,20 +59,20 @@ internal static class Drawing
             : string.Create(CultureInfo.InvariantCulture, $"matrix(0 1 -1 0 {until} 0)");
 
     /// <summary>
-    /// The same as it lies on a piece that is drawn upright and laid with <paramref name="turns"/> at
-    /// (<paramref name="x"/>, <paramref name="y"/>): what <see cref="OnCloth"/> does to the piece, undone.
+    /// The same as it lies on a piece that is drawn upright, and not turned over, and was laid at <paramref name="at"/>:
+    /// what <see cref="OnCloth"/> does to the piece, undone.
     /// </summary>
-    public static string TileOnPiece(Outline outline, int turns, Length x, Length y, long until)
+    public static string TileOnPiece(LayPiece piece, Placement at, long until)
     {
-        var bounds = outline.Bounds();
+        var bounds = piece.Cut.Bounds();
         var (left, bottom, right, top) = (
             Hundredths(bounds.Left),
             Hundredths(bounds.Bottom),
             Hundredths(bounds.Right),
             Hundredths(bounds.Top)
         );
-        var (across, along) = (Hundredths(x), Hundredths(y));
-        return turns switch
+        var (across, along) = (Hundredths(at.X), Hundredths(at.Y));
+        return at.Turns switch
         {
             1 => Matrix(0, 1, -1, 0, until - along + left, -across - top),
             2 => Matrix(-1, 0, 0, -1, right + across, until - along - top),
@@ -79,8 +80,12 @@ internal static class Drawing
             _ => Matrix(1, 0, 0, 1, left - across, along - until - bottom),
         };
 
-        static string Matrix(int a, int b, int c, int d, long e, long f) =>
-            string.Create(CultureInfo.InvariantCulture, $"matrix({a} {b} {c} {d} {e} {f})");
+        // Of a piece that was turned over what lay to the right lies to the left on its drawing.
+        string Matrix(int a, int b, int c, int d, long e, long f)
+        {
+            var over = piece.IsTurnedOver ? -1 : 1;
+            return string.Create(CultureInfo.InvariantCulture, $"matrix({over * a} {b} {over * c} {d} {over * e} {f})");
+        }
     }
 
     private static string Path(Outline outline, Func<Point, (long X, long Y)> place)

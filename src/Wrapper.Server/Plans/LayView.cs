@@ -297,7 +297,7 @@ public sealed record PlacedView(
             new JobCut(piece.Id, piece.Across(0).Ticks, piece.Along(0).Ticks),
             plan.Reading.Cloth.Cut.Any(cut => cut.Piece == at.Id),
             cutLast,
-            Drawing.TileOnPiece(piece.Cut, at.Turns, at.X, at.Y, tileEnd)
+            Drawing.TileOnPiece(piece, at, tileEnd)
         );
 
         LengthView Mark(Length length) => LengthView.Finished(length, unit);
