@@ -145,7 +145,8 @@ public class PlanningTests
             string.Join(
                 ", ",
                 Progress
-                    .Of(Plan.Of(job, Items.Drafting, lay))
+                    .Of(Plan.Of(job, Items.Drafting, lay), job)
+                    .TakeWhile(stage => stage.Stage != Stage.Make)
                     .Select(stage => $"{stage.State} {stage.InDoubt + stage.Left}")
             );
         Assert.Equal("Empty 0, Empty 0, Empty 0, Empty 0, Empty 0", Said(Job(), lay: true));

@@ -31,6 +31,9 @@ public abstract class MakeUp
     /// <summary>Whether what it makes is no cover but a cloth, from which others of the job can be cut.</summary>
     public virtual bool MakesCloth => false;
 
+    /// <summary>How far a finished size of it may be off: how exact such a cover must be (craft §2).</summary>
+    public virtual Length Tolerance => Length.Inches(0, 1, 4);
+
     /// <summary>What is measured, in walking order.</summary>
     public abstract IReadOnlyList<Measure> Measures { get; }
 

@@ -33,6 +33,11 @@ public sealed record Item(
     public IReadOnlyDictionary<string, MotifPlace> Motifs { get; init; } = new Dictionary<string, MotifPlace>();
 
     /// <summary>
+    /// Its making steps in the maker's own order, with steps of the maker's own between them; empty for the usual way.
+    /// </summary>
+    public IReadOnlyList<WayStep> Way { get; init; } = [];
+
+    /// <summary>
     /// Whether the print runs on over its covers, side by side, and over the items beside it that lie in line too.
     /// </summary>
     public bool InLine { get; init; }
@@ -40,3 +45,13 @@ public sealed record Item(
 
 /// <summary>Something that comes off the furniture, and whether it is back on.</summary>
 public sealed record PartOff(string Id, string Name, bool IsBack);
+
+/// <summary>
+/// A step in the maker's own order: <paramref name="Id"/> is the key of one of the make-up's steps, or of one of the
+/// maker's own, which says <paramref name="Text"/>.
+/// </summary>
+public sealed record WayStep(string Id, string Text)
+{
+    /// <summary>What the maker notes at it every time.</summary>
+    public string Note { get; init; } = "";
+}

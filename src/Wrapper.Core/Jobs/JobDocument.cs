@@ -22,6 +22,12 @@ public sealed record JobDocument(
     /// <summary>Items that were taken off, with everything entered for them; they can be brought back.</summary>
     public IReadOnlyList<Item> Removed { get; init; } = [];
 
+    /// <summary>How it is being made.</summary>
+    public MakingLog Making { get; init; } = new();
+
+    /// <summary>What goes out with it.</summary>
+    public HandOverLog HandOver { get; init; } = new();
+
     /// <summary>
     /// The same document with an id for every remnant, price and flaw that has none. Equal documents get equal ids, so
     /// that two readers of one revision call

@@ -26,4 +26,12 @@ public enum Stage
     /// <summary>What is bought.</summary>
     [JsonStringEnumMemberName("buy")]
     Buy,
+
+    /// <summary>The making, step by step.</summary>
+    [JsonStringEnumMemberName("make")]
+    Make,
+
+    /// <summary>What goes out with the covers, and what is kept of them.</summary>
+    [JsonStringEnumMemberName("hand-over")]
+    HandOver,
 }

@@ -14,16 +14,17 @@ public sealed record Work(string Name, decimal Minutes, Length Along, string Alo
 /// </summary>
 public static class Minutes
 {
-    private const decimal CutAMetre = 2,
-        LayAPiece = 2,
-        AMark = 0.25m,
-        SeamToMatch = 1,
+    internal const decimal SeamToMatch = 1,
         ZipToSet = 8,
         PressAMetre = 2,
         TryOn = 8,
-        // Pinned on the furniture, hollows opened, the line marked, taken off and trimmed (craft §6.2).
-        PinAPiece = 48,
         Fill = 10;
+
+    private const decimal CutAMetre = 2,
+        LayAPiece = 2,
+        AMark = 0.25m,
+        // Pinned on the furniture, hollows opened, the line marked, taken off and trimmed (craft §6.2).
+        PinAPiece = 48;
 
     /// <summary>Whole minutes for one cover, cutting included.</summary>
     public static int Of(Pattern pattern) =>
@@ -71,7 +72,7 @@ public static class Minutes
         minutes < 60 ? $"{minutes} min" : $"{minutes / 60} h {minutes % 60:00} min";
 
     // Once along a line, matched and pinned; with cord its covering and both sides of it too.
-    private static decimal SewAMetre(StitchKind kind) =>
+    internal static decimal SewAMetre(StitchKind kind) =>
         kind switch
         {
             StitchKind.Corded => 13,
@@ -84,5 +85,5 @@ public static class Minutes
     private static Length Sum(IEnumerable<Length> lengths) =>
         lengths.Aggregate(Length.Zero, (sum, length) => sum + length);
 
-    private static decimal Metres(Length length) => length.Ticks / 3_840_000m;
+    internal static decimal Metres(Length length) => length.Ticks / 3_840_000m;
 }

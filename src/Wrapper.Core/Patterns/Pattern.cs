@@ -53,6 +53,12 @@ public sealed record Pattern
     /// <summary>The cloth whose colour the thread of its seams has; empty while it has none.</summary>
     public string Colour { get; init; } = "";
 
+    /// <summary>Half its depth, where a zip or a side seam lies; null for covers without a boxing.</summary>
+    public Working? MidDepth { get; init; }
+
+    /// <summary>From where to where its cord is gauged, and what that should be; null where nothing tells.</summary>
+    public (string From, Working Size)? CordGauge { get; init; }
+
     /// <summary>Whether its first piece is an end that stands upright as it is used: a bolster's.</summary>
     public bool EndFirst { get; init; }
 

@@ -3,11 +3,6 @@ using Wrapper.Core.Lengths;
 namespace Wrapper.Core.Patterns;
 
 /// <summary>
-/// A point of an edge of one piece instance, <paramref name="At"/> along the stitch line from where the edge starts.
-/// </summary>
-internal sealed record EdgePoint(string Piece, int Instance, string Edge, Length At);
-
-/// <summary>
 /// A joint of two runs on one side of a seam: the run that ends there and the one that starts, and the point of the
 /// other side that it meets.
 /// </summary>

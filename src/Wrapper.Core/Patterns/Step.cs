@@ -21,16 +21,59 @@ public enum Doing
 
     /// <summary>The inner goes in.</summary>
     Filling = 16,
+
+    /// <summary>Something is trimmed that fits or does not: never before it was tried on.</summary>
+    Trimming = 32,
 }
 
 /// <summary>One making step and the seams sewn in it.</summary>
 public sealed record Step(string Text, IReadOnlyList<string> Seams)
 {
+    private readonly StepKind? kind;
+
+    /// <summary>
+    /// What it is known by among the steps of its cover, whatever is typed or changed elsewhere: its kind and the first
+    /// seam sewn in it. Empty until the pattern is drafted.
+    /// </summary>
+    public string Key { get; init; } = "";
+
     /// <summary>What is done in it beside sewing.</summary>
     public Doing Does { get; init; }
 
+    /// <summary>What kind of work it is; read off what is done in it where it is not said.</summary>
+    public StepKind Kind
+    {
+        get =>
+            kind
+            ?? (
+                Does.HasFlag(Doing.Filling) ? StepKind.Filling
+                : Does.HasFlag(Doing.Trimming) ? StepKind.Trimming
+                : Does.HasFlag(Doing.Fitting) ? StepKind.Fitting
+                : Does.HasFlag(Doing.Cutting) ? StepKind.Cutting
+                : Does.HasFlag(Doing.Stretching) ? StepKind.Holding
+                : StepKind.Sewing
+            );
+        init => kind = value;
+    }
+
+    /// <summary>Whether its kind was said, and not read off.</summary>
+    internal bool IsKindSaid => kind is not null;
+
     /// <summary>What can do harm in this step.</summary>
     public IReadOnlyList<Remark> Cautions { get; init; } = [];
+
+    /// <summary>What is looked at or measured before the next step.</summary>
+    public IReadOnlyList<Check> Checks { get; init; } = [];
+
+    /// <summary>What of it may have to be shown to a learner.</summary>
+    public IReadOnlyList<Technique> How { get; init; } = [];
+
+    /// <summary>How the machine is set up for it; null where nothing is sewn by machine.</summary>
+    public SetUp? SetUp { get; init; }
+
+    /// <summary>A step of this kind that is neither cutting, fitting, pressing nor filling.</summary>
+    public static Step Of(StepKind kind, string text, params IReadOnlyList<string> seams) =>
+        new(text, seams) { Kind = kind };
 
     /// <summary>The step in which the pieces are cut.</summary>
     public static Step Cutting(string text) => new(text, []) { Does = Doing.Cutting };
@@ -38,6 +81,9 @@ public sealed record Step(string Text, IReadOnlyList<string> Seams)
     /// <summary>A step in which the cover is tried on, and these <paramref name="seams"/> sewn.</summary>
     public static Step Fitting(string text, params IReadOnlyList<string> seams) =>
         new(text, seams) { Does = Doing.Fitting };
+
+    /// <summary>A step in which what was tried on is trimmed.</summary>
+    public static Step Trimming(string text) => new(text, []) { Does = Doing.Trimming | Doing.Cutting };
 
     /// <summary>A step in which something is pressed, and these <paramref name="seams"/> sewn.</summary>
     public static Step Pressing(string text, params IReadOnlyList<string> seams) =>

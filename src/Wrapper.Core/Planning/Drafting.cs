@@ -77,7 +77,9 @@ public sealed class Drafting
         var pattern = Sewn(
             Behaviour.Apply(Marks.Apply(WidthJoins.Apply(Cord.Apply(makeUp.Draft(reading), reading), reading)), reading)
         );
-        pattern = Cautions.Apply(Fillings.AddTo(pattern, makeUp.Fillings(reading), unit));
+        pattern = Cautions.Apply(
+            Bench.Apply(Fillings.AddTo(pattern, makeUp.Fillings(reading), unit), reading, makeUp.Tolerance)
+        );
         if (Unsound(pattern, makeUp, reading) is { } unsound)
             return new Draft(null, null, reading, [unsound]);
         return new Draft(pattern, SeamCheck.Of(pattern, unit), reading, []);

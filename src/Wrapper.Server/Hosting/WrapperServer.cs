@@ -13,6 +13,7 @@ using Wrapper.Server.Drawings;
 using Wrapper.Server.Jobs;
 using Wrapper.Server.Lays;
 using Wrapper.Server.MakeUps;
+using Wrapper.Server.Making;
 using Wrapper.Server.Photos;
 using Wrapper.Server.Plans;
 using Wrapper.Server.Workrooms;
@@ -130,6 +131,7 @@ public static class WrapperServer
             .WithName("backUp")
             .WithSummary("Copies everything, as of now, into the folder backups beside the database.");
         PlanEndpoints.Map(api);
+        BenchEndpoints.Map(api);
         SewnEndpoints.Map(api);
         SlideEndpoints.Map(api);
         PictureEndpoints.Map(api);

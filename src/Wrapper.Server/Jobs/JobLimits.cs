@@ -10,13 +10,14 @@ namespace Wrapper.Server.Jobs;
 /// </summary>
 internal static class JobLimits
 {
+    internal const int LongestName = 200,
+        LongestEntry = 4000,
+        LongestNotes = 4000;
+
     private const int MostItems = 500,
         MostCloths = 50,
         MostRemoved = 500,
-        LongestName = 200,
-        LongestEntry = 4000,
         MostEntries = 300,
-        LongestNotes = 4000,
         MostFlaws = 60,
         MostStock = 20,
         LongestId = 64,
@@ -70,6 +71,8 @@ internal static class JobLimits
                 "used twice; every item and cloth needs its own",
                 "bench-left"
             );
+        foreach (var problem in LogLimits.Check(job))
+            yield return problem;
         foreach (var problem in job.Cloths.SelectMany(Check))
             yield return problem;
         foreach (var problem in job.Items.Concat(job.Removed).SelectMany(Check))

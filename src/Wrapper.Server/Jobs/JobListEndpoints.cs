@@ -127,7 +127,7 @@ internal static class JobListEndpoints
                         context,
                         turn =>
                             TypedResults.Ok(
-                                new ProgressView(Progress.Of(Plan.Of(job, drafting, lay: true, kept, turn.Cancel)))
+                                new ProgressView(Progress.Of(Plan.Of(job, drafting, lay: true, kept, turn.Cancel), job))
                             )
                     );
                 }

@@ -45,7 +45,7 @@ public sealed record PlanView(
             [.. plan.Cloths.Select(cloth => ClothView.Of(cloth, job, wrongSideUp, cancel))],
             TotalsView.Of(plan, job, before),
             plan.Problems,
-            Progress.Of(plan)
+            Progress.Of(plan, job)
         );
 }
 

@@ -7,6 +7,7 @@ using Wrapper.Core.Words;
 using Wrapper.Server.Drafts;
 using Wrapper.Server.Drawings;
 using Wrapper.Server.MakeUps;
+using Wrapper.Server.Making;
 using Wrapper.Server.Plans;
 
 namespace Wrapper.Server.Workrooms;
@@ -50,6 +51,13 @@ public sealed class Wording
         [typeof(SetMarkView)] = ["what", "side"],
         [typeof(SetLineView)] = ["kind"],
         [typeof(SettingOutView)] = ["working"],
+        [typeof(TurnView)] = ["text", "work"],
+        [typeof(AtBenchView)] = ["heldBy", "cautions"],
+        [typeof(SetUp)] = ["foot", "stitch"],
+        [typeof(ShownView)] = ["name", "words"],
+        [typeof(CheckView)] = ["text", "otherwise"],
+        [typeof(LitPieceView)] = ["name"],
+        [typeof(LitSeamView)] = ["name"],
     };
 
     private volatile Vocabulary vocabulary = new(new Dictionary<string, string>());
@@ -80,8 +88,9 @@ public sealed class Wording
                 property.Get = of => IsTyped(of) ? get(of) : Said(get(of));
     }
 
-    // A cloth on the list is called as its maker calls it.
-    private static bool IsTyped(object of) => of is ShoppingLine { At: Counter.Cloth };
+    // A cloth on the list is called as its maker calls it, and so are the maker's own steps.
+    private static bool IsTyped(object of) =>
+        of is ShoppingLine { At: Counter.Cloth } or TurnView { Kind: StepKind.Own };
 
     private object? Said(object? value) =>
         value switch

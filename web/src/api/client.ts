@@ -2,6 +2,7 @@ import createClient from 'openapi-fetch'
 import type { components, paths } from './schema'
 
 type Schemas = components['schemas']
+export type Bench = Schemas['BenchView']
 export type Choice = Schemas['ChoiceView']
 export type Role = Schemas['ClothRole']
 export type Cloth = Schemas['JobCloth']

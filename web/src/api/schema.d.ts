@@ -261,6 +261,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bench": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The making of a job, turn by turn: by kinds of work over all covers or cover by cover, with the turn `at`, or the next one, in full: the edges that are sewn, marks, set-up, checks, cautions. */
+        post: operations["bench"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sewn": {
         parameters: {
             query?: never;
@@ -734,8 +751,48 @@ export interface components {
             symbol: string;
             name: string;
         };
+        /**
+         * @description What stands on the bench. HeldBy says what has to be tried on and answered first, empty where
+         *     nothing has to; SetUp is null where no machine is needed, Changed what of it is
+         *     otherwise than in the turn before.
+         */
+        AtBenchView: {
+            turn: string;
+            step: string;
+            heldBy: string;
+            heldByTurn: string;
+            reckoned: string;
+            /** Format: int64 */
+            reckonedSeconds: number;
+            /** Format: int64 */
+            seconds: number;
+            began: string;
+            took: string;
+            problems: components["schemas"]["Problem"][];
+            note: string;
+            wayNote: string;
+            setUp: null | components["schemas"]["SetUp"];
+            changed: string[];
+            cautions: string[];
+            how: components["schemas"]["ShownView"][];
+            checks: components["schemas"]["CheckView"][];
+            lies: null | components["schemas"]["Lying"];
+            pieces: components["schemas"]["LitPieceView"][];
+            seams: components["schemas"]["LitSeamView"][];
+            stacks: string[];
+        };
         Backup: {
             file: string;
+        };
+        /**
+         * @description The making of a job: every turn in order, and the one that stands on the bench with all that is needed for it; null
+         *     where nothing can be made. Now is the server's clock, by which timers run.
+         */
+        BenchView: {
+            now: string;
+            order: components["schemas"]["MakingOrder"];
+            turns: components["schemas"]["TurnView"][];
+            at: null | components["schemas"]["AtBenchView"];
         };
         /** @description What the cloth on the table does not hold: how much is missing, which pieces lie beyond its end, and where that is. */
         BeyondView: {
@@ -773,6 +830,45 @@ export interface components {
             leastCut: null | string;
             cheaper: null | string;
             tight: null | string;
+        };
+        /**
+         * @description What is said of a check.
+         * @enum {unknown}
+         */
+        CheckAnswer: "open" | "holds" | "off" | "redo" | "accepted";
+        /** @description One check of one cover. */
+        CheckLog: {
+            id: string;
+            answer: components["schemas"]["CheckAnswer"];
+            /** @description What was read, place by place, as typed; a place that is not read yet is empty. */
+            readings: components["schemas"]["Entry"][];
+            /** @description Why it was accepted, or what was changed. */
+            note: string;
+        };
+        /**
+         * @description What of a check goes into the log of fits.
+         * @enum {unknown}
+         */
+        CheckLogs: "nothing" | "elastic" | "shrinkage";
+        /** @description One check of one cover: what has to hold, what is to be read and how far it may be off, where; how it stands. */
+        CheckView: {
+            id: string;
+            /** Format: int32 */
+            cover: number;
+            text: string;
+            otherwise: string;
+            target: null | components["schemas"]["LengthView"];
+            tolerance: string;
+            reads: boolean;
+            places: string[];
+            isGate: boolean;
+            logs: components["schemas"]["CheckLogs"];
+            readings: components["schemas"]["Entry"][];
+            verdict: components["schemas"]["Verdict"];
+            settled: boolean;
+            told: string;
+            note: string;
+            problems: components["schemas"]["Problem"][];
         };
         /**
          * @description What kind of answer a choice takes.
@@ -894,6 +990,28 @@ export interface components {
          * @enum {unknown}
          */
         Counter: "cloth" | "haberdashery" | "fillings";
+        /** @description What the maker states of the covers of one item; nothing here is certified. */
+        CoverRecord: {
+            id: string;
+            /** @description When they were handed over, `2026-11-26`; empty until then. */
+            date: string;
+            /** @description How they are cleaned beyond the care marks of their cloth. */
+            cleaning: string;
+            /** @description What their fillings are. */
+            fillings: components["schemas"]["FillingsAre"];
+            /** @description What the fillings are made of. */
+            filling: string;
+            /** @description Whether an interliner lies between cloth and filling. */
+            interliner: components["schemas"]["Stated"];
+            /** @description What the maker states about flammability, in the words that the country asks for. */
+            flammability: string;
+            /** @description Whether the cover is fixed; a loose one comes off. */
+            fixed: components["schemas"]["Stated"];
+            /** @description Which corner or seam may be opened, and by what thread it is known. */
+            opens: string;
+            /** @description What else the customer should know. */
+            notes: string;
+        };
         /**
          * @description A new job under an id that the client chose, so that a repeated request makes no second one: an empty one in
          *     Unit, or Document taken in whole.
@@ -995,6 +1113,11 @@ export interface components {
             ticks?: null | number;
         };
         /**
+         * @description What the fillings of a cover are.
+         * @enum {unknown}
+         */
+        FillingsAre: "unsaid" | "original" | "replaced" | "none";
+        /**
          * @description What a line of a form is.
          * @enum {unknown}
          */
@@ -1004,6 +1127,15 @@ export interface components {
          * @enum {unknown}
          */
         Grain: "along" | "across" | "either";
+        /** @description What goes out with the covers of a job, and what is kept of them (craft §12). */
+        HandOverLog: {
+            /** @description Where they go: house, room, boat. */
+            place: string;
+            labelWidth: null | components["schemas"]["Entry"];
+            labelHeight: null | components["schemas"]["Entry"];
+            /** @description What is recorded of each item, under its id. */
+            covers: components["schemas"]["CoverRecord"][];
+        };
         Health: {
             status: string;
             notes: string[];
@@ -1043,6 +1175,8 @@ export interface components {
             motifs: {
                 [key: string]: components["schemas"]["MotifPlace"];
             };
+            /** @description Its making steps in the maker's own order, with steps of the maker's own between them; empty for the usual way. */
+            way: components["schemas"]["WayStep"][];
             /** @description Whether the print runs on over its covers, side by side, and over the items beside it that lie in line too. */
             inLine: boolean;
         };
@@ -1142,6 +1276,10 @@ export interface components {
             cloths: components["schemas"]["JobCloth"][];
             /** @description Items that were taken off, with everything entered for them; they can be brought back. */
             removed: components["schemas"]["Item"][];
+            /** @description How it is being made. */
+            making: components["schemas"]["MakingLog"];
+            /** @description What goes out with it. */
+            handOver: components["schemas"]["HandOverLog"];
         };
         /**
          * @description A flaw in a cloth: where it begins, from the squared end and from the first selvedge, and how far it reaches along
@@ -1269,6 +1407,38 @@ export interface components {
             kind: string;
             span: components["schemas"]["SpanView"];
         };
+        /** @description A lit stretch of the outline of a piece. */
+        LitEdgeView: {
+            piece: string;
+            points: string;
+        };
+        /** @description A mark on a piece; marks of one number come together. */
+        LitMarkView: {
+            piece: string;
+            /** Format: int32 */
+            number: number;
+            /** Format: int64 */
+            x: number;
+            /** Format: int64 */
+            y: number;
+        };
+        /** @description A piece of the step, its label and its drawing. */
+        LitPieceView: {
+            key: string;
+            label: string;
+            name: string;
+            box: components["schemas"]["BoxView"];
+            cut: string;
+            stitch: string;
+        };
+        /** @description A seam of the step: its edges along the pieces, drawn as points, and the marks that are matched, by number. */
+        LitSeamView: {
+            name: string;
+            kind: components["schemas"]["SeamKind"];
+            corded: boolean;
+            edges: components["schemas"]["LitEdgeView"][];
+            marks: components["schemas"]["LitMarkView"][];
+        };
         /**
          * @description The look of a cloth: where the picture of one repeat of it is to be had, how far that reaches across and along, and
          *     where up the roll the first one begins, in hundredths of a millimetre; whether that is the usual size of such a cloth
@@ -1287,6 +1457,8 @@ export interface components {
             from: number;
             pile: boolean;
         };
+        /** @enum {unknown} */
+        Lying: "right-side-up" | "wrong-side-up" | "right-sides-together" | null;
         /** @description A make-up's declaration, from which the screens are built, and its sketch at usual sizes. */
         MakeUpView: {
             key: string;
@@ -1299,6 +1471,20 @@ export interface components {
             makesCloth: boolean;
             sketch: components["schemas"]["SketchView"];
         };
+        /** @description How a job is being made: what is done, how long it took, what was measured, how it fitted. */
+        MakingLog: {
+            /** @description In which order. */
+            order: components["schemas"]["MakingOrder"];
+            /** @description What is known of steps, each under `item/step`. */
+            steps: components["schemas"]["StepLog"][];
+            /** @description What was answered and measured, each under `item/step/check/cover`. */
+            checks: components["schemas"]["CheckLog"][];
+        };
+        /**
+         * @description In which order several covers are made.
+         * @enum {unknown}
+         */
+        MakingOrder: "batch" | "cover";
         /**
          * @description How a piece is matched to the repeat of its cloth.
          * @enum {unknown}
@@ -1767,6 +1953,16 @@ export interface components {
             length: components["schemas"]["LengthView"];
             curve: null | components["schemas"]["SetCurveView"];
         };
+        /**
+         * @description How the machine is set up: foot, stitch, thread and needle, in words. Two steps with equal set-ups are sewn one after
+         *     the other without a change.
+         */
+        SetUp: {
+            foot: string;
+            stitch: string;
+            thread: string;
+            needle: string;
+        };
         /** @description A set that can be begun in one step: what is counted, what is measured once for all its items, and what its first item is. */
         SetView: {
             key: string;
@@ -1893,6 +2089,15 @@ export interface components {
             amount: string;
             for: string[];
         };
+        /** @description How something is done, with its drawing in a field 120 wide and 60 high. */
+        ShownView: {
+            technique: components["schemas"]["Technique"];
+            name: string;
+            words: string[];
+            solid: string;
+            dashed: string;
+            heavy: string;
+        };
         /** @description A named length with its working, one named intermediate a line. `kind` is `cut` or `finished`. */
         SizeView: {
             name: string;
@@ -1958,11 +2163,11 @@ export interface components {
          * @description The stages of a job, in working order.
          * @enum {unknown}
          */
-        Stage: "measure" | "make-up" | "pieces" | "lay" | "buy";
+        Stage: "measure" | "make-up" | "pieces" | "lay" | "buy" | "make" | "hand-over";
         /**
          * @description How far one stage of a job has come; InDoubt counts the items, cloths and problems of the job
-         *     that are mended at it, Left what is left to do there: sizes to enter, items to draft, cloths to lay
-         *     or to buy.
+         *     that are mended at it, and checks that do not hold while nothing is decided; Left what is left to do
+         *     there: sizes to enter, items to draft, cloths to lay or to buy, steps to make, items to hand over.
          */
         StageProgress: {
             stage: components["schemas"]["Stage"];
@@ -1977,6 +2182,37 @@ export interface components {
          * @enum {unknown}
          */
         StageState: "empty" | "todo" | "doubt" | "done";
+        /**
+         * @description Whether something is so, where nobody need have said.
+         * @enum {unknown}
+         */
+        Stated: "unsaid" | "yes" | "no";
+        /**
+         * @description What kind of work a step is, in the order in which kinds are done together when several covers are made: what comes
+         *     first here is done first on every cover that is ready for it.
+         * @enum {unknown}
+         */
+        StepKind: "preparing" | "cutting" | "edges" | "piecing" | "cording" | "zips" | "pinning" | "sewing" | "hemming" | "holding" | "fastening" | "fitting" | "trimming" | "turning" | "filling" | "own";
+        /**
+         * @description What is known of one step of one item: Done counts the covers that it is done on, which are made in
+         *     turn, the first first.
+         */
+        StepLog: {
+            id: string;
+            /** Format: int32 */
+            done: number;
+            /**
+             * Format: int64
+             * @description Seconds that the timer ran, all covers together, as far as it was stopped.
+             */
+            seconds: number;
+            /** @description When the timer was started, by the server's clock, as ISO 8601; empty while it stands. */
+            began: string;
+            /** @description How long it took, as typed, where the timer is wrong; empty where it is right. */
+            took: string;
+            /** @description What the maker noted at it. */
+            note: string;
+        };
         /** @description A making step: what to do, the seams sewn in it, and what can do harm in it. */
         StepView: {
             text: string;
@@ -1994,6 +2230,11 @@ export interface components {
         SvgDrawing: {
             svg: string;
         };
+        /**
+         * @description What a learner may have to be shown.
+         * @enum {unknown}
+         */
+        Technique: "draw-a-thread" | "pivot" | "clip-a-curve" | "join-cord" | "thread-a-slider" | "ladder-stitch";
         /**
          * @description What the workroom is to be called, the unit that new jobs begin in, and what things are called, term by word; what is
          *     left out is called as it comes.
@@ -2043,10 +2284,45 @@ export interface components {
             name: string;
             means: string;
         };
+        /** @description One turn: a step over the covers First to Last of an item. */
+        TurnView: {
+            id: string;
+            step: string;
+            item: string;
+            /** Format: int32 */
+            number: number;
+            name: string;
+            kind: components["schemas"]["StepKind"];
+            work: string;
+            text: string;
+            /** Format: int32 */
+            first: number;
+            /** Format: int32 */
+            last: number;
+            /** Format: int32 */
+            quantity: number;
+            done: boolean;
+            running: boolean;
+        };
+        /**
+         * @description How a check stands.
+         * @enum {unknown}
+         */
+        Verdict: "open" | "holds" | "off" | "redo" | "accepted";
         /** @description How long a call has to wait: its place in line, 0 while it is worked on or is not here. */
         WaitingView: {
             /** Format: int32 */
             place: number;
+        };
+        /**
+         * @description A step in the maker's own order: Id is the key of one of the make-up's steps, or of one of the
+         *     maker's own, which says Text.
+         */
+        WayStep: {
+            id: string;
+            text: string;
+            /** @description What the maker notes at it every time. */
+            note: string;
         };
         /** @description A cloth tried at one width; figures are null where Reason says why it cannot be. */
         WidthView: {
@@ -2552,6 +2828,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ComparisonView"][];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    bench: {
+        parameters: {
+            query?: {
+                at?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JobDocument"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchView"];
                 };
             };
             /** @description Unprocessable Entity */

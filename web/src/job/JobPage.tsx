@@ -35,6 +35,8 @@ const views = {
   pieces: stageView(() => import('../stages/pieces/Pieces')),
   lay: stageView(() => import('../stages/lay/Lay')),
   buy: stageView(() => import('../stages/buy/Buy')),
+  make: stageView(() => import('../stages/make/Make')),
+  'hand-over': stageView(() => import('../stages/hand-over/HandOver')),
 }
 const none: MakeUp[] = []
 
@@ -146,16 +148,16 @@ function Open({ id, job, stage }: { id: string; job: OpenJob; stage: StageKey })
   const View = views[stage]
   return (
     <JobContext value={store}>
-      <div className={s.job}>
+      <div className={s.job} data-at={stage}>
         <JobHead />
         <TapeBar stage={stage} />
-        <ItemRail />
+        {stage !== 'make' && <ItemRail />}
         <main key={stage} className={s.stage} data-stage={stage} id="stage">
           <h1 className="unseen">{stages.find((each) => each.key === stage)?.name}</h1>
           <PrintHead />
           <JobProblems />
           <Cautions />
-          {item || stage === 'lay' || stage === 'buy' ? (
+          {item || stage === 'lay' || stage === 'buy' || stage === 'hand-over' ? (
             <Suspense fallback={<p>…</p>}>
               <View />
             </Suspense>

@@ -29,6 +29,13 @@ const onStage: Record<StageKey, { keys: string; name: string }[]> = {
     { keys: '+ -', name: 'See the cloth in hand nearer, or further' },
   ],
   buy: [],
+  make: [
+    { keys: 'Space', name: 'Done, and on to the next step; a pedal that turns pages does the same' },
+    { keys: 'Left', name: 'Back to the step before' },
+    { keys: '1 to 9', name: 'Answer the check of that number, or go to its figures' },
+    { keys: 'Enter', name: 'On to the next figure' },
+  ],
+  'hand-over': [],
 }
 
 const Listed = ({ keys }: { keys: { keys: string; name: string }[] }) => (

@@ -18,6 +18,7 @@ const item = (id: string, w: string, allowances: Record<string, Entry> = {}): It
   motifs: {},
   inLine: false,
   partsOff: [],
+  way: [],
 })
 const job = (...items: Item[]): JobDocument => ({
   version: 1,
@@ -28,6 +29,8 @@ const job = (...items: Item[]): JobDocument => ({
   items,
   cloths: [],
   removed: [],
+  making: { order: 'batch', steps: [], checks: [] },
+  handOver: { place: '', labelWidth: null, labelHeight: null, covers: [] },
 })
 const flaw = (id: string, along: string) => ({
   id,

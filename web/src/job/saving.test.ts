@@ -12,6 +12,8 @@ const job = (name: string, customer = ''): JobDocument => ({
   items: [],
   cloths: [],
   removed: [],
+  making: { order: 'batch', steps: [], checks: [] },
+  handOver: { place: '', labelWidth: null, labelHeight: null, covers: [] },
 })
 const turn = () => new Promise((done) => setTimeout(done, 0))
 

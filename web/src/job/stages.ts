@@ -4,6 +4,8 @@ export const stages = [
   { key: 'pieces', name: 'Pieces' },
   { key: 'lay', name: 'Lay' },
   { key: 'buy', name: 'Buy' },
+  { key: 'make', name: 'Make' },
+  { key: 'hand-over', name: 'Hand over' },
 ] as const
 
 export type StageKey = (typeof stages)[number]['key']

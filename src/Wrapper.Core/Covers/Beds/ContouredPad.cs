@@ -85,6 +85,9 @@ public sealed class ContouredPad : MakeUp
     public override string Family => "Contoured pad";
 
     /// <inheritdoc/>
+    public override Length Tolerance => Length.Inches(1);
+
+    /// <inheritdoc/>
     public override string Suits =>
         "For changing pads and the like: the wrap follows the hollow of the pad, elastic beneath holds it.";
 

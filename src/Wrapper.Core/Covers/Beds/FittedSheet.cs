@@ -63,6 +63,9 @@ public sealed class FittedSheet : MakeUp
     public override int Rank => 10;
 
     /// <inheritdoc/>
+    public override Length Tolerance => Length.Inches(1);
+
+    /// <inheritdoc/>
     public override string Suits =>
         "For mattresses, cot mattresses and flat pads: one sheet, four corners, elastic beneath.";
 

@@ -287,10 +287,11 @@ public sealed class ChairBackSlipOver : MakeUp
                     ? Array.Empty<Step>()
                     :
                     [
-                        Step.Fitting(
-                            "Open each top corner flat, seam on seam, and stitch it off to the depth. Try on before trimming.",
+                        new Step(
+                            "Open each top corner flat, seam on seam, and stitch it off to the depth.",
                             Named("corner")
                         ),
+                        .. TryingOn.Corners,
                     ],
                 .. lined
                     ?
@@ -299,9 +300,13 @@ public sealed class ChairBackSlipOver : MakeUp
                             "Put the one inside the other, right sides together; sew the lower edge but for the turning gap.",
                             Named("lower edge")
                         ),
-                        Step.Pressing("Turn through the gap, press, and close it by hand.", ["turning gap"]),
+                        Step.Pressing("Turn through the gap, press, and close it by hand.", ["turning gap"]) with
+                        {
+                            Kind = StepKind.Turning,
+                            How = [Technique.LadderStitch],
+                        },
                     ]
-                    : new[] { new Step("Turn the hem up twice and sew it.", []) },
+                    : new[] { Step.Of(StepKind.Hemming, "Turn the hem up twice and sew it.") },
             ],
             Remarks =
             [

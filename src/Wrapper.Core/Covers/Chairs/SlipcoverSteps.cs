@@ -43,14 +43,20 @@ internal static class SlipcoverSteps
             Step.Cutting(
                 "Cut every piece as a rough rectangle, with its ease and tuck-ins; chalk its name and the line to expect on its wrong side, and mark the middles of inside back, outside back, deck and front band. Cut no hollow and no slant yet."
             ),
-            new(
-                "Pin inside back, deck and inside arms on the chair, wrong side out, weave level, middles on the middle. Cut the tuck-ins towards the ends of the crevices, and open the hollows round the arms a little at a time.",
-                []
+            Step.Of(
+                StepKind.Pinning,
+                "Pin inside back, deck and inside arms on the chair, wrong side out, weave level, middles on the middle. Cut the tuck-ins towards the ends of the crevices, and open the hollows round the arms a little at a time."
             ),
-            new(
-                "Pin the outside back, outside arms, arm fronts and front band to them along the seams as they lie on the chair; the pins count, not the chalk. Trim to three seam allowances, fit again, trim to one; the pins become the stitch line.",
-                []
+            Step.Of(
+                StepKind.Pinning,
+                "Pin the outside back, outside arms, arm fronts and front band to them along the seams as they lie on the chair; the pins count, not the chalk."
             ),
+            Step.Fitting(
+                "Sit in it, push in the tuck-ins and smooth every face; move pins that pull. Nothing is trimmed yet."
+            ),
+            Step.Trimming("Trim to three seam allowances."),
+            Step.Fitting("Fit again, pin by pin: the pins become the stitch line."),
+            Step.Trimming("Trim to one seam allowance."),
             new(
                 "Sew deck and inside arms along the crevices, stopping at points A and B.",
                 Named("deck to inside", "inside back to inside arm", "inside back round")

@@ -201,13 +201,17 @@ public sealed class SofaBase : MakeUp
             Finished = [("tuck-in", tuck), ("seat and front", reading[S] + reading[F]), ("over the arm", reading[A])],
             Steps =
             [
-                Step.Cutting("Cut the three sheets; hem every edge."),
-                new(
-                    "Throw the arm sheets on, tuck them down the crevices, fold their ends round the arm fronts and pin.",
-                    []
+                Step.Cutting("Cut the three sheets."),
+                Step.Of(StepKind.Hemming, "Hem every edge."),
+                Step.Of(
+                    StepKind.Pinning,
+                    "Throw the arm sheets on, tuck them down the crevices, fold their ends round the arm fronts and pin."
                 ),
-                new("Lay the seat sheet over seat and front and tuck it in at the back and both sides.", []),
-                new("Put the cushions back: left and right are mirrored.", []),
+                Step.Of(
+                    StepKind.Pinning,
+                    "Lay the seat sheet over seat and front and tuck it in at the back and both sides."
+                ),
+                Step.Of(StepKind.Turning, "Put the cushions back: left and right are mirrored."),
             ],
             Remarks = [Cautions.OldFurniture],
         };

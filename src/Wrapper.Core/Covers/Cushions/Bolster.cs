@@ -207,10 +207,16 @@ public sealed class Bolster : MakeUp
                     }
                     : new("Sew the body seam, leaving a hand's width in the middle.", ["body seam"]),
                 .. corded
-                    ? [new Step("Sew the covered cord round both ends, its join on the body seam, turned down.", [])]
+                    ?
+                    [
+                        Step.Of(
+                            StepKind.Cording,
+                            "Sew the covered cord round both ends, its join on the body seam, turned down."
+                        ),
+                    ]
                     : Array.Empty<Step>(),
                 new("Clip the body's ends, pin the quarters, and sew the ends in.", ["first end", "second end"]),
-                new("Finish the seams and turn right side out.", []),
+                Step.Of(StepKind.Turning, "Finish the seams and turn right side out."),
                 FillingSteps.Bolster(zipped),
             ],
             Remarks =

@@ -112,6 +112,7 @@ public sealed class BoxCushionFolded : BoxCushion
                 ("corner seam", sheet.CornerSeam),
             ],
             Notions = [.. Basics(reading)],
+            MidDepth = sheet.Finished.Depth / 2,
             Steps = FoldedSteps(reading, seams),
             Remarks = [.. CornerRemarks(reading, sheet), .. EaseRemarks(reading)],
         };
@@ -184,8 +185,8 @@ public sealed class BoxCushionFolded : BoxCushion
                 ],
         ];
         if (off)
-            steps.Add(Step.Fitting("Turn, try on, then trim the corners to one seam allowance."));
-        steps.Add(new("Finish the seams and turn right side out.", []));
+            steps.AddRange(TryingOn.Corners);
+        steps.Add(Step.Of(StepKind.Turning, "Finish the seams and turn right side out."));
         steps.Add(FillingSteps.ThroughZip);
         return steps;
     }

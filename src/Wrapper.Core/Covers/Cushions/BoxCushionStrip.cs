@@ -97,6 +97,9 @@ public class BoxCushionStrip : BoxCushion
     public override string Name => "Separate boxing strip";
 
     /// <inheritdoc/>
+    public override Length Tolerance => Length.Inches(0, 1, 8);
+
+    /// <inheritdoc/>
     public override string Suits =>
         "The tailored look: crisp edges, cord if wanted, rounded corners, and a zip that turns the back corners so that foam goes in easily.";
 
@@ -212,6 +215,11 @@ public class BoxCushionStrip : BoxCushion
                 ("boxing run", plan.BoxingRun),
             ],
             Notions = [.. Basics(reading)],
+            MidDepth = plan.Depth / 2,
+            CordGauge =
+                reading.Chosen(Cord.Corded) is Cording.Both
+                    ? ("from cord to cord, across the boxing", plan.Depth)
+                    : null,
             Steps = BoxedSteps.Of(reading, seams, reading.Chosen(Cord.Corded)),
             Remarks = [.. EaseRemarks(reading)],
             InPairs = OutlineShapes.InPairs(reading),

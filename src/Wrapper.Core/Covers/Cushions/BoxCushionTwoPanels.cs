@@ -120,6 +120,7 @@ public class BoxCushionTwoPanels : BoxCushion
                 ("corner seam", seams.First(seam => seam.Kind == SeamKind.Dart).Drafted),
             ],
             Notions = [.. Basics(reading)],
+            MidDepth = sheet.Fall,
             Steps = Steps(reading, sheet, seams),
             Remarks = [.. sheet.Remarks(reading), .. EaseRemarks(reading)],
             InPairs = OutlineShapes.InPairs(reading),
@@ -193,8 +194,8 @@ public class BoxCushionTwoPanels : BoxCushion
         );
         steps.Add(Corners(round ? " other" : "", corners.Except(back)));
         if (off)
-            steps.Add(Step.Fitting("Turn, try on, then trim the corners to one seam allowance."));
-        steps.Add(new("Finish the seams and turn right side out through the zip.", []));
+            steps.AddRange(TryingOn.Corners);
+        steps.Add(Step.Of(StepKind.Turning, "Finish the seams and turn right side out through the zip."));
         steps.Add(FillingSteps.ThroughZip);
         return steps;
     }

@@ -16,13 +16,18 @@ internal static class BoxedSteps
         var ring = reading.Chosen(BoxCushionStrip.Assembly) is AssemblySchool.Ring;
         if (ring && cording is not Cording.None)
             steps.Add(
-                new(
-                    $"Sew the covered cord round {(cording is Cording.Top ? "the top panel" : "both panels")}; butt the core and wrap the join.",
-                    []
+                Step.Of(
+                    StepKind.Cording,
+                    $"Sew the covered cord round {(cording is Cording.Top ? "the top panel" : "both panels")}; butt the core and wrap the join."
                 )
             );
         if (joins.Length > 0)
-            steps.Add(Step.Pressing("Join the boxing lengths; press the joins open.", joins));
+            steps.Add(
+                Step.Pressing("Join the boxing lengths; press the joins open.", joins) with
+                {
+                    Kind = StepKind.Piecing,
+                }
+            );
         steps.Add(
             new(
                 "Sew the zip between the two halves of the zip strip, both sides from the same end, its slider left in the middle; baste its ends shut within the allowance, where the seams to the boxing cross them.",
@@ -30,7 +35,12 @@ internal static class BoxedSteps
             )
         );
         steps.AddRange(ring ? Ring(laps) : Sandwich(laps, cording));
-        steps.Add(new("Finish the seams, turn right side out through the zip, and push the corners square.", []));
+        steps.Add(
+            Step.Of(
+                StepKind.Turning,
+                "Finish the seams, turn right side out through the zip, and push the corners square."
+            )
+        );
         steps.Add(FillingSteps.ThroughZip);
         return steps;
     }
@@ -45,11 +55,14 @@ internal static class BoxedSteps
             "Sew the ring to the top panel from a front corner, pivoting with the needle down.",
             ["boxing to top panel", "zip strip to top panel"]
         );
-        yield return new("Notch the other edge opposite each corner. Open the zip.", []);
+        yield return Step.Cutting("Notch the other edge opposite each corner. Open the zip.");
         yield return new(
             "Sew the ring to the bottom panel, sighting the next corner before reaching it.",
             ["boxing to bottom panel", "zip strip to bottom panel"]
-        );
+        )
+        {
+            Checks = [Checks.InLine],
+        };
     }
 
     private static IEnumerable<Step> Sandwich(string[] laps, Cording cording)
@@ -68,6 +81,9 @@ internal static class BoxedSteps
         yield return new(
             $"Sew the bottom panel{both} in one pass, each notch half an inch before its corner.",
             ["boxing to bottom panel", "zip strip to bottom panel"]
-        );
+        )
+        {
+            Checks = [Checks.InLine],
+        };
     }
 }

@@ -223,7 +223,9 @@ public sealed class KnifeEdgePad : BoxCushion
             Step.Cutting($"Cut two pieces, one turned over; mark the {(zipped ? "ends of the zip" : "opening")}."),
         ];
         if (corded)
-            steps.Add(new("Sew the covered cord round one piece; butt the core and wrap the join.", []));
+            steps.Add(
+                Step.Of(StepKind.Cording, "Sew the covered cord round one piece; butt the core and wrap the join.")
+            );
         List<string> beside =
         [
             .. seams.Select(seam => seam.Name).Where(name => name.EndsWith("the zip", StringComparison.Ordinal)),
@@ -243,14 +245,18 @@ public sealed class KnifeEdgePad : BoxCushion
                 ]
             )
         );
-        steps.Add(new("Trim the allowance, then clip the outer curves; turn right side out.", []));
+        steps.Add(Step.Fitting("Turn it right side out and lay it on the seat, edge on edge. Nothing is trimmed yet."));
+        steps.Add(Step.Trimming("Trim the allowance, then clip the outer curves; turn right side out."));
         steps.Add(
             zipped
                 ? FillingSteps.ThroughZip
                 : Step.Filling(
                     "Fill, and close the opening with ladder stitch.",
                     [.. seams.Where(seam => seam.Kind == SeamKind.Opening).Select(seam => seam.Name)]
-                )
+                ) with
+                {
+                    How = [Technique.LadderStitch],
+                }
         );
         return steps;
     }

@@ -196,21 +196,21 @@ public sealed class PillowcaseCushion : BoxCushion
                 Step.Cutting("Cut both panels; finish the open end against fraying."),
                 .. zipped ? [new Step("Sew the zip across the open end and open it.", ["zip"])] : Array.Empty<Step>(),
                 new(
-                    "Sew the panels together at mid-depth, from the open end round to the open end. Try on.",
+                    "Sew the panels together at mid-depth, from the open end round to the open end.",
                     [.. seams.Where(seam => seam.Kind == SeamKind.Join).Select(seam => seam.Name)]
-                )
-                {
-                    Does = Doing.Fitting,
-                },
+                ),
                 boxed
                     ? new(
                         "Open the front corners flat and sew across them.",
                         [.. seams.Where(seam => seam.Kind == SeamKind.Dart).Select(seam => seam.Name)]
                     )
-                    : new(
-                        "Pin the curve or corner on the cushion, sew, and try on after every seam before trimming.",
-                        []
-                    ),
+                    : Step.Of(StepKind.Pinning, "Pin the curve or corner on the cushion, at mid-depth, and sew."),
+                Step.Fitting("Try it on, right side out, after every seam. Nothing is trimmed yet."),
+                Step.Trimming(
+                    boxed
+                        ? TryingOn.Trim
+                        : "Trim in two passes, the second layer less than the first; slit curves to within twice the seam allowance of the line."
+                ),
                 Step.Filling("Turn right side out, put the cushion in, fold the end in like a parcel and fasten it."),
             ],
             Remarks = [.. EaseRemarks(reading)],

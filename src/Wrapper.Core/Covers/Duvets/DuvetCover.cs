@@ -116,6 +116,9 @@ public sealed class DuvetCover : MakeUp
     public override string Family => "Duvet";
 
     /// <inheritdoc/>
+    public override Length Tolerance => Length.Inches(1);
+
+    /// <inheritdoc/>
     public override string Suits =>
         "Any size from any width: wide cloth whole, narrower cloth as a centre with equal sides, or a ready-made sheet behind.";
 
@@ -144,6 +147,17 @@ public sealed class DuvetCover : MakeUp
                 )
             );
         return flat with { Dimensions = lines };
+    }
+
+    // With a flap the whole foot stays open.
+    private static IEnumerable<Step> Foot(IEnumerable<Seam> seams)
+    {
+        List<string> beside =
+        [
+            .. seams.Select(seam => seam.Name).Where(name => name.StartsWith("foot", StringComparison.Ordinal)),
+        ];
+        if (beside.Count > 0)
+            yield return new("Close the foot beside the opening; bar-tack its ends.", beside);
     }
 
     /// <inheritdoc/>
@@ -233,7 +247,10 @@ public sealed class DuvetCover : MakeUp
             Steps =
             [
                 Step.Cutting("Cut the panels, each with its own allowances at top and foot."),
-                new("Turn the hems of both faces at the foot, first fold and second, and sew them.", []),
+                Step.Of(
+                    StepKind.Hemming,
+                    "Turn the hems of both faces at the foot, first fold and second, and sew them."
+                ),
                 .. closing.Steps,
                 new(
                     $"Sew the sides{(HasSlots(reading) ? ", leaving the hand slots open," : "")} and the top{(TieNotions(reading).Any() ? ", ties in the corners" : "")}; finish the seams.",
@@ -243,14 +260,7 @@ public sealed class DuvetCover : MakeUp
                             .Where(name => name == "top" || name.Contains(" side", StringComparison.Ordinal)),
                     ]
                 ),
-                new(
-                    "Close the foot beside the opening; bar-tack its ends.",
-                    [
-                        .. seams
-                            .Select(seam => seam.Name)
-                            .Where(name => name.StartsWith("foot", StringComparison.Ordinal)),
-                    ]
-                ),
+                .. Foot(seams),
             ],
             Remarks =
             [

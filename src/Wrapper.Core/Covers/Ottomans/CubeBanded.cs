@@ -179,10 +179,12 @@ public sealed class CubeBanded : Ottoman
             Steps =
             [
                 Step.Cutting("Cut top, bottom, four sides and four bands; notch the middle of the bands' ends."),
-                Step.Fitting(
-                    "Dart the corners of top and bottom, try on, trim.",
+                new(
+                    "Dart the corners of top and bottom.",
                     [.. seams.Where(seam => seam.Kind == SeamKind.Dart).Select(seam => seam.Name)]
                 ),
+                Step.Fitting("Lay top and bottom over the form, darts on its corners. Nothing is trimmed yet."),
+                Step.Trimming("Trim the darts to one seam allowance."),
                 new("Sew bands and sides to a ring.", [.. Uprights(high).Select(seam => seam.Name)]),
                 new(
                     "Sew the ring to the top, darts on the bands' notches, seams opened where they are crossed.",
@@ -206,6 +208,7 @@ public sealed class CubeBanded : Ottoman
                 ) with
                 {
                     Does = Doing.Fitting | Doing.Filling,
+                    How = [Technique.LadderStitch],
                 },
             ],
         };

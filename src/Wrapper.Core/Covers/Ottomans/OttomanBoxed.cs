@@ -84,12 +84,19 @@ public sealed class OttomanBoxed : Ottoman
                 ("finished height", h),
                 ("perimeter", seat.Perimeter),
             ],
+            CordGauge = ("from it down to the lower edge", h),
             Applied = [.. Fastened(reading)],
             Steps =
             [
                 Step.Cutting("Cut the top and four sides; mark the middle of every edge that meets the top."),
                 .. corded
-                    ? [new Step("Sew the covered cord round the top; butt the core and wrap the join.", [])]
+                    ?
+                    [
+                        Step.Of(
+                            StepKind.Cording,
+                            "Sew the covered cord round the top; butt the core and wrap the join."
+                        ),
+                    ]
                     : Array.Empty<Step>(),
                 new(
                     "Sew the sides to a ring at the corners, stopping one seam allowance short of the top.",
@@ -103,7 +110,8 @@ public sealed class OttomanBoxed : Ottoman
                             .Select(seam => seam.Name),
                     ]
                 ),
-                Step.Fitting("Try on, right side out. Turn the lower edge under and fasten it."),
+                Step.Fitting("Try on, right side out: seams on the edges, sides straight down."),
+                Step.Of(StepKind.Fastening, "Turn the lower edge under and fasten it."),
             ],
             Remarks = [Cautions.OldFurniture],
         };

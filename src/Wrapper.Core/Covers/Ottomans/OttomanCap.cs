@@ -145,6 +145,7 @@ public sealed class OttomanCap : Ottoman
                 ("fall of the cap", f),
                 ("apron", apron),
             ],
+            CordGauge = ("from the edge of the top down to it", f),
             Applied = [.. Fastened(reading)],
             Notions = [new("label", "label", null, Note: $"in the {unpicked}")],
             Steps =
@@ -155,7 +156,10 @@ public sealed class OttomanCap : Ottoman
                         "Sew the cap's corners.",
                         [.. seams.Where(seam => seam.Kind == SeamKind.Dart).Select(seam => seam.Name)]
                     )
-                    : new("Lay two facing pleats at each corner, running out at the top's corner; tack them.", []),
+                    : Step.Of(
+                        StepKind.Pinning,
+                        "Lay two facing pleats at each corner, running out at the top's corner; tack them."
+                    ),
                 new(
                     $"Sew the apron's {down[0]} and {down[1]} right down, and the upper half of the other two: the apron is a ring.",
                     [.. down, .. open.Select(Upper)]
@@ -163,9 +167,9 @@ public sealed class OttomanCap : Ottoman
                 .. corded
                     ?
                     [
-                        new Step(
-                            $"Sew the covered cord round the cap; gauge it level all round, within {reading.Say(Length.Inches(0, 1, 8))}.",
-                            []
+                        Step.Of(
+                            StepKind.Cording,
+                            $"Sew the covered cord round the cap; gauge it level all round, within {reading.Say(Length.Inches(0, 1, 8))}."
                         ),
                     ]
                     : Array.Empty<Step>(),
@@ -181,13 +185,19 @@ public sealed class OttomanCap : Ottoman
                     ]
                 ),
                 Step.Fitting(
-                    $"Try on, then close the lower half of the {open[0]} and the {open[1]}. The {unpicked} is closed by hand in contrasting thread and bears the label.",
-                    [.. open.Select(Lower)]
+                    $"Try on, right side out: weave level, {(corded ? "cord" : "seam")} on the edge of the frame."
                 ),
                 new(
-                    $"Turn the lower edge under; fold corner bulk to a triangle.{(reading.Chosen(Fastening) is OttomanFastening.HookAndLoop ? " Upper row of hook-and-loop first, trim the turning under its midline, then the lower row." : " Tack or stitch it down.")}",
-                    []
+                    $"Close the lower half of the {open[0]} and the {open[1]}. The {unpicked} is closed by hand in contrasting thread and bears the label.",
+                    [.. open.Select(Lower)]
                 ),
+                Step.Of(
+                    StepKind.Fastening,
+                    $"Turn the lower edge under; fold corner bulk to a triangle.{(reading.Chosen(Fastening) is OttomanFastening.HookAndLoop ? " Upper row of hook-and-loop first, trim the turning under its midline, then the lower row." : " Tack or stitch it down.")}"
+                ) with
+                {
+                    Does = reading.Chosen(Fastening) is OttomanFastening.HookAndLoop ? Doing.Trimming : Doing.Sewing,
+                },
             ],
             Remarks = [Cautions.OldFurniture],
         };

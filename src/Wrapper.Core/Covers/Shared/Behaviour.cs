@@ -35,7 +35,10 @@ internal static class Behaviour
         if (edges.Count > 0)
             steps.Insert(
                 cut + 1,
-                new($"Finish the raw edges as soon as they are cut, before anything is sewn: {Finishes(fraying)}.", [])
+                Step.Of(
+                    StepKind.Edges,
+                    $"Finish the raw edges as soon as they are cut, before anything is sewn: {Finishes(fraying)}."
+                )
             );
         if (Those(ClothTrait.Washable) is { Count: > 0 } washable)
             steps.Insert(0, Wash(washable));
@@ -60,7 +63,10 @@ internal static class Behaviour
                         ? $" The shrinkage entered for {Names(known)} is reckoned with: measure whether it holds."
                         : ""
                 )
-        );
+        ) with
+        {
+            Kind = StepKind.Preparing,
+        };
     }
 
     private static IEnumerable<Remark> AtCutting(Func<ClothTrait[], List<ClothRoom>> those)

@@ -196,25 +196,25 @@ internal sealed class Closing
         {
             FootClosing.Holes =>
             [
-                new(
-                    $"Work {places.Count} buttonholes in the hem of one face and sew the buttons opposite, at the marks.",
-                    []
+                Step.Of(
+                    StepKind.Fastening,
+                    $"Work {places.Count} buttonholes in the hem of one face and sew the buttons opposite, at the marks."
                 ),
             ],
             FootClosing.Loops =>
             [
-                new(
-                    $"Tuck {places.Count} loops into the fold of the hem while it is sewn; sew the buttons opposite.",
-                    []
+                Step.Of(
+                    StepKind.Fastening,
+                    $"Tuck {places.Count} loops into the fold of the hem while it is sewn; sew the buttons opposite."
                 ),
             ],
             FootClosing.Zip =>
             [
                 new("Sew the zip into the opening, both sides from the same end; bar-tack each end.", ["opening"]),
             ],
-            FootClosing.Snaps => [new($"Set {places.Count} snaps at the marks.", [])],
-            FootClosing.Tape => [new("Sew the tape on to both hems.", [])],
-            _ => [new("Fold the flap to the inside along the foot before the sides are sewn.", [])],
+            FootClosing.Snaps => [Step.Of(StepKind.Fastening, $"Set {places.Count} snaps at the marks.")],
+            FootClosing.Tape => [Step.Of(StepKind.Fastening, "Sew the tape on to both hems.")],
+            _ => [Step.Of(StepKind.Fastening, "Fold the flap to the inside along the foot before the sides are sewn.")],
         };
 
     public IEnumerable<Remark> Remarks =>

@@ -132,15 +132,15 @@ internal static class Elastic
                 Does = Doing.Stretching,
             };
         else
-            yield return new(
-                $"Turn the casing under and sew it, a gap of {reading.Say(Length.Inches(1))} left open; thread the elastic{(reading.Chosen(Run) is ElasticRun.Corners ? ", sewn across at both ends of each corner" : "")}.",
-                []
+            yield return Step.Of(
+                StepKind.Holding,
+                $"Turn the casing under and sew it, a gap of {reading.Say(Length.Inches(1))} left open; thread the elastic{(reading.Chosen(Run) is ElasticRun.Corners ? ", sewn across at both ends of each corner" : "")}."
             );
         if (reading.Chosen(Run) is ElasticRun.Pull)
             yield return Step.Fitting(
                 "Put the cover on, pull the elastic until it holds, sew and cut it. Note its length: the next ratio comes from it."
             );
-        yield return new("Close the gap; finish the ends.", []);
+        yield return Step.Of(StepKind.Holding, "Close the gap; finish the ends.");
     }
 
     public static IEnumerable<Remark> Remarks(Reading reading)

@@ -20,5 +20,6 @@ internal static class FillingSteps
         ) with
         {
             Does = Doing.Fitting | Doing.Filling,
+            How = zipped ? [] : [Technique.LadderStitch],
         };
 }

@@ -105,21 +105,38 @@ internal static class WidthParts
             [
                 .. pattern.Uses.SelectMany(use => Parted(use.Run, with: true).Select(run => use with { Run = run })),
             ],
-            Steps =
+            Steps = Joined(pattern.Steps, piece, isStrip, [.. joinSeams.Select(seam => seam.Name)]),
+        };
+    }
+
+    // Widths are joined first, since corners, curves and middles are cut and marked on the whole piece; lengths of a strip
+    // once they are cut with the rest.
+    private static IReadOnlyList<Step> Joined(
+        IReadOnlyList<Step> steps,
+        Piece piece,
+        bool isStrip,
+        IReadOnlyList<string> seams
+    )
+    {
+        if (!isStrip)
+            return
             [
-                // Joined first: corners, curves and middles are cut and marked on the whole piece.
                 Step.Pressing(
-                    isStrip
-                        ? $"Join the lengths of the {piece.Name}; press the seams open."
-                        : $"Cut the widths of the {piece.Name} and join them, tops level; finish the seams and press them open.",
-                    [.. joinSeams.Select(seam => seam.Name)]
+                    $"Cut the widths of the {piece.Name} and join them, tops level; finish the seams and press them open.",
+                    seams
                 ) with
                 {
-                    Does = isStrip ? Doing.Pressing : Doing.Cutting | Doing.Pressing,
+                    Kind = StepKind.Piecing,
+                    Does = Doing.Cutting | Doing.Pressing,
                 },
-                .. pattern.Steps,
-            ],
+                .. steps,
+            ];
+        var joined = Step.Pressing($"Join the lengths of the {piece.Name}; press the seams open.", seams) with
+        {
+            Kind = StepKind.Piecing,
         };
+        var cut = steps.ToList().FindIndex(step => step.Kind == StepKind.Cutting);
+        return [.. steps.Take(cut + 1), joined, .. steps.Skip(cut + 1)];
     }
 
     private static CountedWidths Counted(Piece whole, IReadOnlyList<Piece> parts, Length usable)

@@ -139,15 +139,18 @@ public sealed class CentrePanel : MakeUp
             [
                 Step.Cutting("Cut the panel; cut the facing by it."),
                 new(
-                    "Sew panel and facing together all round, right sides facing; trim, clip, slit the facing in its middle.",
+                    "Sew panel and facing together all round, right sides facing; grade the allowance, clip, slit the facing in its middle.",
                     [.. seams.Select(seam => seam.Name)]
                 ),
-                Step.Pressing("Turn through the slit and press."),
-                new(
-                    "Lay the panel on the finished cover in its place, measured from every edge; pin each quarter, then between.",
-                    []
+                Step.Pressing("Turn through the slit and press.") with
+                {
+                    Kind = StepKind.Turning,
+                },
+                Step.Of(
+                    StepKind.Pinning,
+                    "Lay the panel on the finished cover in its place, measured from every edge; pin each quarter, then between."
                 ),
-                new("Top-stitch all round, close to the edge.", []),
+                Step.Of(StepKind.Fastening, "Top-stitch all round, close to the edge."),
             ],
         };
     }

@@ -233,7 +233,10 @@ public sealed partial class ElasticCap : MakeUp
                         ? "Sew the corners; the seam takes the smaller drop, the longer side slopes down to it."
                         : "Finish the edge; at the rounded corners ease it in.",
                     [.. seams.Select(seam => seam.Name)]
-                ),
+                )
+                {
+                    Kind = seams.Count > 0 ? StepKind.Sewing : StepKind.Edges,
+                },
                 Step.Fitting(
                     $"Try it on over the pad before the {(reading.Chosen(Hold) is HoldSchool.Elastic ? "elastic" : "drawstring")}."
                 ),
@@ -246,12 +249,15 @@ public sealed partial class ElasticCap : MakeUp
                             [
                                 Step.Pressing(
                                     "Fold the drawstring's strip lengthwise to the middle, then in half; press, and sew it down close to the edge."
-                                ),
+                                ) with
+                                {
+                                    Kind = StepKind.Holding,
+                                },
                             ]
                             : Array.Empty<Step>(),
-                        new Step(
-                            $"Turn the casing, a gap of {reading.Say(Length.Inches(1))} left open; draw the {(IsOwnCloth(reading) ? "drawstring" : "drawcord")} through and tie it beneath.",
-                            []
+                        Step.Of(
+                            StepKind.Holding,
+                            $"Turn the casing, a gap of {reading.Say(Length.Inches(1))} left open; draw the {(IsOwnCloth(reading) ? "drawstring" : "drawcord")} through and tie it beneath."
                         ),
                     ],
             ],

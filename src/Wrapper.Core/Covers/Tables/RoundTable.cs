@@ -151,7 +151,7 @@ public sealed class RoundTableDraped : RoundTable
             Steps =
             [
                 Step.Cutting("Cut the circle from a quarter fold; mark the middle."),
-                new("Ease the hem under and sew it; on curves a narrow hem lies flattest.", []),
+                Step.Of(StepKind.Hemming, "Ease the hem under and sew it; on curves a narrow hem lies flattest."),
             ],
         };
     }
@@ -254,7 +254,7 @@ public sealed class RoundTableSkirted : RoundTable
                     [.. instances.Select(n => $"skirt join {n}")]
                 ),
                 new("Gather the skirt's upper edge to the top, quarter on quarter, and sew it.", ["top to skirt"]),
-                Step.Fitting("Try it on; turn the hem and sew it."),
+                .. TryingOn.Hem,
             ],
         };
     }

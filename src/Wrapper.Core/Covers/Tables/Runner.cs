@@ -113,7 +113,14 @@ public sealed class Runner : MakeUp
                 )),
             ],
             Finished = [("finished length", l), ("finished width", w)],
-            Steps = [Step.Cutting("Cut the runner."), Step.Pressing("Turn the hems twice, press and sew them.")],
+            Steps =
+            [
+                Step.Cutting("Cut the runner."),
+                Step.Pressing("Turn the hems twice, press and sew them.") with
+                {
+                    Kind = StepKind.Hemming,
+                },
+            ],
         };
     }
 }

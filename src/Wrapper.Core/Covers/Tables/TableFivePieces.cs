@@ -182,7 +182,7 @@ public sealed class TableFivePieces : TableCover
                     "Sew the ring to the top, one side at a time, stopping one seam allowance short of each corner.",
                     [.. seams.Select(seam => seam.Name).Where(name => name.StartsWith("top", StringComparison.Ordinal))]
                 ),
-                Step.Fitting("Try it on the table; turn the hem twice and sew it."),
+                .. TryingOn.Hem,
             ],
             Remarks = [.. Usually(reading)],
         };

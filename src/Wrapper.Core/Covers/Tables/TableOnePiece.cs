@@ -72,7 +72,7 @@ public sealed class TableOnePiece : TableCover
                     "Sew the corners, right sides together, down to the hem line; finish them.",
                     [.. seams.Select(seam => seam.Name)]
                 ),
-                Step.Fitting("Try it on the table; turn the hem twice and sew it."),
+                .. TryingOn.Hem,
             ],
             Remarks = [.. sheet.Remarks(reading, piece), .. Usually(reading)],
         };

@@ -272,11 +272,11 @@ public sealed class TracedBoard : MakeUp
             Steps =
             [
                 Step.Cutting("Cut the cover."),
-                new(
+                Step.Of(
+                    StepKind.Holding,
                     cased
                         ? $"Turn the casing under and sew it, a gap of {reading.Say(StartGap)} left at {start}; draw the drawcord through."
-                        : $"Serge the edge over the drawcord, from {start} round to {reading.Say(StartGap)} before the start; leave a tail of half a foot at both ends.",
-                    []
+                        : $"Serge the edge over the drawcord, from {start} round to {reading.Say(StartGap)} before the start; leave a tail of half a foot at both ends."
                 ),
                 Step.Fitting(
                     "Fit the drawcord stop half-way along the tails; try the cover on, pull the drawcord and set the stop."

@@ -14,11 +14,11 @@ import { useItemField } from '../../job/useItemField'
 import { CutList } from './CutList'
 import { PieceTable } from './PieceTable'
 import { useLaid } from './useLaid'
+import { useSource } from './useSource'
 import s from './pieces.module.css'
 
 /** Every piece to scale; pointing at a size shows its working. */
 export default function Pieces() {
-  const jobCloths = useScene((scene) => scene.job.document.cloths)
   const draft = useDraft()
   const name = useScene((scene) => scene.item?.name) ?? ''
   const [pointed, setPointed] = useState<string>()
@@ -26,6 +26,7 @@ export default function Pieces() {
   const item = useScene((scene) => scene.item?.id)
   const [held, setHeld] = usePicked(item ?? '')
   const laid = useLaid(item)
+  const source = useSource()
   const pattern = draft?.pattern
   if (!pattern)
     return (
@@ -45,11 +46,6 @@ export default function Pieces() {
     )
   const piece = pattern.pieces.find((each) => each.key === held) ?? pattern.pieces[0]
   if (!piece) return null
-  const source = ({ role }: Piece) => {
-    const from = draft.cutFrom.find((each) => each.role === role)
-    const cloth = jobCloths.find((each) => each.id === from?.cloth)?.name
-    return cloth ? `from ${cloth}` : from?.filling ? 'bought by size' : 'from no cloth'
-  }
   const size = piece.sizes.find((each) => each.name === pointed) ?? piece.sizes[0]
   return (
     <>

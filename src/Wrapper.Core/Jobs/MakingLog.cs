@@ -1,0 +1,84 @@
+using System.Text.Json.Serialization;
+using Wrapper.Core.Lengths;
+
+namespace Wrapper.Core.Jobs;
+
+/// <summary>In which order several covers are made.</summary>
+[JsonConverter(typeof(ByName<MakingOrder>))]
+public enum MakingOrder
+{
+    /// <summary>One kind of work after the other, over all covers: all are cut, then all corded.</summary>
+    [JsonStringEnumMemberName("batch")]
+    Batch,
+
+    /// <summary>One cover after the other.</summary>
+    [JsonStringEnumMemberName("cover")]
+    Cover,
+}
+
+/// <summary>How a job is being made: what is done, how long it took, what was measured, how it fitted.</summary>
+public sealed record MakingLog
+{
+    /// <summary>In which order.</summary>
+    public MakingOrder Order { get; init; }
+
+    /// <summary>What is known of steps, each under <c>item/step</c>.</summary>
+    public IReadOnlyList<StepLog> Steps { get; init; } = [];
+
+    /// <summary>What was answered and measured, each under <c>item/step/check/cover</c>.</summary>
+    public IReadOnlyList<CheckLog> Checks { get; init; } = [];
+}
+
+/// <summary>
+/// What is known of one step of one item: <paramref name="Done"/> counts the covers that it is done on, which are made in
+/// turn, the first first.
+/// </summary>
+public sealed record StepLog(string Id, int Done)
+{
+    /// <summary>Seconds that the timer ran, all covers together, as far as it was stopped.</summary>
+    public long Seconds { get; init; }
+
+    /// <summary>When the timer was started, by the server's clock, as ISO 8601; empty while it stands.</summary>
+    public string Began { get; init; } = "";
+
+    /// <summary>How long it took, as typed, where the timer is wrong; empty where it is right.</summary>
+    public string Took { get; init; } = "";
+
+    /// <summary>What the maker noted at it.</summary>
+    public string Note { get; init; } = "";
+}
+
+/// <summary>What is said of a check.</summary>
+[JsonConverter(typeof(ByName<CheckAnswer>))]
+public enum CheckAnswer
+{
+    /// <summary>Nothing yet; a figure says by itself whether it holds.</summary>
+    [JsonStringEnumMemberName("open")]
+    Open,
+
+    /// <summary>It holds.</summary>
+    [JsonStringEnumMemberName("holds")]
+    Holds,
+
+    /// <summary>It does not, and nothing is decided.</summary>
+    [JsonStringEnumMemberName("off")]
+    Off,
+
+    /// <summary>It does not, and is done again.</summary>
+    [JsonStringEnumMemberName("redo")]
+    Redo,
+
+    /// <summary>It does not, and stays so: the note says why.</summary>
+    [JsonStringEnumMemberName("accepted")]
+    Accepted,
+}
+
+/// <summary>One check of one cover.</summary>
+public sealed record CheckLog(string Id, CheckAnswer Answer)
+{
+    /// <summary>What was read, place by place, as typed; a place that is not read yet is empty.</summary>
+    public IReadOnlyList<Entry> Readings { get; init; } = [];
+
+    /// <summary>Why it was accepted, or what was changed.</summary>
+    public string Note { get; init; } = "";
+}

@@ -1,0 +1,103 @@
+using System.Text.Json.Serialization;
+using Wrapper.Core.Jobs;
+using Wrapper.Core.Lengths;
+using Wrapper.Core.Patterns;
+
+namespace Wrapper.Core.Planning;
+
+/// <summary>How a check stands.</summary>
+[JsonConverter(typeof(ByName<Verdict>))]
+public enum Verdict
+{
+    /// <summary>Not answered, or not read everywhere.</summary>
+    [JsonStringEnumMemberName("open")]
+    Open,
+
+    /// <summary>It holds.</summary>
+    [JsonStringEnumMemberName("holds")]
+    Holds,
+
+    /// <summary>It does not hold, and nothing is decided.</summary>
+    [JsonStringEnumMemberName("off")]
+    Off,
+
+    /// <summary>It did not hold, and is done again.</summary>
+    [JsonStringEnumMemberName("redo")]
+    Redo,
+
+    /// <summary>It does not hold, and stays so.</summary>
+    [JsonStringEnumMemberName("accepted")]
+    Accepted,
+}
+
+/// <summary>
+/// One check of one cover as it stands; <paramref name="Told"/> says by how much which reading is off, empty where none
+/// is.
+/// </summary>
+public sealed record CheckState(
+    string Id,
+    Check Check,
+    int Cover,
+    IReadOnlyList<Entry> Readings,
+    Verdict Verdict,
+    string Told,
+    string Note,
+    IReadOnlyList<Problem> Problems
+)
+{
+    /// <summary>Whether nothing about it is left to decide before the next step.</summary>
+    public bool IsSettled => Verdict is Verdict.Holds or Verdict.Accepted || (Verdict == Verdict.Open && !Check.IsGate);
+
+    /// <summary>
+    /// How <paramref name="check"/> stands by what was logged under <paramref name="id"/>, figures in
+    /// <paramref name="unit"/>.
+    /// </summary>
+    public static CheckState Of(string id, Check check, int cover, CheckLog? log, JobUnit unit)
+    {
+        var empty = new Entry("", unit);
+        List<Entry> readings = [.. check.Places.Select((_, at) => log?.Readings.ElementAtOrDefault(at) ?? empty)];
+        List<Problem> problems = [];
+        List<string> off = [];
+        var read = 0;
+        if (check.IsRead)
+            foreach (var (entry, at) in readings.Select((entry, at) => (entry, at)))
+            {
+                if (entry.Typed.Trim().Length == 0)
+                    continue;
+                var (length, refusal) = Entry.Read(entry, unit, LengthLimits.Item);
+                if (length is not { } value)
+                {
+                    problems.Add(
+                        new Problem(
+                            $"checks.{id}.{at}",
+                            entry.Typed,
+                            refusal!.Position,
+                            refusal.Reason,
+                            check.Target is { } example ? LengthPrinter.Finished(example.Value, unit).Text : "19 1/4"
+                        )
+                    );
+                    continue;
+                }
+                read++;
+                if (check.Target is { } target && (value - target.Value).Abs() > check.Tolerance)
+                    off.Add(Off(check.Places[at], value - target.Value, unit));
+            }
+        var found =
+            off.Count > 0 ? Verdict.Off
+            : check.IsRead ? (read == check.Places.Count ? Verdict.Holds : Verdict.Open)
+            : Verdict.Open;
+        var verdict = log?.Answer switch
+        {
+            CheckAnswer.Accepted => Verdict.Accepted,
+            CheckAnswer.Redo => Verdict.Redo,
+            CheckAnswer.Off => Verdict.Off,
+            // A figure that is off is not talked away.
+            CheckAnswer.Holds when found != Verdict.Off => Verdict.Holds,
+            _ => found,
+        };
+        return new(id, check, cover, readings, verdict, string.Join("; ", off), log?.Note ?? "", problems);
+    }
+
+    private static string Off(string place, Length by, JobUnit unit) =>
+        $"{(place.Length > 0 ? $"{place}: " : "")}{LengthPrinter.Finished(by.Abs(), unit).Text} {LengthPrinter.Word(unit)} too {(by.IsPositive ? "much" : "little")}";
+}

@@ -1,0 +1,140 @@
+import { Button, Radio } from 'antd'
+import { useEffect, useState } from 'react'
+import type { Bench } from '../../api/client'
+import { useEdit, useScene } from '../../job/scene'
+import { AtBench } from './AtBench'
+import { logStep, start, stop } from './logging'
+import { Turns } from './Turns'
+import { useBench } from './useBench'
+import s from './make.module.css'
+
+type Turn = Bench['turns'][number]
+
+const typing = (target: EventTarget | null) =>
+  target instanceof HTMLElement &&
+  (/^(INPUT|TEXTAREA|SELECT|BUTTON|A|SUMMARY)$/.test(target.tagName) || target.isContentEditable)
+
+// A pedal sends one of these too.
+const onward = new Set([' ', 'PageDown', 'ArrowRight']),
+  backward = new Set(['PageUp', 'ArrowLeft'])
+
+/** The making, one step at a time: read from two metres, gone through with space or a tap. */
+export default function Make() {
+  const item = useScene((scene) => scene.item?.id)
+  const takeInHand = useScene((scene) => scene.takeInHand)
+  const go = useScene((scene) => scene.go)
+  const edit = useEdit()
+  const [at, setAt] = useState('')
+  const [asked, setAsked] = useState(false)
+  const { bench, fresh, failed, ahead } = useBench(at)
+  const turns = bench?.turns ?? []
+  const place = turns.findIndex((turn) => turn.id === (at || bench?.at?.turn))
+  const turn = turns[place]
+  // Whoever picks another item along the rail means its next step.
+  const [held, setHeld] = useState(item)
+  if (item !== held) {
+    setHeld(item)
+    const own = turns.filter((each) => each.item === item)
+    const next = own.find((each) => !each.done) ?? own[0]
+    if (turn && turn.item !== item && next) setAt(next.id)
+  }
+  useEffect(() => {
+    if (turn) takeInHand(turn.item)
+  }, [turn, takeInHand])
+
+  const now = () => Date.now() + ahead
+  // The timer goes along from step to step.
+  const moveTo = (next: Turn | undefined, did: string, done: boolean) => {
+    setAsked(false)
+    edit(
+      '',
+      (document) => {
+        if (!turn) return
+        const running = document.making.steps.some((log) => log.id === turn.step && log.began !== '')
+        if (done) logStep(document, turn.step, (log) => (log.done = Math.max(log.done, turn.last)))
+        if (running) {
+          stop(document, turn.step, now())
+          if (next && !next.done) start(document, next.step, now())
+        }
+      },
+      did,
+    )
+    if (next) setAt(next.id)
+  }
+  const open = bench?.at?.turn === turn?.id && fresh ? bench?.at : undefined
+  const unsettled = open?.checks.some((check) => !check.settled) ?? true
+  const next = () => {
+    if (!turn) return
+    if (!open || open.heldBy !== '' || (unsettled && !turn.done)) {
+      setAsked(open !== undefined)
+      return
+    }
+    const onto = turns.slice(place + 1).find((each) => !each.done) ?? turns.find((each) => !each.done && each !== turn)
+    moveTo(onto, turn.done ? '' : `Done: ${turn.text.split(/[.;,]/)[0] ?? ''}.`, true)
+  }
+  const back = () => moveTo(turns[place - 1] ?? turn, '', false)
+  useEffect(() => {
+    const pressed = (event: KeyboardEvent) => {
+      if (typing(event.target) || document.querySelector('[role=dialog]') || event.ctrlKey || event.altKey) return
+      if (onward.has(event.key)) next()
+      else if (backward.has(event.key)) back()
+      else return
+      event.preventDefault()
+    }
+    window.addEventListener('keydown', pressed)
+    return () => window.removeEventListener('keydown', pressed)
+  })
+
+  if (!bench)
+    return <p className={s.nothing}>{failed ? `The bench does not answer: ${failed} It is asked again.` : '…'}</p>
+  if (!turn)
+    return (
+      <section className={s.nothing}>
+        <p>Nothing can be made yet: what is in doubt, or not measured, has no steps.</p>
+        <Button onClick={() => go('measure')}>Go to Measure</Button>
+      </section>
+    )
+  const made = turns.filter((each) => each.done).length
+  return (
+    <div className={s.make}>
+      <aside className={s.side}>
+        <Radio.Group
+          aria-label="Make the covers"
+          value={bench.order}
+          optionType="button"
+          onChange={(event) =>
+            edit(
+              '',
+              (document) => void (document.making.order = event.target.value as Bench['order']),
+              event.target.value === 'batch' ? 'All covers are made together.' : 'One cover is made after the other.',
+            )
+          }
+          options={[
+            { value: 'batch', label: 'All together' },
+            { value: 'cover', label: 'Cover by cover' },
+          ]}
+        />
+        <p className={s.far}>
+          {made} of {turns.length} {turns.length === 1 ? 'step' : 'steps'} done
+        </p>
+        <Turns turns={turns} at={turn.id} pick={(each) => moveTo(each, '', false)} />
+      </aside>
+      <AtBench
+        key={turn.id}
+        turn={turn}
+        at={open ?? (bench.at?.turn === turn.id ? bench.at : undefined)}
+        place={place}
+        of={turns.length}
+        asked={asked && unsettled}
+        ahead={ahead}
+        allMade={made === turns.length}
+        next={next}
+        back={place > 0 ? back : undefined}
+        jump={(to) => {
+          const onto = turns.find((each) => each.id === to)
+          if (onto) moveTo(onto, '', false)
+        }}
+      />
+    </div>
+  )
+}
