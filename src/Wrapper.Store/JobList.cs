@@ -158,6 +158,7 @@ public sealed class JobList(Database database, TimeProvider clock)
             var part in new[]
             {
                 $"DELETE FROM photos WHERE job_id IN ({gone})",
+                $"DELETE FROM records WHERE job_id IN ({gone})",
                 $"DELETE FROM changes WHERE job_id IN ({gone})",
                 $"DELETE FROM revisions WHERE job_id IN ({gone})",
                 "DELETE FROM found WHERE rowid IN (SELECT found FROM jobs WHERE deleted_at < $limit)",

@@ -74,6 +74,7 @@ public sealed class JobStore(Database database, TimeProvider clock)
         );
         AddRevision(connection, transaction, id, 1, change, new Place(1, null, []), null);
         Finding.Keep(connection, transaction, id, change.Name, change.Customer, change.Document);
+        RecordStore.Keep(connection, transaction, id, change.Document);
         transaction.Commit();
         return new SaveResult(new StoredJob(id, 1, change.Document, false, false), false);
     }
@@ -198,6 +199,7 @@ public sealed class JobStore(Database database, TimeProvider clock)
             ("$at", Now())
         );
         Finding.Keep(connection, transaction, id, change.Name, change.Customer, change.Document);
+        RecordStore.Keep(connection, transaction, id, change.Document);
         transaction.Commit();
         return new SaveResult(
             new StoredJob(id, next, change.Document, place.Before is not null, place.Redo.Length > 0),

@@ -30,4 +30,18 @@ public sealed class WorkroomStore(Database database)
             ("$words", told.Words)
         );
     }
+
+    /// <summary>What it states when it hands over, as JSON; <c>{}</c> until it was told.</summary>
+    public string HandOver()
+    {
+        using var connection = database.Connect();
+        return Scalar(connection, null, "SELECT hand_over FROM workroom") as string ?? "{}";
+    }
+
+    /// <summary>Keeps what it states, in the place of what it stated before; false while there is no workroom.</summary>
+    public bool KeepHandOver(string stated)
+    {
+        using var connection = database.Connect();
+        return Execute(connection, null, "UPDATE workroom SET hand_over = $stated", ("$stated", stated)) > 0;
+    }
 }

@@ -431,7 +431,7 @@ public sealed class RequestTests(Host host) : IClassFixture<Host>
         Assert.Equal((HttpStatusCode.OK, 1), (again, (int)same["revision"]!));
         Assert.Equal(HttpStatusCode.NotFound, (await host.Post("/api/jobs/none/copy", ask)).Status);
         var (_, progress) = await host.Send(HttpMethod.Get, "/api/jobs/second/progress?at=1");
-        Assert.Equal(5, progress["stages"]!.AsArray().Count);
+        Assert.Equal(7, progress["stages"]!.AsArray().Count);
         Assert.Equal("done", (string)progress["stages"]![0]!["state"]!);
     }
 

@@ -49,6 +49,9 @@ public sealed class Reading
     /// <summary>The job's unit.</summary>
     public JobUnit Unit { get; }
 
+    /// <summary>What it is made as: its family and make-up, in words.</summary>
+    public string MakeUpName => $"{makeUp.Family}: {makeUp.Name}";
+
     /// <summary>How many are made, from 1 to 500.</summary>
     public int Quantity { get; }
 

@@ -60,9 +60,6 @@ public sealed record HandOverLog
 /// <summary>What the maker states of the covers of one item; nothing here is certified.</summary>
 public sealed record CoverRecord(string Id)
 {
-    /// <summary>When they were handed over, <c>2026-11-26</c>; empty until then.</summary>
-    public string Date { get; init; } = "";
-
     /// <summary>How they are cleaned beyond the care marks of their cloth.</summary>
     public string Cleaning { get; init; } = "";
 
@@ -86,4 +83,47 @@ public sealed record CoverRecord(string Id)
 
     /// <summary>What else the customer should know.</summary>
     public string Notes { get; init; } = "";
+
+    /// <summary>What was said of them when they went out; null until then.</summary>
+    public GivenRecord? Given { get; init; }
 }
+
+/// <summary>
+/// What was said of a cover when it went out, word for word: no later change of the job, of a cloth or of this program
+/// changes it. Dates are <c>2026-11-26</c>.
+/// </summary>
+public sealed record GivenRecord(string Date, string Name, string Kind, int Quantity, string Size)
+{
+    /// <summary>Who made it.</summary>
+    public string Maker { get; init; } = "";
+
+    /// <summary>The maker's postcode.</summary>
+    public string Postcode { get; init; } = "";
+
+    /// <summary>Whom it was made for.</summary>
+    public string Customer { get; init; } = "";
+
+    /// <summary>Where it went.</summary>
+    public string Place { get; init; } = "";
+
+    /// <summary>What it was cut from.</summary>
+    public IReadOnlyList<GivenCloth> Cloths { get; init; } = [];
+
+    /// <summary>The care marks that all its cloths bear, by their keys.</summary>
+    public IReadOnlyList<string> Care { get; init; } = [];
+
+    /// <summary>What was stated, line by line, each under its name: fillings, interliner, flammability.</summary>
+    public IReadOnlyList<GivenLine> Stated { get; init; } = [];
+
+    /// <summary>What the customer is warned of.</summary>
+    public IReadOnlyList<string> Cautions { get; init; } = [];
+
+    /// <summary>What came off the furniture and went back with it.</summary>
+    public IReadOnlyList<string> Parts { get; init; } = [];
+}
+
+/// <summary>A cloth of a cover, and the batch that it came from.</summary>
+public sealed record GivenCloth(string Name, string Batch, IReadOnlyList<string> Care);
+
+/// <summary>One thing that was stated.</summary>
+public sealed record GivenLine(string Name, string Text);

@@ -78,6 +78,12 @@ public sealed record JobCloth(
     /// <summary>How its raw edges are finished where they ravel.</summary>
     public EdgeFinish EdgeFinish { get; init; }
 
+    /// <summary>The batch or dye lot that it was cut from, as its ticket says.</summary>
+    public string Batch { get; init; } = "";
+
+    /// <summary>Its care code: the keys of the marks on its ticket, one of a group at the most.</summary>
+    public IReadOnlyList<string> Care { get; init; } = [];
+
     /// <summary>Whether everything lies one way up, for a print or a pile.</summary>
     [JsonIgnore]
     public bool LiesOneWay => OneWay || Behaves.Contains(ClothTrait.Pile);

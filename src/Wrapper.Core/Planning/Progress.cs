@@ -78,7 +78,8 @@ public static class Progress
             done == 0 ? 0 : left
         );
 
-        bool IsGone(ItemPlan item) => bench.Job.HandOver.Covers.Any(of => of.Id == item.Item.Id && of.Date.Length > 0);
+        bool IsGone(ItemPlan item) =>
+            bench.Job.HandOver.Covers.Any(of => of.Id == item.Item.Id && of.Given is not null);
 
         bool Here(IEnumerable<Problem> problems) => problems.Any(problem => problem.Stage == stage && !problem.Missing);
 

@@ -33,6 +33,10 @@ public static class Way
         return Broken(pattern, ordered) is null ? ordered : Ordered(pattern, InOrder(pattern, way));
     }
 
+    /// <summary>Why the order of <paramref name="way"/> is not taken up; null where it is.</summary>
+    public static string? Refused(Pattern pattern, IReadOnlyList<WayStep> way) =>
+        way.Count == 0 ? null : Broken(pattern, Ordered(pattern, way));
+
     /// <summary>Why <paramref name="steps"/> cannot be made in this order; null where they can.</summary>
     public static string? Broken(Pattern pattern, IReadOnlyList<Step> steps)
     {

@@ -32,10 +32,58 @@ public static class DemoJobs
     {
         yield return ("demo-tables", DemoTables.Job());
         yield return ("demo-bunks", DemoBeds.Job());
-        yield return ("demo-reading-room", ReadingRoom());
+        yield return (
+            "demo-reading-room",
+            DemoBench.Gone(
+                DemoBench.Ticketed(
+                    ReadingRoom(),
+                    "rust",
+                    "H 2207",
+                    "wash-never",
+                    "bleach-never",
+                    "iron-warm",
+                    "dry-clean"
+                ),
+                "stool",
+                "2026-03-14",
+                new("stool")
+                {
+                    Fillings = FillingsAre.Replaced,
+                    Filling = "chopped foam in a cotton case",
+                    Interliner = Stated.No,
+                    Fixed = Stated.No,
+                    Opens = "its zip",
+                    Flammability = "Nothing is stated about flammability.",
+                }
+            )
+        );
         yield return ("demo-lodge-seats", LodgeSeats());
         yield return ("demo-marigold", Marigold());
-        yield return ("demo-window-bench", WindowBench());
+        yield return (
+            "demo-window-bench",
+            DemoBench.Begun(
+                DemoBench.Ticketed(
+                    DemoBench.Ticketed(
+                        WindowBench(),
+                        "slate",
+                        "SW 4411",
+                        "wash-30-gentle",
+                        "bleach-never",
+                        "dry-flat",
+                        "iron-warm",
+                        "dry-clean"
+                    ),
+                    "fern",
+                    "FV 19-3",
+                    "wash-never",
+                    "bleach-never",
+                    "tumble-never",
+                    "iron-never",
+                    "dry-clean-gentle"
+                ),
+                12
+            )
+        );
     }
 
     // A bay window: two equal ends and a long middle; the middle in its own cloth.
@@ -46,6 +94,7 @@ public static class DemoJobs
         return JobDocument.Empty("Window bench, east bay", JobUnit.Inch) with
         {
             Customer = "Ferncliff Observatory Lodge",
+            HandOver = new() { Place = "East bay, ground floor" },
             Cloths =
             [
                 new(
@@ -237,6 +286,7 @@ public static class DemoJobs
         return JobDocument.Empty("Sofa and stools", JobUnit.Centimetre) with
         {
             Customer = "Mill Lane Reading Room",
+            HandOver = new() { Place = "Reading Room, by the stove" },
             Cloths =
             [
                 new("rust", "Rust herringbone", E("140"), E("1.5"), false, E("10 cm"), E("0"), "34", "m", "#8a5a44")

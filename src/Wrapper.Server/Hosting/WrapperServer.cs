@@ -16,6 +16,7 @@ using Wrapper.Server.MakeUps;
 using Wrapper.Server.Making;
 using Wrapper.Server.Photos;
 using Wrapper.Server.Plans;
+using Wrapper.Server.Records;
 using Wrapper.Server.Workrooms;
 using Wrapper.Store;
 
@@ -132,6 +133,8 @@ public static class WrapperServer
             .WithSummary("Copies everything, as of now, into the folder backups beside the database.");
         PlanEndpoints.Map(api);
         BenchEndpoints.Map(api);
+        WayEndpoints.Map(api);
+        HandOverEndpoints.Map(api);
         SewnEndpoints.Map(api);
         SlideEndpoints.Map(api);
         PictureEndpoints.Map(api);
@@ -160,7 +163,11 @@ public static class WrapperServer
                         typeof(JobStore),
                         typeof(JobList),
                         typeof(PhotoStore),
+                        typeof(RecordStore),
+                        typeof(WayStore),
                         typeof(WorkroomStore),
+                        typeof(RecordStore),
+                        typeof(WayStore),
                         typeof(Database),
                         typeof(Backups),
                     ]
@@ -191,6 +198,8 @@ public static class WrapperServer
         builder.Services.AddSingleton(jobs);
         builder.Services.AddSingleton(new JobList(database, TimeProvider.System));
         builder.Services.AddSingleton(new PhotoStore(database, TimeProvider.System));
+        builder.Services.AddSingleton(new RecordStore(database));
+        builder.Services.AddSingleton(new WayStore(database));
         builder.Services.AddSingleton(new FoundLays(database, TimeProvider.System));
         builder.Services.AddSingleton(new Backups(database));
         builder.Services.AddSingleton<Upkeep>();

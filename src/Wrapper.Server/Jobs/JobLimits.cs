@@ -1,3 +1,4 @@
+using Wrapper.Core.Cloth;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Planning;
@@ -141,10 +142,13 @@ internal static class JobLimits
                 ("prices", cloth.Prices.Count),
                 ("otherWidths", cloth.OtherWidths.Count),
                 ("behaves", cloth.Behaves.Count),
+                ("care", cloth.Care.Count),
             }
         )
             if (count > MostStock)
                 yield return Wrong(field, $"{count}", $"a cloth has at most {MostStock} of these", $"{MostStock}");
+        foreach (var key in cloth.Care.Where(key => CareMark.Find(key) is null))
+            yield return Wrong("care", key.Length > 40 ? key[..40] : key, "no such care mark", "wash-30");
         if (cloth.Picture is { } picture && !IsOnPhoto(picture))
             yield return Wrong(
                 "picture",
@@ -277,6 +281,7 @@ internal static class JobLimits
                         ("pricedBy", cloth.PricedBy),
                         ("tone", cloth.Tone),
                         ("second", cloth.Second),
+                        ("batch", cloth.Batch),
                         ("shrinksAcross", cloth.ShrinksAcross),
                         ("shrinksAlong", cloth.ShrinksAlong),
                     }

@@ -78,10 +78,12 @@ internal static class JobListEndpoints
                     if (store.Find(id) is not { } stored)
                         return JobEndpoints.NoJob(id, list);
                     var document = JobView.Of(stored, json.Value.SerializerOptions).Document;
-                    // Nothing of the copy is cut yet.
+                    // Nothing of the copy is cut yet, made or handed over.
                     document = document with
                     {
                         Name = copy.Name,
+                        Making = new() { Order = document.Making.Order },
+                        HandOver = document.HandOver with { Covers = [] },
                         Cloths = [.. document.Cloths.Select(cloth => cloth with { Cut = [], Pins = [] })],
                     };
                     return JobEndpoints.Checked(

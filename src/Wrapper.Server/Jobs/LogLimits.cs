@@ -11,6 +11,7 @@ internal static class LogLimits
         MostWay = 80,
         MostReadings = 12,
         MostCovers = 500,
+        MostLines = 200,
         LongestStep = 400;
 
     // Four weeks, day and night: a timer that was forgotten for longer is set by hand.
@@ -68,15 +69,45 @@ internal static class LogLimits
                 $"at most {MostWay} steps of one cover",
                 $"{MostWay}"
             );
-        foreach (var cover in job.HandOver.Covers.Where(cover => cover.Date.Length > 0 && !IsDate(cover.Date)))
-            yield return Wrong($"handOver.{cover.Id}.date", cover.Date, "a date is needed", "2026-11-26") with
+        foreach (var cover in job.HandOver.Covers)
+            if (cover.Given is { } given)
             {
-                Stage = Stage.HandOver,
-            };
+                if (!IsDate(given.Date))
+                    yield return Wrong($"handOver.{cover.Id}.date", given.Date, "a date is needed", "2026-11-26") with
+                    {
+                        Stage = Stage.HandOver,
+                    };
+                if (given.Cloths.Count + given.Stated.Count + given.Cautions.Count + given.Parts.Count > MostLines)
+                    yield return Wrong(
+                        $"handOver.{cover.Id}",
+                        given.Name,
+                        $"at most {MostLines} lines of a record",
+                        ""
+                    );
+            }
         foreach (var (field, text, longest) in Texts(job))
             if (text.Length > longest)
                 yield return Wrong(field, text, $"longer than {longest} characters", "");
     }
+
+    private static IEnumerable<string> Said(GivenRecord? given) =>
+        given is null
+            ? []
+            :
+            [
+                given.Name,
+                given.Kind,
+                given.Size,
+                given.Maker,
+                given.Postcode,
+                given.Customer,
+                given.Place,
+                .. given.Cloths.SelectMany(cloth => cloth.Care.Append(cloth.Name).Append(cloth.Batch)),
+                .. given.Care,
+                .. given.Stated.SelectMany(line => new[] { line.Name, line.Text }),
+                .. given.Cautions,
+                .. given.Parts,
+            ];
 
     private static bool IsTime(string text) =>
         DateTimeOffset.TryParse(text, CultureInfo.InvariantCulture, DateTimeStyles.None, out _);
@@ -110,9 +141,9 @@ internal static class LogLimits
                 )
             ),
             .. job.HandOver.Covers.SelectMany(cover =>
-                new[] { cover.Id, cover.Filling, cover.Cleaning, cover.Flammability, cover.Opens, cover.Notes }.Select(
-                    text => ($"handOver.{cover.Id}", text, JobLimits.LongestNotes)
-                )
+                Said(cover.Given)
+                    .Concat([cover.Id, cover.Filling, cover.Cleaning, cover.Flammability, cover.Opens, cover.Notes])
+                    .Select(text => ($"handOver.{cover.Id}", text, JobLimits.LongestNotes))
             ),
             ("handOver.place", job.HandOver.Place, JobLimits.LongestName),
             ("handOver.labelWidth", job.HandOver.LabelWidth?.Typed ?? "", JobLimits.LongestName),

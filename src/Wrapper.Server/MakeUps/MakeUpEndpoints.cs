@@ -3,6 +3,8 @@ using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Planning;
 using Wrapper.Server.Hosting;
+using Wrapper.Server.Making;
+using Wrapper.Store;
 
 namespace Wrapper.Server.MakeUps;
 
@@ -59,9 +61,14 @@ internal static class MakeUpEndpoints
 
         api.MapPost(
                 "/items",
-                Results<Ok<Item>, ProblemHttpResult> (NewItem wanted, Drafting drafting) =>
+                Results<Ok<Item>, ProblemHttpResult> (NewItem wanted, Drafting drafting, WayStore ways) =>
                     drafting.Find(wanted.MakeUp) is { } makeUp
-                        ? TypedResults.Ok(makeUp.NewItem(wanted.Id, wanted.Name, wanted.Unit, wanted.From))
+                        ? TypedResults.Ok(
+                            makeUp.NewItem(wanted.Id, wanted.Name, wanted.Unit, wanted.From) with
+                            {
+                                Way = WayEndpoints.Of(ways, makeUp.Key),
+                            }
+                        )
                         : Problems.Fields([
                             new Problem("makeUp", wanted.MakeUp, 0, "no such make-up", drafting.MakeUps[0].Key),
                         ])

@@ -87,7 +87,8 @@ public enum Lying
 /// <summary>
 /// What stands on the bench. <paramref name="HeldBy"/> says what has to be tried on and answered first, empty where
 /// nothing has to; <paramref name="SetUp"/> is null where no machine is needed, <paramref name="Changed"/> what of it is
-/// otherwise than in the turn before.
+/// otherwise than in the turn before; <paramref name="WayBroken"/> why the maker's own order is not taken up, empty where it
+/// is.
 /// </summary>
 public sealed record AtBenchView(
     string Turn,
@@ -102,6 +103,7 @@ public sealed record AtBenchView(
     IReadOnlyList<Problem> Problems,
     string Note,
     string WayNote,
+    string WayBroken,
     SetUp? SetUp,
     IReadOnlyList<string> Changed,
     IReadOnlyList<string> Cautions,
@@ -139,6 +141,7 @@ public sealed record AtBenchView(
                 : [],
             log?.Note ?? "",
             item.Item.Way.FirstOrDefault(row => row.Id == step.Key)?.Note ?? "",
+            Way.Refused(item.Draft.Pattern!, item.Item.Way) ?? "",
             step.SetUp,
             step.SetUp is null ? [] : Otherwise(before?.Step.Step.SetUp, step.SetUp),
             [.. step.Cautions.Select(caution => caution.Text)],

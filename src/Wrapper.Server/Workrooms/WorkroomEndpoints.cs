@@ -4,6 +4,7 @@ using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Words;
 using Wrapper.Server.Hosting;
+using Wrapper.Server.Records;
 using Wrapper.Store;
 
 namespace Wrapper.Server.Workrooms;
@@ -88,8 +89,10 @@ internal static class WorkroomEndpoints
     /// <summary>Tells the demo's workroom, unless one was told.</summary>
     public static void Seed(WorkroomStore store)
     {
-        if (store.Read() is null)
-            store.Write(new("Heron Loft", nameof(JobUnit.Inch), "{}"));
+        if (store.Read() is not null)
+            return;
+        store.Write(new("Heron Loft", nameof(JobUnit.Inch), "{}"));
+        States.Keep(store, States.Read(store) with { Postcode = "FB2 7QX" });
     }
 
     private static WorkroomView Of(WorkroomStore store, Wording wording)

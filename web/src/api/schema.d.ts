@@ -278,6 +278,93 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/ways/{makeUp}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The workroom's own way of a make-up, in steps; empty for the usual one. */
+        get: operations["getWay"];
+        /** Keeps a way as the workroom's own for a make-up: new items begin with it. No steps: the usual one. */
+        put: operations["keepWay"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hand-over": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What can be said today of the covers of a job, what is missing from it, and how large a label is. */
+        post: operations["handOver"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/care-marks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The marks of a care code, of each group from what stands most to what stands least. */
+        get: operations["listCareMarks"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/workroom/hand-over": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the workroom states when it hands over: its postcode, and statements to begin from. */
+        get: operations["getStates"];
+        /** Says what the workroom states when it hands over. */
+        put: operations["tellStates"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/records": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What was handed over, the latest first: with every word of `q` in customer, place, batch, cloth or whatever else was said; up to `limit`, after the one whose `mark` is `after`. */
+        get: operations["listRecords"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sewn": {
         parameters: {
             query?: never;
@@ -754,7 +841,8 @@ export interface components {
         /**
          * @description What stands on the bench. HeldBy says what has to be tried on and answered first, empty where
          *     nothing has to; SetUp is null where no machine is needed, Changed what of it is
-         *     otherwise than in the turn before.
+         *     otherwise than in the turn before; WayBroken why the maker's own order is not taken up, empty where it
+         *     is.
          */
         AtBenchView: {
             turn: string;
@@ -771,6 +859,7 @@ export interface components {
             problems: components["schemas"]["Problem"][];
             note: string;
             wayNote: string;
+            wayBroken: string;
             setUp: null | components["schemas"]["SetUp"];
             changed: string[];
             cautions: string[];
@@ -830,6 +919,19 @@ export interface components {
             leastCut: null | string;
             cheaper: null | string;
             tight: null | string;
+        };
+        /**
+         * @description What a care mark is about.
+         * @enum {unknown}
+         */
+        CareGroup: "washing" | "bleaching" | "drying" | "ironing" | "cleaning";
+        /** @description A care mark: what it says, and its drawing in a field 40 wide and 36 high. */
+        CareMarkView: {
+            key: string;
+            group: components["schemas"]["CareGroup"];
+            words: string;
+            drawing: string;
+            inside: string;
         };
         /**
          * @description What is said of a check.
@@ -993,8 +1095,6 @@ export interface components {
         /** @description What the maker states of the covers of one item; nothing here is certified. */
         CoverRecord: {
             id: string;
-            /** @description When they were handed over, `2026-11-26`; empty until then. */
-            date: string;
             /** @description How they are cleaned beyond the care marks of their cloth. */
             cleaning: string;
             /** @description What their fillings are. */
@@ -1011,6 +1111,20 @@ export interface components {
             opens: string;
             /** @description What else the customer should know. */
             notes: string;
+            given: null | components["schemas"]["GivenRecord"];
+        };
+        /**
+         * @description The covers of one item as they would go out today, what is missing from what is said of them, and where such a cover
+         *     usually opens; Given is null while the item is in doubt.
+         */
+        CoverView: {
+            item: string;
+            /** Format: int32 */
+            number: number;
+            name: string;
+            given: null | components["schemas"]["GivenRecord"];
+            missing: string[];
+            usuallyOpens: string;
         };
         /**
          * @description A new job under an id that the client chose, so that a repeated request makes no second one: an empty one in
@@ -1122,6 +1236,47 @@ export interface components {
          * @enum {unknown}
          */
         FormLineKind: "seam" | "corded" | "zip" | "fold" | "edge" | "elastic";
+        /** @description A cloth of a cover, and the batch that it came from. */
+        GivenCloth: {
+            name: string;
+            batch: string;
+            care: string[];
+        };
+        /** @description One thing that was stated. */
+        GivenLine: {
+            name: string;
+            text: string;
+        };
+        /**
+         * @description What was said of a cover when it went out, word for word: no later change of the job, of a cloth or of this program
+         *     changes it. Dates are `2026-11-26`.
+         */
+        GivenRecord: {
+            date: string;
+            name: string;
+            kind: string;
+            /** Format: int32 */
+            quantity: number;
+            size: string;
+            /** @description Who made it. */
+            maker: string;
+            /** @description The maker's postcode. */
+            postcode: string;
+            /** @description Whom it was made for. */
+            customer: string;
+            /** @description Where it went. */
+            place: string;
+            /** @description What it was cut from. */
+            cloths: components["schemas"]["GivenCloth"][];
+            /** @description The care marks that all its cloths bear, by their keys. */
+            care: string[];
+            /** @description What was stated, line by line, each under its name: fillings, interliner, flammability. */
+            stated: components["schemas"]["GivenLine"][];
+            /** @description What the customer is warned of. */
+            cautions: string[];
+            /** @description What came off the furniture and went back with it. */
+            parts: string[];
+        };
         /**
          * @description How a piece may lie on the cloth.
          * @enum {unknown}
@@ -1135,6 +1290,11 @@ export interface components {
             labelHeight: null | components["schemas"]["Entry"];
             /** @description What is recorded of each item, under its id. */
             covers: components["schemas"]["CoverRecord"][];
+        };
+        /** @description The handing over of a job. */
+        HandOverView: {
+            covers: components["schemas"]["CoverView"][];
+            label: components["schemas"]["LabelView"];
         };
         Health: {
             status: string;
@@ -1231,6 +1391,10 @@ export interface components {
             behaves: components["schemas"]["ClothTrait"][];
             /** @description How its raw edges are finished where they ravel. */
             edgeFinish: components["schemas"]["EdgeFinish"];
+            /** @description The batch or dye lot that it was cut from, as its ticket says. */
+            batch: string;
+            /** @description Its care code: the keys of the marks on its ticket, one of a group at the most. */
+            care: string[];
             /** @description How it is spread and parted. */
             spread: components["schemas"]["Spread"];
             /** @description Remnants and part rolls of it that are there, used first. */
@@ -1360,6 +1524,12 @@ export interface components {
         };
         /** @enum {unknown} */
         Kept: "Here" | "Away" | "Deleted" | null;
+        /** @description How large a sewn-in label is at the least: as wide as told, and as high as its text asks for. */
+        LabelView: {
+            width: components["schemas"]["LengthView"];
+            height: components["schemas"]["LengthView"];
+            problems: components["schemas"]["Problem"][];
+        };
         /**
          * @description A lay, drawn with the cloth along the screen: up the roll to the right, the first selvedge on top, hundredths of a
          *     millimetre. Lengths are what is taken of new cloth;
@@ -1622,6 +1792,10 @@ export interface components {
             suits: string;
             drawn: null | components["schemas"]["OptionDrawing"];
         };
+        /** @description The workroom's own way of making a cover; empty for the usual one. */
+        OwnWay: {
+            steps: components["schemas"]["WayStep"][];
+        };
         /** @description Something that comes off the furniture, and whether it is back on. */
         PartOff: {
             id: string;
@@ -1764,6 +1938,14 @@ export interface components {
         /** @description How far a stored job has come. */
         ProgressView: {
             stages: components["schemas"]["StageProgress"][];
+        };
+        /** @description A record that was put away, with the job that has it; Mark asks for the next page. */
+        RecordView: {
+            job: string;
+            jobName: string;
+            item: string;
+            given: components["schemas"]["GivenRecord"];
+            mark: string;
         };
         /** @description The words that are usual in a region: of each term that is called otherwise there, its word. */
         Region: {
@@ -2187,6 +2369,12 @@ export interface components {
          * @enum {unknown}
          */
         Stated: "unsaid" | "yes" | "no";
+        /** @description A statement that the workroom begins from, under a name; what is to be filled in stands in square brackets. */
+        Statement: {
+            id: string;
+            name: string;
+            text: string;
+        };
         /**
          * @description What kind of work a step is, in the order in which kinds are done together when several covers are made: what comes
          *     first here is done first on every cover that is ready for it.
@@ -2353,6 +2541,11 @@ export interface components {
             name: string;
             time: string;
             over: string;
+        };
+        /** @description What the workroom states when it hands over. Wrapper records it and certifies nothing. */
+        WorkroomStates: {
+            postcode: string;
+            statements: components["schemas"]["Statement"][];
         };
         /**
          * @description What the workroom is called and the unit that new jobs begin in; Told is false until somebody said
@@ -2863,6 +3056,229 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BenchView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getWay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                makeUp: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnWay"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    keepWay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                makeUp: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnWay"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnWay"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    handOver: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JobDocument"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandOverView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    listCareMarks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CareMarkView"][];
+                };
+            };
+        };
+    };
+    getStates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkroomStates"];
+                };
+            };
+        };
+    };
+    tellStates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WorkroomStates"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkroomStates"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    listRecords: {
+        parameters: {
+            query?: {
+                q?: string;
+                after?: string;
+                limit?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordView"][];
                 };
             };
             /** @description Unprocessable Entity */

@@ -3,12 +3,14 @@ import { Button, Input, Segmented } from 'antd'
 import { useDeferredValue, useState } from 'react'
 import { answer, api, newId, Refused, type JobSummary } from '../api/client'
 import { JobRow, type Act } from './JobRow'
+import { Records } from './Records'
 import s from './Home.module.css'
 
 const atOnce = 50
 const noAnswer = 'The server does not answer.'
 
 type Kept = 'Here' | 'Away' | 'Deleted'
+type Shown = Kept | 'Records'
 type Order = 'Changed' | 'Name' | 'Customer'
 
 const nothing: Record<Kept, string> = {
@@ -22,7 +24,8 @@ const done = { 'put-away': 'was put away', delete: 'was deleted', 'bring-back': 
 export function Jobs() {
   const queries = useQueryClient()
   const [search, setSearch] = useState('')
-  const [kept, setKept] = useState<Kept>('Here')
+  const [shown, setShown] = useState<Shown>('Here')
+  const kept = shown === 'Records' ? 'Here' : shown
   const [order, setOrder] = useState<Order>('Changed')
   const [told, setTold] = useState<{ text: string; back?: JobSummary }>()
   const q = useDeferredValue(search.trim())
@@ -79,15 +82,17 @@ export function Jobs() {
         <Segmented
           aria-label="Kept"
           name="kept"
-          value={kept}
+          value={shown}
           options={[
             { value: 'Here', label: 'on the bench' },
             { value: 'Away', label: 'put away' },
             { value: 'Deleted', label: 'deleted' },
+            { value: 'Records', label: 'handed over' },
           ]}
-          onChange={setKept}
+          onChange={setShown}
         />
         <Segmented
+          disabled={shown === 'Records'}
           aria-label="Sorted by"
           name="order"
           value={order}
@@ -105,18 +110,25 @@ export function Jobs() {
           {told.back && <Button onClick={() => told.back && void act(told.back, 'bring-back')}>Bring it back</Button>}
         </p>
       )}
-      {jobs.isError && (
-        <p className="problem" role="alert">
-          The jobs cannot be read: {jobs.error instanceof Refused ? jobs.error.message : 'the server does not answer.'}
-        </p>
+      {shown === 'Records' ? (
+        <Records q={q} />
+      ) : (
+        <>
+          {jobs.isError && (
+            <p className="problem" role="alert">
+              The jobs cannot be read:{' '}
+              {jobs.error instanceof Refused ? jobs.error.message : 'the server does not answer.'}
+            </p>
+          )}
+          {jobs.isSuccess && found.length === 0 && <p>{q ? `No job has “${q}” in it.` : nothing[kept]}</p>}
+          <ul className={s.jobs}>
+            {found.map((job) => (
+              <JobRow key={job.id} job={job} kept={kept} act={(what) => void act(job, what)} />
+            ))}
+          </ul>
+          {jobs.hasNextPage && <Button onClick={() => void jobs.fetchNextPage()}>More jobs</Button>}
+        </>
       )}
-      {jobs.isSuccess && found.length === 0 && <p>{q ? `No job has “${q}” in it.` : nothing[kept]}</p>}
-      <ul className={s.jobs}>
-        {found.map((job) => (
-          <JobRow key={job.id} job={job} kept={kept} act={(what) => void act(job, what)} />
-        ))}
-      </ul>
-      {jobs.hasNextPage && <Button onClick={() => void jobs.fetchNextPage()}>More jobs</Button>}
     </section>
   )
 }

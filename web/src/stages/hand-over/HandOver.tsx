@@ -1,4 +1,199 @@
-/** What goes out with the covers. */
+import { Button, Input, Radio } from 'antd'
+import { useId, useState } from 'react'
+import { unitWord, type Given } from '../../api/client'
+import { EntryField } from '../../job/EntryField'
+import { useDocument, useEdit, useScene, useUnit } from '../../job/scene'
+import { usePrinting } from '../../parts/usePrinting'
+import { ClothCare } from './ClothCare'
+import { coverOf, say } from './covers'
+import { CareCard, HandOverSheet, Label } from './Papers'
+import { Postcode } from './Postcode'
+import { Stated } from './Stated'
+import { useCareMarks, useHandOver } from './useHandOver'
+import s from './hand-over.module.css'
+
+type Paper = 'label' | 'card' | 'sheet'
+
+// Counts of 1/3840 mm, as the drawing needs them.
+const millimetres = (ticks: number) => ticks / 3840
+
+/** What goes out with the covers and is kept of them: a record each, a label, a care card and a sheet to sign. */
 export default function HandOver() {
-  return <p>…</p>
+  const document = useDocument()
+  const item = useScene((scene) => scene.item?.id)
+  const edit = useEdit()
+  const unit = useUnit()
+  const printing = usePrinting()
+  const marks = useCareMarks()
+  const over = useHandOver()
+  const place = useId()
+  const date = useId()
+  const [paper, setPaper] = useState<Paper>('label')
+  const [on, setOn] = useState<string>()
+  const data = over.data
+  if (!data) return <p>{over.error ? `The workroom does not answer: ${over.error.message}` : '…'}</p>
+  const { label } = data
+  const today = data.covers.find(({ given }) => given)?.given?.date ?? ''
+  // What went out stays as it was said then.
+  const givenOf = (id: string): Given | undefined =>
+    coverOf(document, id).given ?? data.covers.find((each) => each.item === id)?.given ?? undefined
+  const cover = data.covers.find((each) => each.item === item)
+  const gone = cover && coverOf(document, cover.item).given
+  const given = cover && givenOf(cover.item)
+  const all = data.covers.flatMap(({ item: id }) => givenOf(id) ?? [])
+  const left = data.covers.filter((each) => each.given && !coverOf(document, each.item).given)
+  const give = (covers: typeof left) =>
+    edit(
+      '',
+      (draft) => {
+        for (const each of covers)
+          if (each.given) {
+            const record = { ...each.given, date: on ?? each.given.date }
+            say(draft, each.item, (of) => (of.given = record))
+          }
+      },
+      covers.length === 1 ? `${covers[0]?.name ?? ''} was handed over.` : `${covers.length} items were handed over.`,
+    )
+  const labels = (of: Given) => Array.from({ length: of.quantity }, (_, n) => n)
+  if (printing)
+    return (
+      <section className={s.printed} aria-label="Papers, printed">
+        {paper === 'sheet' ? (
+          <HandOverSheet all={all} marks={marks} />
+        ) : paper === 'card' ? (
+          all.map((each, n) => <CareCard key={n} given={each} marks={marks} />)
+        ) : (
+          <div className={s.labels}>
+            {all.flatMap((each, n) =>
+              labels(each).map((copy) => (
+                <Label
+                  key={`${n} ${copy}`}
+                  given={each}
+                  marks={marks}
+                  wide={millimetres(label.width.ticks)}
+                  high={millimetres(label.height.ticks)}
+                />
+              )),
+            )}
+          </div>
+        )}
+      </section>
+    )
+  return (
+    <div className={s.over}>
+      <section className={s.saying} aria-label="What is said of it">
+        {cover && (
+          <>
+            <h2>
+              {cover.number} {cover.name}
+            </h2>
+            {gone ? (
+              <p className={s.gone}>
+                Handed over on {gone.date}. What was said then is kept as it was.{' '}
+                <Button
+                  onClick={() =>
+                    edit('', (draft) => say(draft, cover.item, (of) => (of.given = null)), 'The record is open again.')
+                  }
+                >
+                  Correct it
+                </Button>
+              </p>
+            ) : cover.given ? (
+              cover.missing.length > 0 && <p className={s.missing}>Not said yet: {cover.missing.join('; ')}.</p>
+            ) : (
+              <p className="problem">It is in doubt: see Measure.</p>
+            )}
+            {!gone && <Stated cover={cover} />}
+          </>
+        )}
+      </section>
+      <section className={s.papers} aria-label="Papers">
+        <Radio.Group
+          aria-label="Paper"
+          optionType="button"
+          value={paper}
+          onChange={(event) => setPaper(event.target.value as Paper)}
+          options={[
+            { value: 'label', label: 'Label' },
+            { value: 'card', label: 'Care card' },
+            { value: 'sheet', label: 'Hand-over sheet' },
+          ]}
+        />
+        <Button onClick={() => window.print()}>Print it for all</Button>
+        <div className={s.preview}>
+          {paper === 'sheet' ? (
+            <HandOverSheet all={all} marks={marks} />
+          ) : given && paper === 'card' ? (
+            <CareCard given={given} marks={marks} />
+          ) : given ? (
+            <Label
+              given={given}
+              marks={marks}
+              wide={millimetres(label.width.ticks)}
+              high={millimetres(label.height.ticks)}
+            />
+          ) : null}
+        </div>
+        {paper === 'label' && (
+          <div className={s.size}>
+            {(['labelWidth', 'labelHeight'] as const).map((field) => (
+              <EntryField
+                key={field}
+                name={`handOver.${field}`}
+                label={field === 'labelWidth' ? 'Label, width' : 'Label, height at least'}
+                unit={unitWord(unit)}
+                state={{
+                  entry: document.handOver[field] ?? undefined,
+                  read: field === 'labelWidth' ? label.width : label.height,
+                  problem: label.problems.find((each) => each.field === `handOver.${field}`),
+                }}
+                write={(typed, step) => edit(step, (draft) => void (draft.handOver[field] = { typed, unit }))}
+              />
+            ))}
+          </div>
+        )}
+      </section>
+      <section className={s.going} aria-label="Handing over">
+        <div className="entry">
+          <label htmlFor={place}>Where they go: house, room, boat</label>
+          <Input
+            id={place}
+            value={document.handOver.place}
+            maxLength={200}
+            onChange={(event) => {
+              const { value } = event.currentTarget
+              edit('handOver.place', (draft) => void (draft.handOver.place = value))
+            }}
+          />
+        </div>
+        <Postcode />
+        <div className="entry">
+          <label htmlFor={date}>On</label>
+          <Input
+            id={date}
+            type="date"
+            value={on ?? today}
+            onChange={(event) => setOn(event.currentTarget.value || undefined)}
+          />
+        </div>
+        {cover?.given && !gone && left.length > 1 && (
+          <Button size="large" onClick={() => give([cover])}>
+            Hand over {cover.name}
+          </Button>
+        )}
+        {left.length > 0 ? (
+          <Button type="primary" size="large" onClick={() => give(left)}>
+            {left.length === 1 ? `Hand over ${left[0]?.name ?? ''}` : `Hand over all ${left.length}`}
+          </Button>
+        ) : (
+          all.length > 0 && <b>All handed over.</b>
+        )}
+      </section>
+      <section className={s.cloths} aria-label="Tickets of the cloths">
+        {document.cloths.map((cloth) => (
+          <ClothCare key={cloth.id} cloth={cloth} marks={marks} />
+        ))}
+      </section>
+    </div>
+  )
 }
