@@ -8,6 +8,7 @@ import { CutHere } from './CutHere'
 import { HowTo } from './HowTo'
 import { LitPieces } from './LitPieces'
 import { logStep } from './logging'
+import { OwnWay } from './OwnWay'
 import { Timer } from './Timer'
 import s from './make.module.css'
 
@@ -18,6 +19,8 @@ interface Props {
   of: number
   asked: boolean
   ahead: number
+  /** The steps of its item, in order. */
+  steps: Bench['turns']
   allMade: boolean
   next: () => void
   back: (() => void) | undefined
@@ -31,7 +34,7 @@ const lying = {
 }
 
 /** The step on the bench: what to do, on which pieces and edges, with what, and what is looked at before the next one. */
-export function AtBench({ turn, at, place, of, asked, ahead, allMade, next, back, jump }: Props) {
+export function AtBench({ turn, at, place, of, asked, ahead, steps, allMade, next, back, jump }: Props) {
   const edit = useEdit()
   const go = useScene((scene) => scene.go)
   const note = useDocument().making.steps.find((log) => log.id === turn.step)?.note ?? ''
@@ -107,6 +110,7 @@ export function AtBench({ turn, at, place, of, asked, ahead, allMade, next, back
                   }}
                 />
               </Folded>
+              <OwnWay turn={turn} at={at} steps={steps} />
             </div>
           </div>
           <footer className={s.onward}>

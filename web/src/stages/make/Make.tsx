@@ -127,6 +127,7 @@ export default function Make() {
         of={turns.length}
         asked={asked && unsettled}
         ahead={ahead}
+        steps={turns.filter((each) => each.item === turn.item && each.first === turn.first)}
         allMade={made === turns.length}
         next={next}
         back={place > 0 ? back : undefined}
