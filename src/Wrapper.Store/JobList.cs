@@ -159,6 +159,8 @@ public sealed class JobList(Database database, TimeProvider clock)
             {
                 $"DELETE FROM photos WHERE job_id IN ({gone})",
                 $"DELETE FROM records WHERE job_id IN ({gone})",
+                $"DELETE FROM fits WHERE job_id IN ({gone})",
+                $"DELETE FROM times WHERE job_id IN ({gone})",
                 $"DELETE FROM changes WHERE job_id IN ({gone})",
                 $"DELETE FROM revisions WHERE job_id IN ({gone})",
                 "DELETE FROM found WHERE rowid IN (SELECT found FROM jobs WHERE deleted_at < $limit)",

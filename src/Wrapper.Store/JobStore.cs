@@ -75,6 +75,7 @@ public sealed class JobStore(Database database, TimeProvider clock)
         AddRevision(connection, transaction, id, 1, change, new Place(1, null, []), null);
         Finding.Keep(connection, transaction, id, change.Name, change.Customer, change.Document);
         RecordStore.Keep(connection, transaction, id, change.Document);
+        LearningStore.Keep(connection, transaction, id, change.Document);
         transaction.Commit();
         return new SaveResult(new StoredJob(id, 1, change.Document, false, false), false);
     }
@@ -200,6 +201,7 @@ public sealed class JobStore(Database database, TimeProvider clock)
         );
         Finding.Keep(connection, transaction, id, change.Name, change.Customer, change.Document);
         RecordStore.Keep(connection, transaction, id, change.Document);
+        LearningStore.Keep(connection, transaction, id, change.Document);
         transaction.Commit();
         return new SaveResult(
             new StoredJob(id, next, change.Document, place.Before is not null, place.Redo.Length > 0),

@@ -59,6 +59,9 @@ public abstract record Choice(string Key, string Name, string Group, ChoiceKind 
     /// </summary>
     public Length Adjustable { get; init; }
 
+    /// <summary>Whether fittings can find that it should have been otherwise, so that the workroom learns its own.</summary>
+    public bool Learns { get; init; }
+
     /// <summary>Whether another of its answers is worth trying where cloth is to be saved.</summary>
     public bool MaySave { get; init; }
 

@@ -50,6 +50,9 @@ public sealed record Measure(
     /// </summary>
     public bool FitsInside { get; init; }
 
+    /// <summary>Whether fittings can find that it should have been otherwise.</summary>
+    public bool Learns { get; init; }
+
     /// <summary>When it is asked; always if null.</summary>
     public Condition? ShownWhen { get; init; }
 

@@ -25,6 +25,9 @@ public sealed record MakingLog
     /// <summary>What is known of steps, each under <c>item/step</c>.</summary>
     public IReadOnlyList<StepLog> Steps { get; init; } = [];
 
+    /// <summary>What fittings found, the oldest first.</summary>
+    public IReadOnlyList<FitLog> Fits { get; init; } = [];
+
     /// <summary>What was answered and measured, each under <c>item/step/check/cover</c>.</summary>
     public IReadOnlyList<CheckLog> Checks { get; init; } = [];
 }
@@ -43,6 +46,12 @@ public sealed record StepLog(string Id, int Done)
 
     /// <summary>How long it took, as typed, where the timer is wrong; empty where it is right.</summary>
     public string Took { get; init; } = "";
+
+    /// <summary>What kind of work it is, by its name; empty until it was done.</summary>
+    public string Kind { get; init; } = "";
+
+    /// <summary>The seconds that the table of rates gave for all its covers when it was done.</summary>
+    public long Reckoned { get; init; }
 
     /// <summary>What the maker noted at it.</summary>
     public string Note { get; init; } = "";
@@ -81,4 +90,42 @@ public sealed record CheckLog(string Id, CheckAnswer Answer)
 
     /// <summary>Why it was accepted, or what was changed.</summary>
     public string Note { get; init; } = "";
+}
+
+/// <summary>Which way a cover was changed when it was tried on.</summary>
+[JsonConverter(typeof(ByName<FitChange>))]
+public enum FitChange
+{
+    /// <summary>Let out.</summary>
+    [JsonStringEnumMemberName("let-out")]
+    LetOut,
+
+    /// <summary>Taken in.</summary>
+    [JsonStringEnumMemberName("taken-in")]
+    TakenIn,
+
+    /// <summary>Neither: something was found out.</summary>
+    [JsonStringEnumMemberName("found")]
+    Found,
+}
+
+/// <summary>
+/// What a fitting found on an item: <paramref name="Where"/> it was changed, which way, by how much and why, as typed.
+/// </summary>
+public sealed record FitLog(string Id, string Item, string Where, FitChange Change, Entry By, string Why)
+{
+    /// <summary>The make-up of the item then.</summary>
+    public string MakeUp { get; init; } = "";
+
+    /// <summary>The name of its cloth then.</summary>
+    public string Cloth { get; init; } = "";
+
+    /// <summary>The field that should have been otherwise (<c>choices.tuck</c>); empty where it teaches nothing.</summary>
+    public string Subject { get; init; } = "";
+
+    /// <summary>What that field should have been; null where it teaches nothing.</summary>
+    public Entry? Found { get; init; }
+
+    /// <summary>When it was logged, <c>2026-11-26</c>.</summary>
+    public string Date { get; init; } = "";
 }

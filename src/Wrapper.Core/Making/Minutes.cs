@@ -30,6 +30,12 @@ public static class Minutes
     public static int Of(Pattern pattern) =>
         (int)decimal.Round(Works(pattern).Sum(work => work.Minutes), MidpointRounding.AwayFromZero);
 
+    /// <summary>The same at the maker's <paramref name="pace"/>.</summary>
+    public static int Of(Pattern pattern, Pace pace) =>
+        pattern.Steps.Count == 0
+            ? Of(pattern)
+            : (int)decimal.Round(StepMinutes.Of(pattern, pace).Sum(), MidpointRounding.AwayFromZero);
+
     /// <summary>The kinds of work that one cover asks for, in the order in which they are done.</summary>
     public static IReadOnlyList<Work> Works(Pattern pattern)
     {

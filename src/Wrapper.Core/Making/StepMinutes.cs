@@ -8,7 +8,14 @@ namespace Wrapper.Core.Making;
 /// </summary>
 public static class StepMinutes
 {
-    /// <summary>One figure a step, in the order of the steps; empty for a pattern without steps.</summary>
+    /// <summary>
+    /// One figure a step at the maker's <paramref name="pace"/>, in the order of the steps; empty for a pattern without
+    /// steps.
+    /// </summary>
+    public static IReadOnlyList<decimal> Of(Pattern pattern, Pace pace) =>
+        [.. pattern.Steps.Zip(Of(pattern), (step, minutes) => minutes * pace.Of(step.Kind))];
+
+    /// <summary>The same by the table of rates as it is.</summary>
     public static IReadOnlyList<decimal> Of(Pattern pattern)
     {
         var steps = pattern.Steps;

@@ -6,9 +6,9 @@ namespace Wrapper.Core.Planning;
 
 /// <summary>
 /// One step of one item, with what is known of it. <paramref name="Id"/> is <c>item/step</c>; <paramref name="Minutes"/>
-/// what it is reckoned to take on one cover.
+/// what it takes the maker on one cover, <paramref name="Rated"/> what the table of rates gives.
 /// </summary>
-public sealed record BenchStep(string Id, ItemPlan Item, Step Step, decimal Minutes, StepLog? Log)
+public sealed record BenchStep(string Id, ItemPlan Item, Step Step, decimal Minutes, decimal Rated, StepLog? Log)
 {
     /// <summary>The covers that it is done on.</summary>
     public int Done => Math.Clamp(Log?.Done ?? 0, 0, Item.Quantity);
@@ -40,12 +40,15 @@ public sealed record BenchPlan(IReadOnlyList<BenchStep> Steps, IReadOnlyList<Ben
         .Making.Checks.DistinctBy(log => log.Id)
         .ToDictionary(log => log.Id);
 
-    /// <summary>The making of <paramref name="plan"/>, which is that of <paramref name="job"/>.</summary>
-    public static BenchPlan Of(IReadOnlyList<ItemPlan> plan, JobDocument job)
+    /// <summary>
+    /// The making of <paramref name="plan"/>, which is that of <paramref name="job"/>, at the maker's
+    /// <paramref name="pace"/>.
+    /// </summary>
+    public static BenchPlan Of(IReadOnlyList<ItemPlan> plan, JobDocument job, Pace? pace = null)
     {
         var logs = job.Making.Steps.DistinctBy(log => log.Id).ToDictionary(log => log.Id);
         var steps = plan.Where(item => item.Draft.Pattern is not null)
-            .Select(item => StepsOf(item, logs))
+            .Select(item => StepsOf(item, logs, pace ?? Pace.Usual))
             .Where(of => of.Count > 0)
             .ToList();
         var makers = job.Cloths.Select(cloth => cloth.MadeBy).OfType<string>().ToHashSet();
@@ -95,7 +98,7 @@ public sealed record BenchPlan(IReadOnlyList<BenchStep> Steps, IReadOnlyList<Ben
 
     private CheckLog? Log(string id) => checks.GetValueOrDefault(id);
 
-    private static List<BenchStep> StepsOf(ItemPlan item, Dictionary<string, StepLog> logs)
+    private static List<BenchStep> StepsOf(ItemPlan item, Dictionary<string, StepLog> logs, Pace pace)
     {
         var pattern = item.Draft.Pattern!;
         var minutes = pattern
@@ -111,6 +114,7 @@ public sealed record BenchPlan(IReadOnlyList<BenchStep> Steps, IReadOnlyList<Ben
                         id,
                         item,
                         step,
+                        minutes.GetValueOrDefault(step.Key) * pace.Of(step.Kind),
                         minutes.GetValueOrDefault(step.Key),
                         logs.GetValueOrDefault(id)
                     );

@@ -94,6 +94,7 @@ public static class WrapperServer
         builder.Services.AddOpenApi("v1", openApi => openApi.AddSchemaTransformer<RequiredMembers>());
         builder.Services.AddSingleton(Drafting.Standard(more));
         builder.Services.AddSingleton(TimeProvider.System);
+        builder.Services.AddSingleton<Learnt>();
         builder.Services.AddSingleton(services => new LayCache(
             IsDescribing() ? null : new LayShelf(services.GetRequiredService<FoundLays>())
         ));
@@ -134,6 +135,7 @@ public static class WrapperServer
         PlanEndpoints.Map(api);
         BenchEndpoints.Map(api);
         WayEndpoints.Map(api);
+        LearningEndpoints.Map(api);
         HandOverEndpoints.Map(api);
         SewnEndpoints.Map(api);
         SlideEndpoints.Map(api);
@@ -165,6 +167,7 @@ public static class WrapperServer
                         typeof(PhotoStore),
                         typeof(RecordStore),
                         typeof(WayStore),
+                        typeof(LearningStore),
                         typeof(WorkroomStore),
                         typeof(RecordStore),
                         typeof(WayStore),
@@ -200,6 +203,7 @@ public static class WrapperServer
         builder.Services.AddSingleton(new PhotoStore(database, TimeProvider.System));
         builder.Services.AddSingleton(new RecordStore(database));
         builder.Services.AddSingleton(new WayStore(database));
+        builder.Services.AddSingleton(new LearningStore(database));
         builder.Services.AddSingleton(new FoundLays(database, TimeProvider.System));
         builder.Services.AddSingleton(new Backups(database));
         builder.Services.AddSingleton<Upkeep>();

@@ -5,6 +5,7 @@ using Microsoft.Extensions.Options;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
 using Wrapper.Server.Hosting;
+using Wrapper.Server.Making;
 using Wrapper.Store;
 
 namespace Wrapper.Server.Jobs;
@@ -33,6 +34,16 @@ internal static class JobEndpoints
     public static void Map(RouteGroupBuilder api)
     {
         var jobs = api.MapGroup("/jobs");
+        // What is timed in a job tells how long the maker takes everywhere.
+        jobs.AddEndpointFilter(
+            async (context, next) =>
+            {
+                var answer = await next(context);
+                if (context.Arguments.OfType<SaveJob>().FirstOrDefault() is { } save ? IsTimed(save) : IsMoved(context))
+                    context.HttpContext.RequestServices.GetRequiredService<Learnt>().Forget();
+                return answer;
+            }
+        );
 
         jobs.MapPost(
                 "/",
@@ -131,6 +142,11 @@ internal static class JobEndpoints
             .WithName("redoJob")
             .WithSummary("Does the last undone step again, as a new revision.");
     }
+
+    private static bool IsTimed(SaveJob save) => save.Document.Making.Steps.Any(step => step.Kind.Length > 0);
+
+    private static bool IsMoved(EndpointFilterInvocationContext context) =>
+        context.Arguments.OfType<MoveJob>().Any() || context.Arguments.OfType<CreateJob>().Any();
 
     internal static Results<Ok<JobView>, ProblemHttpResult> Checked(
         JobDocument document,

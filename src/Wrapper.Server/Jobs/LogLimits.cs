@@ -8,6 +8,7 @@ internal static class LogLimits
 {
     private const int MostSteps = 20_000,
         MostChecks = 50_000,
+        MostFits = 2000,
         MostWay = 80,
         MostReadings = 12,
         MostCovers = 500,
@@ -26,6 +27,7 @@ internal static class LogLimits
             {
                 ("making.steps", job.Making.Steps.Count, MostSteps),
                 ("making.checks", job.Making.Checks.Count, MostChecks),
+                ("making.fits", job.Making.Fits.Count, MostFits),
                 ("handOver.covers", job.HandOver.Covers.Count, MostCovers),
             }
         )
@@ -123,12 +125,28 @@ internal static class LogLimits
                     ($"steps.{log.Id}.note", log.Note, JobLimits.LongestNotes),
                     ($"steps.{log.Id}.took", log.Took, JobLimits.LongestName),
                     ("steps", log.Id, LongestStep),
+                    ("steps", log.Kind, LongestStep),
                 }
             ),
             .. job.Making.Checks.SelectMany(log =>
                 log.Readings.Select(reading => ($"checks.{log.Id}", reading.Typed, JobLimits.LongestName))
                     .Append(($"checks.{log.Id}.note", log.Note, JobLimits.LongestNotes))
                     .Append(("checks", log.Id, LongestStep))
+            ),
+            .. job.Making.Fits.SelectMany(fit =>
+                new[]
+                {
+                    fit.Id,
+                    fit.Item,
+                    fit.Where,
+                    fit.By.Typed,
+                    fit.Why,
+                    fit.MakeUp,
+                    fit.Cloth,
+                    fit.Subject,
+                    fit.Found?.Typed ?? "",
+                    fit.Date,
+                }.Select(text => ($"fits.{fit.Item}", text, JobLimits.LongestNotes))
             ),
             .. job.Items.SelectMany(item =>
                 item.Way.SelectMany(row =>

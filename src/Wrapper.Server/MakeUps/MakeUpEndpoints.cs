@@ -61,10 +61,19 @@ internal static class MakeUpEndpoints
 
         api.MapPost(
                 "/items",
-                Results<Ok<Item>, ProblemHttpResult> (NewItem wanted, Drafting drafting, WayStore ways) =>
+                Results<Ok<Item>, ProblemHttpResult> (
+                    NewItem wanted,
+                    Drafting drafting,
+                    WayStore ways,
+                    Learnt learnt
+                ) =>
                     drafting.Find(wanted.MakeUp) is { } makeUp
                         ? TypedResults.Ok(
-                            makeUp.NewItem(wanted.Id, wanted.Name, wanted.Unit, wanted.From) with
+                            (
+                                wanted.From is null
+                                    ? learnt.Begun(makeUp.NewItem(wanted.Id, wanted.Name, wanted.Unit))
+                                    : makeUp.NewItem(wanted.Id, wanted.Name, wanted.Unit, wanted.From)
+                            ) with
                             {
                                 Way = WayEndpoints.Of(ways, makeUp.Key),
                             }

@@ -17,6 +17,7 @@ internal static class BenchEndpoints
                     Drafting drafting,
                     DraftQueue queue,
                     TimeProvider clock,
+                    Learnt learnt,
                     HttpContext context
                 ) =>
                     Costly.Answer<BenchView>(
@@ -26,7 +27,11 @@ internal static class BenchEndpoints
                         cancel =>
                             TypedResults.Ok(
                                 BenchView.Of(
-                                    BenchPlan.Of(Plan.Of(job, drafting, lay: false, cancel: cancel).Items, job),
+                                    BenchPlan.Of(
+                                        Plan.Of(job, drafting, lay: false, cancel: cancel).Items,
+                                        job,
+                                        learnt.Pace
+                                    ),
                                     at,
                                     clock.GetUtcNow()
                                 )

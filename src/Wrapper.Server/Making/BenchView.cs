@@ -86,7 +86,8 @@ public enum Lying
 
 /// <summary>
 /// What stands on the bench. <paramref name="HeldBy"/> says what has to be tried on and answered first, empty where
-/// nothing has to; <paramref name="SetUp"/> is null where no machine is needed, <paramref name="Changed"/> what of it is
+/// nothing has to; <paramref name="RatedSeconds"/> is what the table of rates
+/// gives for one cover; <paramref name="SetUp"/> is null where no machine is needed, <paramref name="Changed"/> what of it is
 /// otherwise than in the turn before; <paramref name="WayBroken"/> why the maker's own order is not taken up, empty where it
 /// is.
 /// </summary>
@@ -97,6 +98,7 @@ public sealed record AtBenchView(
     string HeldByTurn,
     string Reckoned,
     long ReckonedSeconds,
+    long RatedSeconds,
     long Seconds,
     string Began,
     string Took,
@@ -133,6 +135,7 @@ public sealed record AtBenchView(
             held is null ? "" : bench.Turns.First(each => each.Step.Id == held.Id && each.Last >= turn.First).Id,
             Minutes.Text((seconds + 30) / 60),
             seconds,
+            (long)decimal.Round(turn.Step.Rated * 60, MidpointRounding.AwayFromZero),
             took.Seconds ?? log?.Seconds ?? 0,
             log?.Began ?? "",
             log?.Took ?? "",

@@ -1,6 +1,7 @@
 using Wrapper.Core.Cloth;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
+using Wrapper.Core.Making;
 using Wrapper.Core.Planning;
 using Wrapper.Server.Drawings;
 
@@ -81,7 +82,7 @@ public sealed record TotalsView(
     IReadOnlyList<ShoppingLine> Shopping
 )
 {
-    internal static TotalsView? Of(Plan plan, JobDocument job, long? before)
+    internal static TotalsView? Of(Plan plan, JobDocument job, long? before, Pace pace)
     {
         var bought = plan.Cloths.Where(cloth => cloth.Buying is not null).Select(cloth => cloth.Buying!).ToList();
         if (bought.Count == 0)
@@ -91,7 +92,7 @@ public sealed record TotalsView(
             .Aggregate(Length.Zero, (sum, buying) => sum + buying.Bought);
         var minutes = plan
             .Items.Where(item => item.Draft.Pattern is not null)
-            .Sum(item => (long)Core.Making.Minutes.Of(item.Draft.Pattern!) * item.Quantity);
+            .Sum(item => (long)Core.Making.Minutes.Of(item.Draft.Pattern!, pace) * item.Quantity);
         var inDoubt =
             plan.Items.Count(item => item.Draft.Pattern is null) + plan.Cloths.Count(cloth => cloth.Problems.Count > 0);
         return new TotalsView(

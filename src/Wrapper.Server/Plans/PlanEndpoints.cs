@@ -9,6 +9,7 @@ using Wrapper.Server.Drawings;
 using Wrapper.Server.Hosting;
 using Wrapper.Server.Jobs;
 using Wrapper.Server.MakeUps;
+using Wrapper.Server.Making;
 
 namespace Wrapper.Server.Plans;
 
@@ -94,6 +95,7 @@ internal static class PlanEndpoints
                     LayCache kept,
                     LayQueue lays,
                     DraftQueue drafts,
+                    Learnt learnt,
                     string? lay,
                     string? side,
                     string? of,
@@ -136,6 +138,7 @@ internal static class PlanEndpoints
                                     drafting,
                                     of?.Split(',').ToHashSet(),
                                     before,
+                                    learnt.Pace,
                                     side is "wrong",
                                     cancel
                                 )

@@ -1,6 +1,7 @@
 using Wrapper.Core.Cloth;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths.Workings;
+using Wrapper.Core.Making;
 using Wrapper.Core.Planning;
 using Wrapper.Server.Drafts;
 using Wrapper.Server.Drawings;
@@ -29,6 +30,7 @@ public sealed record PlanView(
         Drafting drafting,
         IReadOnlySet<string>? of,
         long? before,
+        Pace pace,
         bool wrongSideUp = false,
         CancellationToken cancel = default
     ) =>
@@ -43,7 +45,7 @@ public sealed record PlanView(
                     }),
             ],
             [.. plan.Cloths.Select(cloth => ClothView.Of(cloth, job, wrongSideUp, cancel))],
-            TotalsView.Of(plan, job, before),
+            TotalsView.Of(plan, job, before, pace),
             plan.Problems,
             Progress.Of(plan, job)
         );

@@ -55,6 +55,8 @@ public sealed class Wording
         [typeof(AtBenchView)] = ["heldBy", "cautions"],
         [typeof(SetUp)] = ["foot", "stitch"],
         [typeof(ShownView)] = ["name", "words"],
+        [typeof(SubjectView)] = ["name"],
+        [typeof(ProposalView)] = ["name"],
         [typeof(CheckView)] = ["text", "otherwise"],
         [typeof(LitPieceView)] = ["name"],
         [typeof(LitSeamView)] = ["name"],

@@ -15,3 +15,39 @@ CREATE TABLE records (
     PRIMARY KEY (job_id, item_id)
 ) STRICT, WITHOUT ROWID;
 CREATE INDEX records_date ON records (date, job_id, item_id);
+-- What fittings found, and how long steps took, read off the job documents in the same transaction.
+CREATE TABLE fits (
+    job_id TEXT NOT NULL REFERENCES jobs (id),
+    id TEXT NOT NULL,
+    make_up TEXT NOT NULL,
+    cloth TEXT NOT NULL,
+    subject TEXT NOT NULL,
+    found TEXT NOT NULL,
+    date TEXT NOT NULL,
+    PRIMARY KEY (job_id, id)
+) STRICT, WITHOUT ROWID;
+CREATE INDEX fits_subject ON fits (make_up, subject, date);
+CREATE TABLE times (
+    job_id TEXT NOT NULL REFERENCES jobs (id),
+    id TEXT NOT NULL,
+    kind TEXT NOT NULL,
+    reckoned INTEGER NOT NULL,
+    seconds INTEGER NOT NULL,
+    took TEXT NOT NULL,
+    PRIMARY KEY (job_id, id)
+) STRICT, WITHOUT ROWID;
+-- What new items of a make-up begin with in this workroom, as the entry of a field in JSON.
+CREATE TABLE own_values (
+    make_up TEXT NOT NULL,
+    field TEXT NOT NULL,
+    entry TEXT NOT NULL,
+    PRIMARY KEY (make_up, field)
+) STRICT, WITHOUT ROWID;
+-- A proposal that was refused: it comes back when more fittings than these speak for it.
+CREATE TABLE refusals (
+    make_up TEXT NOT NULL,
+    field TEXT NOT NULL,
+    cloth TEXT NOT NULL,
+    fits INTEGER NOT NULL,
+    PRIMARY KEY (make_up, field, cloth)
+) STRICT, WITHOUT ROWID;

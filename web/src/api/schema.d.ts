@@ -296,6 +296,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/learnt": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What fittings of an item can be about, and what those that were logged on such covers propose for it: the median of three or more. */
+        post: operations["learnt"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/learnt/{makeUp}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Has new items of a make-up begin with what was proposed, or with the usual again, or refuses it. */
+        put: operations["answerProposal"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/hand-over": {
         parameters: {
             query?: never;
@@ -838,9 +872,19 @@ export interface components {
             symbol: string;
             name: string;
         };
+        /** @description An answer to a proposal for a field of a make-up, for which From fittings spoke. */
+        AnswerProposal: {
+            field: string;
+            cloth: string;
+            /** Format: int32 */
+            from: number;
+            answer: components["schemas"]["ProposalAnswer"];
+            entry: null | components["schemas"]["Entry"];
+        };
         /**
          * @description What stands on the bench. HeldBy says what has to be tried on and answered first, empty where
-         *     nothing has to; SetUp is null where no machine is needed, Changed what of it is
+         *     nothing has to; RatedSeconds is what the table of rates
+         *     gives for one cover; SetUp is null where no machine is needed, Changed what of it is
          *     otherwise than in the turn before; WayBroken why the maker's own order is not taken up, empty where it
          *     is.
          */
@@ -852,6 +896,8 @@ export interface components {
             reckoned: string;
             /** Format: int64 */
             reckonedSeconds: number;
+            /** Format: int64 */
+            ratedSeconds: number;
             /** Format: int64 */
             seconds: number;
             began: string;
@@ -1232,6 +1278,29 @@ export interface components {
          */
         FillingsAre: "unsaid" | "original" | "replaced" | "none";
         /**
+         * @description Which way a cover was changed when it was tried on.
+         * @enum {unknown}
+         */
+        FitChange: "let-out" | "taken-in" | "found";
+        /** @description What a fitting found on an item: Where it was changed, which way, by how much and why, as typed. */
+        FitLog: {
+            id: string;
+            item: string;
+            where: string;
+            change: components["schemas"]["FitChange"];
+            by: components["schemas"]["Entry"];
+            why: string;
+            /** @description The make-up of the item then. */
+            makeUp: string;
+            /** @description The name of its cloth then. */
+            cloth: string;
+            /** @description The field that should have been otherwise (`choices.tuck`); empty where it teaches nothing. */
+            subject: string;
+            found: null | components["schemas"]["Entry"];
+            /** @description When it was logged, `2026-11-26`. */
+            date: string;
+        };
+        /**
          * @description What a line of a form is.
          * @enum {unknown}
          */
@@ -1562,6 +1631,16 @@ export interface components {
             cordStrips: string[];
             tile: string;
         };
+        /** @description A job, and the item of it that is asked about. */
+        LearnRequest: {
+            job: components["schemas"]["JobDocument"];
+            item: string;
+        };
+        /** @description What fittings of an item can be about, and what those that were logged propose for it. */
+        LearntView: {
+            subjects: components["schemas"]["SubjectView"][];
+            proposals: components["schemas"]["ProposalView"][];
+        };
         /**
          * @description A length: its count of 1/3840 mm, the tape reading in the job's unit, and the residue beside the mark ("a thread
          *     under").
@@ -1647,6 +1726,8 @@ export interface components {
             order: components["schemas"]["MakingOrder"];
             /** @description What is known of steps, each under `item/step`. */
             steps: components["schemas"]["StepLog"][];
+            /** @description What fittings found, the oldest first. */
+            fits: components["schemas"]["FitLog"][];
             /** @description What was answered and measured, each under `item/step/check/cover`. */
             checks: components["schemas"]["CheckLog"][];
         };
@@ -1938,6 +2019,24 @@ export interface components {
         /** @description How far a stored job has come. */
         ProgressView: {
             stages: components["schemas"]["StageProgress"][];
+        };
+        /**
+         * @description What is answered to a proposal.
+         * @enum {unknown}
+         */
+        ProposalAnswer: "Begin" | "Usual" | "Refuse";
+        /**
+         * @description What the workroom's own fittings propose for a field of an item, from how many of them; Cloth is
+         *     empty where fittings on every cloth were counted.
+         */
+        ProposalView: {
+            field: string;
+            name: string;
+            now: string;
+            proposed: components["schemas"]["Entry"];
+            /** Format: int32 */
+            from: number;
+            cloth: string;
         };
         /** @description A record that was put away, with the job that has it; Mark asks for the next page. */
         RecordView: {
@@ -2398,6 +2497,13 @@ export interface components {
             began: string;
             /** @description How long it took, as typed, where the timer is wrong; empty where it is right. */
             took: string;
+            /** @description What kind of work it is, by its name; empty until it was done. */
+            kind: string;
+            /**
+             * Format: int64
+             * @description The seconds that the table of rates gave for all its covers when it was done.
+             */
+            reckoned: number;
             /** @description What the maker noted at it. */
             note: string;
         };
@@ -2413,6 +2519,12 @@ export interface components {
         StrokeView: {
             kind: string;
             points: string;
+        };
+        /** @description Something that a fitting can be about, and what it is now, as it reads. */
+        SubjectView: {
+            field: string;
+            name: string;
+            now: components["schemas"]["Entry"];
         };
         /** @description An SVG drawing as text. */
         SvgDrawing: {
@@ -3123,6 +3235,81 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["OwnWay"];
                 };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    learnt: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LearnRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LearntView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    answerProposal: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                makeUp: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AnswerProposal"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Not Found */
             404: {

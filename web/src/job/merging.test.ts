@@ -29,7 +29,7 @@ const job = (...items: Item[]): JobDocument => ({
   items,
   cloths: [],
   removed: [],
-  making: { order: 'batch', steps: [], checks: [] },
+  making: { order: 'batch', steps: [], fits: [], checks: [] },
   handOver: { place: '', labelWidth: null, labelHeight: null, covers: [] },
 })
 const flaw = (id: string, along: string) => ({

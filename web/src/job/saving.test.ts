@@ -12,7 +12,7 @@ const job = (name: string, customer = ''): JobDocument => ({
   items: [],
   cloths: [],
   removed: [],
-  making: { order: 'batch', steps: [], checks: [] },
+  making: { order: 'batch', steps: [], fits: [], checks: [] },
   handOver: { place: '', labelWidth: null, labelHeight: null, covers: [] },
 })
 const turn = () => new Promise((done) => setTimeout(done, 0))

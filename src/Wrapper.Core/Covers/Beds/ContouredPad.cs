@@ -25,6 +25,7 @@ public sealed class ContouredPad : MakeUp
     ) with
     {
         Adjustable = Length.Inches(0, 1, 2),
+        Learns = true,
     };
 
     internal static readonly Measure W = new Measure(

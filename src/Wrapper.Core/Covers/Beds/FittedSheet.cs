@@ -24,6 +24,7 @@ public sealed class FittedSheet : MakeUp
     {
         Adjustable = Length.Inches(0, 1, 2),
         Note = "2 to 4 in is usual.",
+        Learns = true,
     };
 
     internal static readonly Measure W = new Measure(

@@ -47,7 +47,10 @@ public sealed class ChairBackSlipOver : MakeUp
         Length.Inches(1),
         25,
         LengthLimits.UpTo(6, "1", "2.5", zero: true)
-    );
+    ) with
+    {
+        Learns = true,
+    };
 
     internal static readonly LengthChoice HeightEase = Choice.OfLength(
         "heightEase",
@@ -56,7 +59,10 @@ public sealed class ChairBackSlipOver : MakeUp
         Length.Zero,
         0,
         LengthLimits.UpTo(6, "0", "0", zero: true)
-    );
+    ) with
+    {
+        Learns = true,
+    };
 
     internal static readonly OptionChoice<FinialPlaces> Finials = Choice
         .Of(

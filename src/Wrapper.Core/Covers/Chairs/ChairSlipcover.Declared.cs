@@ -66,6 +66,7 @@ public sealed partial class ChairSlipcover
         LengthLimits.UpTo(12, "2 1/2", "6.5", zero: true)
     ) with
     {
+        Learns = true,
         Note =
             "Half of it on every edge: each piece is cut as the rectangle that holds it, opened on the chair, and trimmed to three seam allowances, then to one.",
     };

@@ -18,7 +18,10 @@ internal static class TuckIn
         LengthLimits.UpTo(24, "3", "7.5"),
         Optional: true,
         Usual: Length.Inches(3)
-    );
+    )
+    {
+        Learns = true,
+    };
 
     /// <summary>The depth used at the arms, where it is not that of the back.</summary>
     public static readonly Measure AtArms = new Measure(
@@ -28,7 +31,10 @@ internal static class TuckIn
         LengthLimits.UpTo(24, "2", "5"),
         Optional: true,
         Usual: Length.Inches(2)
-    );
+    )
+    {
+        Learns = true,
+    };
 
     /// <summary>The depth used along the crevices at the arms.</summary>
     public static Working OfArms(Reading reading, Measure crevice) =>

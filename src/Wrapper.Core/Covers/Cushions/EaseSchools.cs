@@ -260,6 +260,7 @@ internal static class EaseSchools
         ) with
         {
             ShownWhen = Condition.While(School, school),
+            Learns = true,
         };
 }
 

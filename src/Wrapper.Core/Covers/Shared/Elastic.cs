@@ -26,7 +26,10 @@ internal static class Elastic
 
     internal static readonly CountChoice Ratio = Choice
         .OfCount("ratio", "Elastic, per cent of the edge", Group, 75, 40, 100)
-        .AskedWhen(Run, ElasticRun.Whole, ElasticRun.Corners);
+        .AskedWhen(Run, ElasticRun.Whole, ElasticRun.Corners) with
+    {
+        Learns = true,
+    };
 
     internal static readonly LengthChoice Width = Choice.OfLength(
         "elasticWidth",

@@ -13,6 +13,7 @@ import { draftInHand, useAsked, useDocument, useEditItem, useScene, useSceneStor
 import { useItemPicture } from '../../sewn/useItemPicture'
 import { ToMeasure } from '../../job/ToMeasure'
 import { useItemField } from '../../job/useItemField'
+import { Learnt } from './Learnt'
 import s from './make-up.module.css'
 
 /** The schools side by side, the one in hand large with its pieces, and in a line each what can be chosen within it. */
@@ -27,6 +28,7 @@ export default function MakeUp() {
     <>
       <Schools />
       <section className={s.answers} aria-label="What can be chosen">
+        <Learnt key={id} />
         {groups.map((group) => (
           <Group key={`${id}/${group}`} name={group} choices={shown.filter((choice) => choice.group === group)} />
         ))}

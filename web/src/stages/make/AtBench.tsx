@@ -5,6 +5,7 @@ import { useDocument, useEdit, useScene } from '../../job/scene'
 import { Folded } from '../../parts/Folded'
 import { Checks } from './Checks'
 import { CutHere } from './CutHere'
+import { FitForm } from './FitForm'
 import { HowTo } from './HowTo'
 import { LitPieces } from './LitPieces'
 import { logStep } from './logging'
@@ -110,6 +111,11 @@ export function AtBench({ turn, at, place, of, asked, ahead, steps, allMade, nex
                   }}
                 />
               </Folded>
+              {(turn.kind === 'fitting' ||
+                turn.kind === 'preparing' ||
+                at.checks.some((each) => each.verdict === 'off')) && (
+                <FitForm turn={turn} asked={at.checks.some((each) => each.isGate && each.verdict === 'off')} />
+              )}
               <OwnWay turn={turn} at={at} steps={steps} />
             </div>
           </div>

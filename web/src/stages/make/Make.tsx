@@ -51,7 +51,13 @@ export default function Make() {
       (document) => {
         if (!turn) return
         const running = document.making.steps.some((log) => log.id === turn.step && log.began !== '')
-        if (done) logStep(document, turn.step, (log) => (log.done = Math.max(log.done, turn.last)))
+        if (done)
+          logStep(document, turn.step, (log) => {
+            log.done = Math.max(log.done, turn.last)
+            // What it was reckoned to take by the table of rates: how long it took tells the maker's own pace.
+            log.kind = turn.kind
+            log.reckoned = (bench?.at?.ratedSeconds ?? 0) * log.done
+          })
         if (running) {
           stop(document, turn.step, now())
           if (next && !next.done) start(document, next.step, now())

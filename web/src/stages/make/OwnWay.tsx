@@ -106,7 +106,7 @@ export function OwnWay({ turn, at, steps }: Props) {
         autoSize
         aria-label="What to think of here every time"
         placeholder="What to think of here every time"
-        value={at.wayNote}
+        value={own.find((row) => row.id === key)?.note ?? ''}
         onChange={(event) => {
           const { value } = event.currentTarget
           change('', `way ${turn.step}`, (way, place) => {

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import type { JobDocument } from '../../api/client'
 import { logCheck, logStep, start, stop } from './logging'
 
-const blank = () => ({ making: { order: 'batch', steps: [], checks: [] } }) as unknown as JobDocument
+const blank = () => ({ making: { order: 'batch', steps: [], fits: [], checks: [] } }) as unknown as JobDocument
 const nine = Date.parse('2026-11-26T09:00:00Z')
 
 describe('the log of the making', () => {
@@ -12,7 +12,9 @@ describe('the log of the making', () => {
     stop(job, 'a/cutting', nine + 90_000)
     start(job, 'a/cutting', nine + 200_000)
     stop(job, 'a/cutting', nine + 230_400)
-    expect(job.making.steps).toEqual([{ id: 'a/cutting', done: 0, seconds: 120, began: '', took: '', note: '' }])
+    expect(job.making.steps).toEqual([
+      { id: 'a/cutting', done: 0, seconds: 120, began: '', took: '', kind: '', reckoned: 0, note: '' },
+    ])
   })
 
   it('goes on from when it was started first, on whichever device', () => {

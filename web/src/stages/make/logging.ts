@@ -8,7 +8,7 @@ export function logStep(document: JobDocument, id: string, change: (log: StepLog
   const { steps } = document.making
   let log = steps.find((each) => each.id === id)
   if (!log) {
-    steps.push({ id, done: 0, seconds: 0, began: '', took: '', note: '' })
+    steps.push({ id, done: 0, seconds: 0, began: '', took: '', kind: '', reckoned: 0, note: '' })
     log = steps[steps.length - 1]
   }
   if (log) change(log)
