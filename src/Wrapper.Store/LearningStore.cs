@@ -26,9 +26,9 @@ public sealed class LearningStore(Database database)
             connection,
             null,
             """
-            SELECT make_up, cloth, subject, found FROM fits JOIN jobs ON jobs.id = job_id
-            WHERE deleted_at IS NULL AND (make_up = $makeUp OR subject LIKE 'cloth.%')
-            ORDER BY date DESC, job_id DESC, fits.id DESC LIMIT $latest
+            SELECT fits.make_up, fits.cloth, fits.subject, fits.found FROM fits JOIN jobs ON jobs.id = job_id
+            WHERE deleted_at IS NULL AND (fits.make_up = $makeUp OR fits.subject LIKE 'cloth.%')
+            ORDER BY fits.date DESC, fits.job_id DESC, fits.id DESC LIMIT $latest
             """,
             ("$makeUp", makeUp),
             ("$latest", Latest)

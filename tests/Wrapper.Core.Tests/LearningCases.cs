@@ -38,7 +38,7 @@ public class LearningCases
 
     private static IReadOnlyList<Proposal> Of(string tuck, params (string Cloth, string Found)[] logged)
     {
-        var item = Items.Read("fitted-sheet", JobUnit.Inch, $"W=31 1/2 | L=74 | H=7 | tuck={tuck}");
+        var item = Items.Read("fitted-sheet", JobUnit.Inch, $"W=31 1/2 | L=74 | T=7 | tuck={tuck}");
         var job = JobDocument.Empty("Bunks", JobUnit.Inch) with
         {
             Items = [item],

@@ -64,7 +64,8 @@ public sealed class Host : IDisposable
             Content = body is null ? null : JsonContent.Create(body),
         };
         using var response = await Client.SendAsync(request);
-        return (response.StatusCode, JsonNode.Parse(await response.Content.ReadAsStringAsync())!);
+        var text = await response.Content.ReadAsStringAsync();
+        return (response.StatusCode, text.Length == 0 ? new JsonObject() : JsonNode.Parse(text)!);
     }
 
     public Task<(HttpStatusCode Status, JsonNode Body)> Post(string path, JsonNode body) =>

@@ -85,15 +85,18 @@ public static class Learning
         foreach (var subject in Subjects(item, makeUp, job))
         {
             var ofCloth = subject.Field.StartsWith("cloth.", StringComparison.Ordinal);
-            var all = fits.Where(fit => fit.Subject == subject.Field && (ofCloth || fit.MakeUp == makeUp.Key)).ToList();
+            var isCount = IsCount(subject, makeUp);
+            var all = fits.Where(fit =>
+                    fit.Subject == subject.Field
+                    && (ofCloth || fit.MakeUp == makeUp.Key)
+                    && Read(fit.Found, isCount, job.Unit) is not null
+                )
+                .ToList();
             var own = all.Where(fit => fit.Cloth == cloth).ToList();
             var counted = own.Count >= Least || ofCloth ? own : all;
-            if (
-                Median([.. counted.Take(Latest).Select(fit => fit.Found)], IsCount(subject, makeUp), job.Unit)
-                is not { } found
-            )
+            if (Median([.. counted.Take(Latest).Select(fit => fit.Found)], isCount, job.Unit) is not { } found)
                 continue;
-            if (!Same(subject.Now, found, IsCount(subject, makeUp), job.Unit))
+            if (!Same(subject.Now, found, isCount, job.Unit))
                 proposals.Add(
                     new(
                         subject.Field,
