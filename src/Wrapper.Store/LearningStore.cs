@@ -4,8 +4,8 @@ using static Wrapper.Store.Sql;
 
 namespace Wrapper.Store;
 
-/// <summary>What a fitting found, its entry as JSON.</summary>
-public sealed record KeptFit(string MakeUp, string Cloth, string Subject, string Found);
+/// <summary>What a fitting of a job found, its entry as JSON.</summary>
+public sealed record KeptFit(string Job, string MakeUp, string Cloth, string Subject, string Found);
 
 /// <summary>How long a step took: by the timer, or as typed where that is not empty.</summary>
 public sealed record KeptTime(string Kind, long Reckoned, long Seconds, string Took);
@@ -26,7 +26,7 @@ public sealed class LearningStore(Database database)
             connection,
             null,
             """
-            SELECT fits.make_up, fits.cloth, fits.subject, fits.found FROM fits JOIN jobs ON jobs.id = job_id
+            SELECT fits.job_id, fits.make_up, fits.cloth, fits.subject, fits.found FROM fits JOIN jobs ON jobs.id = job_id
             WHERE deleted_at IS NULL AND (fits.make_up = $makeUp OR fits.subject LIKE 'cloth.%')
             ORDER BY fits.date DESC, fits.job_id DESC, fits.id DESC LIMIT $latest
             """,
@@ -36,7 +36,9 @@ public sealed class LearningStore(Database database)
         using var rows = command.ExecuteReader();
         List<KeptFit> fits = [];
         while (rows.Read())
-            fits.Add(new(rows.GetString(0), rows.GetString(1), rows.GetString(2), rows.GetString(3)));
+            fits.Add(
+                new(rows.GetString(0), rows.GetString(1), rows.GetString(2), rows.GetString(3), rows.GetString(4))
+            );
         return fits;
     }
 

@@ -13,7 +13,11 @@ using Wrapper.Store;
 namespace Wrapper.Server.Making;
 
 /// <summary>A job, and the item of it that is asked about.</summary>
-public sealed record LearnRequest(JobDocument Job, string Item);
+public sealed record LearnRequest(JobDocument Job, string Item)
+{
+    /// <summary>The job's id, where it is kept: what it logged counts as it stands here.</summary>
+    public string Id { get; init; } = "";
+}
 
 /// <summary>Something that a fitting can be about, and what it is now, as it reads.</summary>
 public sealed record SubjectView(string Field, string Name, Entry Now);
@@ -94,7 +98,12 @@ internal static class LearningEndpoints
                                     ],
                                     [
                                         .. Learning
-                                            .Of(plan, makeUp, request.Job, learnt.Fits(makeUp.Key))
+                                            .Of(
+                                                plan,
+                                                makeUp,
+                                                request.Job,
+                                                learnt.Fits(makeUp.Key, request.Id, request.Job)
+                                            )
                                             .Where(each =>
                                                 each.From > store.Refused(makeUp.Key, each.Field, each.Cloth)
                                             )

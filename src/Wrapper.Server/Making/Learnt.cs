@@ -20,11 +20,19 @@ internal sealed class Learnt(LearningStore store, IOptions<JsonOptions> json)
     /// <summary>Has what was learnt read anew, since a job was saved.</summary>
     public void Forget() => pace = null;
 
-    /// <summary>What fittings found on covers of a make-up, the latest first; what cannot be read is passed over.</summary>
-    public IReadOnlyList<Fit> Fits(string makeUp) =>
+    /// <summary>
+    /// What fittings found on covers of a make-up, the latest first: of the job <paramref name="id"/> as
+    /// <paramref name="job"/> has them, saved or not. What cannot be read is passed over.
+    /// </summary>
+    public IReadOnlyList<Fit> Fits(string makeUp, string id, JobDocument job) =>
         [
+            .. job
+                .Making.Fits.Where(fit => fit.Found is not null && (fit.MakeUp == makeUp || IsOfCloth(fit.Subject)))
+                .Reverse()
+                .Select(fit => new Fit(fit.MakeUp, fit.Cloth, fit.Subject, fit.Found!)),
             .. store
                 .Fits(makeUp)
+                .Where(kept => kept.Job != id)
                 .Select(kept => (kept, Found: EntryOf(kept.Found)))
                 .Where(pair => pair.Found is not null)
                 .Select(pair => new Fit(pair.kept.MakeUp, pair.kept.Cloth, pair.kept.Subject, pair.Found!)),
@@ -49,6 +57,8 @@ internal sealed class Learnt(LearningStore store, IOptions<JsonOptions> json)
                 };
         return item;
     }
+
+    private static bool IsOfCloth(string subject) => subject.StartsWith("cloth.", StringComparison.Ordinal);
 
     private Entry? EntryOf(string kept)
     {

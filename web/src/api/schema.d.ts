@@ -1635,6 +1635,8 @@ export interface components {
         LearnRequest: {
             job: components["schemas"]["JobDocument"];
             item: string;
+            /** @description The job's id, where it is kept: what it logged counts as it stands here. */
+            id: string;
         };
         /** @description What fittings of an item can be about, and what those that were logged propose for it. */
         LearntView: {
