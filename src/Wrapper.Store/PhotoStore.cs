@@ -1,11 +1,19 @@
 using System.Globalization;
+using System.Text.Json;
 using Microsoft.Data.Sqlite;
 using static Wrapper.Store.Sql;
 
 namespace Wrapper.Store;
 
 /// <summary>A photo of an item of a job, without its picture; <paramref name="Away"/> when it was taken away.</summary>
-public sealed record Photo(string Id, string Item, string Caption, string Type, bool Away);
+public sealed record Photo(string Id, string Item, string Caption, string Type, bool Away)
+{
+    /// <summary>Before the work, or after it; empty where nobody said.</summary>
+    public string Moment { get; init; } = "";
+
+    /// <summary>What was drawn on it.</summary>
+    public IReadOnlyList<PhotoMark> Marks { get; init; } = [];
+}
 
 /// <summary>A photo as it is kept, and of which job.</summary>
 public sealed record KeptPhoto(string Job, Photo Photo)
@@ -37,7 +45,7 @@ public sealed class Picture(string type, SqliteBlob bytes, SqliteConnection conn
 /// </summary>
 public sealed class PhotoStore(Database database, TimeProvider clock)
 {
-    private const string Columns = "id, item_id, caption, type, away";
+    private const string Columns = "id, item_id, caption, type, away, moment, marks";
 
     /// <summary>
     /// An empty file in <paramref name="folder"/> for a picture that comes in; gone when it is closed.
@@ -77,7 +85,7 @@ public sealed class PhotoStore(Database database, TimeProvider clock)
     /// Keeps a picture from where its stream stands; sent again under the same id it is kept once. What is kept under
     /// that id, maybe of another job; null when there is no such job.
     /// </summary>
-    public KeptPhoto? Add(string job, Photo photo, Stream picture)
+    public KeptPhoto? Add(string job, Photo photo, Stream picture, byte[]? small = null)
     {
         using var connection = database.Connect();
         using var transaction = connection.BeginTransaction(deferred: false);
@@ -86,12 +94,14 @@ public sealed class PhotoStore(Database database, TimeProvider clock)
         var row = Scalar(
             connection,
             transaction,
-            "INSERT OR IGNORE INTO photos (id, job_id, item_id, caption, type, bytes, added_at) VALUES ($id, $job, $item, $caption, $type, zeroblob($size), $at) RETURNING rowid",
+            "INSERT OR IGNORE INTO photos (id, job_id, item_id, caption, type, moment, small, bytes, added_at) VALUES ($id, $job, $item, $caption, $type, $moment, $small, zeroblob($size), $at) RETURNING rowid",
             ("$id", photo.Id),
             ("$job", job),
             ("$item", photo.Item),
             ("$caption", photo.Caption),
             ("$type", photo.Type),
+            ("$moment", photo.Moment),
+            ("$small", (object?)small ?? DBNull.Value),
             ("$size", picture.Length - picture.Position),
             ("$at", clock.GetUtcNow().ToString("O", CultureInfo.InvariantCulture))
         );
@@ -108,7 +118,7 @@ public sealed class PhotoStore(Database database, TimeProvider clock)
         using (var rows = command.ExecuteReader())
         {
             rows.Read();
-            kept = new KeptPhoto(rows.GetString(5), Read(rows));
+            kept = new KeptPhoto(rows.GetString(7), Read(rows));
         }
         transaction.Commit();
         return kept;
@@ -138,25 +148,44 @@ public sealed class PhotoStore(Database database, TimeProvider clock)
         return null;
     }
 
+    /// <summary>A photo's picture in little; null where there is none, or no such photo.</summary>
+    public byte[]? Small(string id)
+    {
+        using var connection = database.Connect();
+        return Scalar(connection, null, "SELECT small FROM photos WHERE id = $id", ("$id", id)) as byte[];
+    }
+
     /// <summary>
     /// Says what a photo shows, takes it away or puts it back; null leaves either as it is. The photo as it is then, or
     /// null when there is none.
     /// </summary>
-    public Photo? Change(string id, string? caption, bool? away)
+    public Photo? Change(
+        string id,
+        string? caption,
+        bool? away,
+        string? moment = null,
+        IReadOnlyList<PhotoMark>? marks = null
+    )
     {
         using var connection = database.Connect();
         using var command = Command(
             connection,
             null,
-            $"UPDATE photos SET caption = coalesce($caption, caption), away = coalesce($away, away) WHERE id = $id RETURNING {Columns}",
+            $"UPDATE photos SET caption = coalesce($caption, caption), away = coalesce($away, away), moment = coalesce($moment, moment), marks = coalesce($marks, marks) WHERE id = $id RETURNING {Columns}",
             ("$id", id),
             ("$caption", (object?)caption ?? DBNull.Value),
-            ("$away", (object?)away ?? DBNull.Value)
+            ("$away", (object?)away ?? DBNull.Value),
+            ("$moment", (object?)moment ?? DBNull.Value),
+            ("$marks", marks is null ? DBNull.Value : JsonSerializer.Serialize(marks))
         );
         using var rows = command.ExecuteReader();
         return rows.Read() ? Read(rows) : null;
     }
 
     private static Photo Read(SqliteDataReader row) =>
-        new(row.GetString(0), row.GetString(1), row.GetString(2), row.GetString(3), row.GetInt64(4) != 0);
+        new(row.GetString(0), row.GetString(1), row.GetString(2), row.GetString(3), row.GetInt64(4) != 0)
+        {
+            Moment = row.GetString(5),
+            Marks = JsonSerializer.Deserialize<List<PhotoMark>>(row.GetString(6)) ?? [],
+        };
 }

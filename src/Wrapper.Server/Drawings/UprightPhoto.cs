@@ -17,7 +17,9 @@ internal sealed record UprightPhoto(SKImage Image, int Width, int Height)
     /// </summary>
     public static UprightPhoto? Read(Stream bytes, int enough)
     {
-        using var codec = SKCodec.Create(bytes);
+        // The codec closes what it reads from, unless it is told not to.
+        using var held = new SKManagedStream(bytes, disposeManagedStream: false);
+        using var codec = SKCodec.Create(held);
         if (codec is null)
             return null;
         var whole = codec.Info;

@@ -95,6 +95,7 @@ public static class WrapperServer
         builder.Services.AddSingleton(Drafting.Standard(more));
         builder.Services.AddSingleton(TimeProvider.System);
         builder.Services.AddSingleton<Learnt>();
+        builder.Services.AddSingleton<Development>();
         builder.Services.AddSingleton(services => new LayCache(
             IsDescribing() ? null : new LayShelf(services.GetRequiredService<FoundLays>())
         ));

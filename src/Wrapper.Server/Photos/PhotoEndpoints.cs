@@ -7,8 +7,16 @@ using Wrapper.Store;
 
 namespace Wrapper.Server.Photos;
 
-/// <summary>What a photo shows, and whether it is taken away; null leaves either as it is.</summary>
-public sealed record PhotoChange(string? Caption = null, bool? Away = null);
+/// <summary>
+/// What a photo shows, whether it is taken away, whether it is of before or after, and what is drawn on it; null leaves
+/// each as it is.
+/// </summary>
+public sealed record PhotoChange(
+    string? Caption = null,
+    bool? Away = null,
+    string? Moment = null,
+    IReadOnlyList<PhotoMark>? Marks = null
+);
 
 /// <summary>
 /// Photos of items as they were found (craft §1.9). A file is what its first bytes say, whatever it is called.
@@ -19,6 +27,8 @@ internal static class PhotoEndpoints
         MostRead = 16 * MostBytes,
         MostPhotos = 300,
         LongestCaption = 300,
+        MostMarks = 60,
+        Whole = 10_000,
         LongestId = 64;
 
     public static void Map(RouteGroupBuilder api)
@@ -34,8 +44,10 @@ internal static class PhotoEndpoints
                     string photo,
                     string item,
                     HttpRequest request,
+                    string? moment,
                     PhotoStore photos,
-                    Database database
+                    Database database,
+                    Development development
                 ) =>
                 {
                     // Told before it is read; up to MostRead the rest is drained, so that the answer arrives.
@@ -56,11 +68,25 @@ internal static class PhotoEndpoints
                         return Refuse("picture", reason!, "corner.jpg");
                     if (photos.Of(id).Count >= MostPhotos)
                         return Refuse("picture", $"a job holds at most {MostPhotos} photos", $"{MostPhotos}");
-                    picture.Position = 0;
-                    return photos.Add(id, new Photo(photo, item, "", type, false), picture) switch
+                    if (!IsMoment(moment ?? ""))
+                        return Refuse("moment", "before, after or nothing is needed", "before");
+                    await using var kept = PhotoStore.Incoming(database.Folder);
+                    var (keptAs, small) = await development.Develop(
+                        type,
+                        picture,
+                        kept,
+                        request.HttpContext.RequestAborted
+                    );
+                    kept.Position = 0;
+                    return photos.Add(
+                        id,
+                        new Photo(photo, item, "", keptAs, false) { Moment = moment ?? "" },
+                        kept,
+                        small
+                    ) switch
                     {
                         null => Problems.NotFound("there is no such job"),
-                        { } kept when kept.Item == item && kept.Job == id => TypedResults.Ok(kept.Photo),
+                        { } added when added.Item == item && added.Job == id => TypedResults.Ok(added.Photo),
                         _ => TypedResults.Problem(
                             "this id is that of a photo of another job or item: send it under an id of its own",
                             statusCode: StatusCodes.Status409Conflict
@@ -74,7 +100,9 @@ internal static class PhotoEndpoints
             .ProducesProblem(409)
             .ProducesProblem(422)
             .WithName("addPhoto")
-            .WithSummary("Keeps a picture of an item; the same id again is kept once.");
+            .WithSummary(
+                "Keeps a picture of an item, turned upright, without where and by what it was taken; the same id again is kept once."
+            );
 
         api.MapGet(
                 "/photos/{photo}",
@@ -102,13 +130,49 @@ internal static class PhotoEndpoints
             .WithName("getPhoto")
             .WithSummary("A picture.");
 
+        api.MapGet(
+                "/photos/{photo}/small",
+                Results<FileContentHttpResult, ProblemHttpResult, RedirectHttpResult> (
+                    string photo,
+                    PhotoStore photos
+                ) =>
+                    photos.Small(photo) is { } small
+                        ? TypedResults.File(
+                            small,
+                            "image/jpeg",
+                            entityTag: new EntityTagHeaderValue($"\"{Uri.EscapeDataString(photo)}-small\"")
+                        )
+                        : TypedResults.Redirect($"/api/photos/{Uri.EscapeDataString(photo)}")
+            )
+            .Produces(200, contentType: "image/jpeg")
+            .Produces(302)
+            .WithName("getSmallPhoto")
+            .WithSummary("A picture in little; one that has none leads to the whole.");
+
         api.MapPut(
                 "/photos/{photo}",
                 Results<Ok<Photo>, ProblemHttpResult> (string photo, PhotoChange change, PhotoStore photos) =>
                 {
                     if (change.Caption?.Length > LongestCaption)
                         return Refuse("caption", $"longer than {LongestCaption} characters", "left arm, pleats");
-                    return photos.Change(photo, change.Caption, change.Away) is { } changed
+                    if (change.Moment is { } moment && !IsMoment(moment))
+                        return Refuse("moment", "before, after or nothing is needed", "before");
+                    if (
+                        change.Marks is { } marks
+                        && (
+                            marks.Count > MostMarks
+                            || marks.Any(mark =>
+                                new[] { mark.X1, mark.Y1, mark.X2, mark.Y2 }.Any(at => at is < 0 or > Whole)
+                                || mark.Number is < 0 or > 999
+                            )
+                        )
+                    )
+                        return Refuse(
+                            "marks",
+                            $"at most {MostMarks} marks, each within the photo, in ten-thousandths of its width and height",
+                            "5000"
+                        );
+                    return photos.Change(photo, change.Caption, change.Away, change.Moment, change.Marks) is { } changed
                         ? TypedResults.Ok(changed)
                         : Problems.NotFound("there is no such photo");
                 }
@@ -118,6 +182,8 @@ internal static class PhotoEndpoints
             .WithName("changePhoto")
             .WithSummary("Says what a photo shows, takes it away or puts it back; what is left out stays as it is.");
     }
+
+    private static bool IsMoment(string moment) => moment is "" or "before" or "after";
 
     private static ProblemHttpResult Refuse(string field, string reason, string example) =>
         Problems.Fields([new Problem(field, "", 0, reason, example)]);

@@ -51,3 +51,7 @@ CREATE TABLE refusals (
     fits INTEGER NOT NULL,
     PRIMARY KEY (make_up, field, cloth)
 ) STRICT, WITHOUT ROWID;
+-- moment: before or after, or nothing. marks: what was drawn on it, as JSON. small: its picture in little; null where it has none.
+ALTER TABLE photos ADD COLUMN moment TEXT NOT NULL DEFAULT '';
+ALTER TABLE photos ADD COLUMN marks TEXT NOT NULL DEFAULT '[]';
+ALTER TABLE photos ADD COLUMN small BLOB;

@@ -680,7 +680,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Keeps a picture of an item; the same id again is kept once. */
+        /** Keeps a picture of an item, turned upright, without where and by what it was taken; the same id again is kept once. */
         put: operations["addPhoto"];
         post?: never;
         delete?: never;
@@ -700,6 +700,23 @@ export interface paths {
         get: operations["getPhoto"];
         /** Says what a photo shows, takes it away or puts it back; what is left out stays as it is. */
         put: operations["changePhoto"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/photos/{photo}/small": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A picture in little; one that has none leads to the whole. */
+        get: operations["getSmallPhoto"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -1739,6 +1756,11 @@ export interface components {
          */
         MakingOrder: "batch" | "cover";
         /**
+         * @description What is drawn on a photo.
+         * @enum {unknown}
+         */
+        MarkKind: "Line" | "Arrow" | "Number";
+        /**
          * @description How a piece is matched to the repeat of its cloth.
          * @enum {unknown}
          */
@@ -1907,11 +1929,34 @@ export interface components {
             caption: string;
             type: string;
             away: boolean;
+            /** @description Before the work, or after it; empty where nobody said. */
+            moment: string;
+            /** @description What was drawn on it. */
+            marks: components["schemas"]["PhotoMark"][];
         };
-        /** @description What a photo shows, and whether it is taken away; null leaves either as it is. */
+        /**
+         * @description What a photo shows, whether it is taken away, whether it is of before or after, and what is drawn on it; null leaves
+         *     each as it is.
+         */
         PhotoChange: {
             caption: null | string;
             away: null | boolean;
+            moment: null | string;
+            marks: null | components["schemas"]["PhotoMark"][];
+        };
+        /** @description A mark drawn on a photo, from one point to another, in ten-thousandths of its width and of its height. */
+        PhotoMark: {
+            kind: components["schemas"]["MarkKind"];
+            /** Format: int32 */
+            x1: number;
+            /** Format: int32 */
+            y1: number;
+            /** Format: int32 */
+            x2: number;
+            /** Format: int32 */
+            y2: number;
+            /** Format: int32 */
+            number: number;
         };
         /**
          * @description An item of a job to be pictured as it will be sewn; with MakeUp as it would be, made up that way;
@@ -4072,6 +4117,7 @@ export interface operations {
         parameters: {
             query: {
                 item: string;
+                moment?: string;
             };
             header?: never;
             path: {
@@ -4201,6 +4247,33 @@ export interface operations {
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
+            };
+        };
+    };
+    getSmallPhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                photo: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Found */
+            302: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -3,6 +3,7 @@ import { useId, useState } from 'react'
 import { unitWord, type Given } from '../../api/client'
 import { EntryField } from '../../job/EntryField'
 import { useDocument, useEdit, useScene, useUnit } from '../../job/scene'
+import { Photos } from '../../job/Photos'
 import { usePrinting } from '../../parts/usePrinting'
 import { ClothCare } from './ClothCare'
 import { coverOf, say } from './covers'
@@ -189,6 +190,10 @@ export default function HandOver() {
           all.length > 0 && <b>All handed over.</b>
         )}
       </section>
+      <div className={s.photos}>
+        <h2>Before and after</h2>
+        <Photos moment="after" />
+      </div>
       <section className={s.cloths} aria-label="Tickets of the cloths">
         {document.cloths.map((cloth) => (
           <ClothCare key={cloth.id} cloth={cloth} marks={marks} />

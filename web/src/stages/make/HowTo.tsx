@@ -5,7 +5,7 @@ import s from './make.module.css'
 /** How it is done, for whoever has not done it yet. */
 export function HowTo({ how }: Pick<NonNullable<Bench['at']>, 'how'>) {
   return (
-    <div className={s.how}>
+    <div>
       {how.map((each) => (
         <Folded key={each.technique} className={undefined} summary={`How: ${each.name}`}>
           <div className={s.howTo}>

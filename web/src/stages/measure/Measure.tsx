@@ -7,7 +7,7 @@ import { OutlineChoice, TraceField } from './OutlineFields'
 import { MeasurePad } from './MeasurePad'
 import { PartsOff } from './PartsOff'
 import { PrintedMeasures } from './PrintedMeasures'
-import { Photos } from './Photos'
+import { Photos } from '../../job/Photos'
 import { Table } from './Table'
 import { Walk } from './Walk'
 import { draftInHand, useAsked, useEditItem, useScene, useSceneStore, useUnit, type JobScene } from '../../job/scene'
@@ -253,7 +253,7 @@ function Found() {
         <div className={s.asFound}>
           <Notes />
           <PartsOff />
-          <Photos />
+          <Photos moment="before" />
         </div>
       </Drawer>
     </>

@@ -1,16 +1,22 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
-import { Button, Input, Upload } from 'antd'
-import { memo, useState } from 'react'
-import { answer, api, Refused, type Photo } from '../../api/client'
-import { sendPhoto } from '../../api/sendPhoto'
-import { useScene } from '../../job/scene'
-import s from './measure.module.css'
+import { Button, Input, Segmented, Upload } from 'antd'
+import { memo, useRef, useState } from 'react'
+import { answer, api, Refused, type Photo } from '../api/client'
+import { sendPhoto } from '../api/sendPhoto'
+import { MarkPhoto } from './MarkPhoto'
+import { Marks } from './Marks'
+import { useScene } from './scene'
+import s from './photos.module.css'
 
-/** Photos of the item as it was found: corners and folds before anything is unpicked. */
-export const Photos = memo(function Photos() {
+type Change = Partial<Pick<Photo, 'caption' | 'away' | 'moment' | 'marks'>>
+
+/** Photos of the item in hand: as it was found, and as it went out; new ones are of `moment`. */
+export const Photos = memo(function Photos({ moment }: { moment: 'before' | 'after' }) {
   const id = useScene((scene) => scene.id)
   const item = useScene((scene) => scene.item?.id)
+  const camera = useRef<HTMLInputElement>(null)
   const [problem, setProblem] = useState('')
+  const [marking, setMarking] = useState<Photo>()
   const queries = useQueryClient()
   const photos = useQuery({
     queryKey: ['photos', id],
@@ -32,14 +38,14 @@ export const Photos = memo(function Photos() {
     await queries.invalidateQueries({ queryKey: ['photos', id] })
     return sent
   }
-  const add = (file: File) => send(() => sendPhoto(id, item, file))
+  const add = (file: File) => send(() => sendPhoto(id, item, file, moment))
   // Only what was changed is sent: the rest may be otherwise by now.
-  const change = (photo: Photo, change: { caption: string } | { away: boolean }) =>
+  const change = (photo: Photo, change: Change) =>
     send(async () => {
       await answer(
         api.PUT('/api/photos/{photo}', {
           params: { path: { photo: photo.id } },
-          body: { caption: null, away: null, ...change },
+          body: { caption: null, away: null, moment: null, marks: null, ...change },
         }),
       )
     })
@@ -53,8 +59,28 @@ export const Photos = memo(function Photos() {
         customRequest={({ file }) => void add(file as File)}
       >
         <b>Add photos</b>, or drop them here{' '}
-        <small>corners and folds before anything is unpicked; removed parts with their numbers</small>
+        <small>
+          {moment === 'before'
+            ? 'corners and folds before anything is unpicked; removed parts with their numbers'
+            : 'as it goes out: every side, the corner that opens'}
+        </small>
       </Upload.Dragger>
+      <p className={s.acts}>
+        <Button onClick={() => camera.current?.click()}>Take a photo</Button>
+        <input
+          ref={camera}
+          className={s.hidden}
+          type="file"
+          accept="image/jpeg,image/png,image/webp"
+          capture="environment"
+          aria-label="Camera"
+          onChange={(event) => {
+            const [file] = event.currentTarget.files ?? []
+            if (file) void add(file)
+            event.currentTarget.value = ''
+          }}
+        />
+      </p>
       {problem && (
         <p className="problem" role="alert">
           {problem}
@@ -69,9 +95,26 @@ export const Photos = memo(function Photos() {
                 <p>Taken away{photo.caption && `: ${photo.caption}`}</p>
               ) : (
                 <>
-                  <a href={`/api/photos/${photo.id}`} target="_blank" rel="noreferrer">
-                    <img src={`/api/photos/${photo.id}`} alt={photo.caption || 'Photo without a caption'} />
-                  </a>
+                  <button
+                    type="button"
+                    className={s.seen}
+                    aria-label={`Look at it and draw on it: ${photo.caption || 'no caption'}`}
+                    onClick={() => setMarking(photo)}
+                  >
+                    <img src={`/api/photos/${photo.id}/small`} alt={photo.caption || 'Photo without a caption'} />
+                    <Marks marks={photo.marks} />
+                  </button>
+                  <Segmented
+                    size="small"
+                    aria-label="Before or after"
+                    name={`moment-${photo.id}`}
+                    value={photo.moment}
+                    options={[
+                      { value: 'before', label: 'before' },
+                      { value: 'after', label: 'after' },
+                    ]}
+                    onChange={(to) => void change(photo, { moment: to })}
+                  />
                   <Caption photo={photo} write={(caption) => change(photo, { caption })} />
                 </>
               )}
@@ -81,6 +124,15 @@ export const Photos = memo(function Photos() {
             </li>
           ))}
       </ul>
+      {marking && (
+        <MarkPhoto
+          photo={marking}
+          keep={async (marks) => {
+            if (await change(marking, { marks })) setMarking(undefined)
+          }}
+          close={() => setMarking(undefined)}
+        />
+      )}
     </section>
   )
 })
