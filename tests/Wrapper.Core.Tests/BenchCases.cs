@@ -208,4 +208,25 @@ public class BenchCases
         Assert.Equal(minutes * 60L, seconds);
         Assert.Equal(minutes is null, reason is not null);
     }
+
+    // What was measured counts for other jobs, and not what the lay says; a row that is not whole is left out.
+    [Fact]
+    public void What_is_left_is_what_was_measured()
+    {
+        Entry In(string typed) => new(typed, JobUnit.Inch);
+        var cloth = JobCloth.Usual("c1", "Moss linen", JobUnit.Inch) with
+        {
+            Cut = [new JobCut("a/panel/1", 1, 1)],
+            Left =
+            [
+                new JobRemnant("shelf 2", In("18 1/2"), In("24")) { Id = "r1" },
+                new JobRemnant("", In("30"), In("")) { Id = "r2" },
+                new JobRemnant("", In("some"), In("10")) { Id = "r3" },
+            ],
+        };
+        var job = Job(new(), Cushion("a")) with { Cloths = [cloth] };
+        var left = Assert.Single(LeftOver.Of(job, " moss LINEN ", Items.Drafting));
+        Assert.Equal((18.5m, 24m), (Items.Inches(left.Along), Items.Inches(left.Across)));
+        Assert.Equal("cloths.c1.left.r3.length", Assert.Single(LeftOver.Measured(cloth, JobUnit.Inch).Problems).Field);
+    }
 }

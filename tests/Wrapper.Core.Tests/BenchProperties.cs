@@ -102,6 +102,7 @@ public class BenchProperties
                             $"{item}: {step.Text} says nothing of {word}"
                         );
                     Says(Doing.Cutting, "cut away from the hand");
+                    Says(Doing.Trimming, "cut away from the hand");
                     Says(Doing.Pressing, "burn");
                     Says(Doing.Filling, "mask");
                     Says(Doing.Stretching, "Needles break");

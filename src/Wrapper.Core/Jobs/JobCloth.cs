@@ -97,6 +97,12 @@ public sealed record JobCloth(
     /// <summary>The least that the shop cuts; null for one step.</summary>
     public Entry? LeastCut { get; init; }
 
+    /// <summary>
+    /// What was left of it once it was cut, as measured; each called by where it is kept. It counts in the place of what
+    /// the lay says is left.
+    /// </summary>
+    public IReadOnlyList<JobRemnant> Left { get; init; } = [];
+
     /// <summary>Other prices from a certain length on.</summary>
     public IReadOnlyList<JobPrice> Prices { get; init; } = [];
 

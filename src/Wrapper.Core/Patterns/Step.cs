@@ -83,7 +83,7 @@ public sealed record Step(string Text, IReadOnlyList<string> Seams)
         new(text, seams) { Does = Doing.Fitting };
 
     /// <summary>A step in which what was tried on is trimmed.</summary>
-    public static Step Trimming(string text) => new(text, []) { Does = Doing.Trimming | Doing.Cutting };
+    public static Step Trimming(string text) => new(text, []) { Does = Doing.Trimming };
 
     /// <summary>A step in which something is pressed, and these <paramref name="seams"/> sewn.</summary>
     public static Step Pressing(string text, params IReadOnlyList<string> seams) =>

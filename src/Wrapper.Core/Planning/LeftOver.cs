@@ -1,5 +1,6 @@
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lay;
+using Wrapper.Core.Lengths;
 
 namespace Wrapper.Core.Planning;
 
@@ -22,12 +23,52 @@ public static class LeftOver
             each.Cut.Count > 0 && string.Equals(each.Name.Trim(), cloth.Trim(), StringComparison.OrdinalIgnoreCase);
         if (!job.Cloths.Any(Wanted))
             return [];
+        var measured = job.Cloths.Where(each => Wanted(each) && each.Left.Count > 0).ToList();
+        if (measured.Count > 0)
+            return [.. measured.SelectMany(each => Measured(each, job.Unit).Patches)];
         return
         [
             .. Plan.Of(job, drafting, lay: true, kept, cancel)
                 .Cloths.Where(plan => Wanted(plan.Reading.Cloth))
                 .SelectMany(plan => Remaining(plan, cancel)),
         ];
+    }
+
+    /// <summary>
+    /// What was measured of a cloth that is cut, and what of it cannot be read: each field is
+    /// <c>cloths.id.left.row.length</c> or <c>width</c>. A row that is not whole yet is neither.
+    /// </summary>
+    public static (IReadOnlyList<Patch> Patches, IReadOnlyList<Problem> Problems) Measured(JobCloth cloth, JobUnit unit)
+    {
+        List<Patch> patches = [];
+        List<Problem> problems = [];
+        Length? Read(JobRemnant row, string field, Entry? entry)
+        {
+            if (entry is null || entry.Typed.Trim().Length == 0)
+                return null;
+            var (length, refusal) = Entry.Read(entry, unit, LengthLimits.Cloth);
+            if (refusal is not null)
+                problems.Add(
+                    new Problem(
+                        $"cloths.{cloth.Id}.left.{row.Id}.{field}",
+                        entry.Typed,
+                        refusal.Position,
+                        refusal.Reason,
+                        unit.IsInches() ? "18 1/2" : "47"
+                    )
+                    {
+                        Stage = Stage.Make,
+                    }
+                );
+            return length;
+        }
+        foreach (var row in cloth.Left)
+            if (
+                (Read(row, "length", row.Length), Read(row, "width", row.Width)) is
+                ({ IsPositive: true } along, { IsPositive: true } across)
+            )
+                patches.Add(new Patch(Length.Zero, Length.Zero, along, across));
+        return (patches, problems);
     }
 
     private static IReadOnlyList<Patch> Remaining(ClothPlan plan, CancellationToken cancel)

@@ -206,7 +206,9 @@ public sealed record PatternView(
                 .. pattern.Steps.Select(step => new StepView(
                     step.Text,
                     step.Seams,
-                    [.. step.Cautions.Select(caution => caution.Text)]
+                    [.. step.Cautions.Select(caution => caution.Text)],
+                    step.Kind.Name(),
+                    [.. step.Checks.Select(check => StepCheckView.Of(check, unit))]
                 )),
             ],
             pattern.Remarks,
@@ -234,8 +236,29 @@ public sealed record WorkView(string Name, string Time, string Over)
         );
 }
 
-/// <summary>A making step: what to do, the seams sewn in it, and what can do harm in it.</summary>
-public sealed record StepView(string Text, IReadOnlyList<string> Seams, IReadOnlyList<string> Cautions);
+/// <summary>
+/// A making step: what to do, the seams sewn in it, what can do harm in it, what kind of work it is, and what is looked at
+/// before the next one.
+/// </summary>
+public sealed record StepView(
+    string Text,
+    IReadOnlyList<string> Seams,
+    IReadOnlyList<string> Cautions,
+    string Work,
+    IReadOnlyList<StepCheckView> Checks
+);
+
+/// <summary>A check of a step: what has to hold, what is to be read, and where.</summary>
+public sealed record StepCheckView(string Text, LengthView? Target, string Tolerance, IReadOnlyList<string> Places)
+{
+    internal static StepCheckView Of(Check check, JobUnit unit) =>
+        new(
+            check.Text,
+            check.Target is { } target ? LengthView.Finished(target.Value, unit) : null,
+            check.Target is null ? "" : LengthView.Finished(check.Tolerance, unit).Text,
+            check.Places
+        );
+}
 
 /// <summary>
 /// A piece: label <c>2c</c>, cut and stitch line as paths, marks, sizes with workings, the allowance of each edge, and

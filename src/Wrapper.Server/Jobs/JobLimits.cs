@@ -139,6 +139,7 @@ internal static class JobLimits
             var (field, count) in new[]
             {
                 ("stock", cloth.Stock.Count),
+                ("left", cloth.Left.Count),
                 ("prices", cloth.Prices.Count),
                 ("otherWidths", cloth.OtherWidths.Count),
                 ("behaves", cloth.Behaves.Count),
@@ -242,7 +243,10 @@ internal static class JobLimits
             .. cloth
                 .Flaws.SelectMany(flaw => new[] { flaw.FromEnd, flaw.FromSelvedge, flaw.Along, flaw.Across })
                 .Select(entry => ("flaws", entry)),
-            .. cloth.Stock.SelectMany(row => new[] { row.Length, row.Width }).Select(entry => ("stock", entry)),
+            .. cloth
+                .Stock.Concat(cloth.Left)
+                .SelectMany(row => new[] { row.Length, row.Width })
+                .Select(entry => ("stock", entry)),
             .. cloth.Prices.Select(row => ("prices", row.From)),
         ];
 
@@ -256,7 +260,8 @@ internal static class JobLimits
             .Concat(
                 job.Cloths.SelectMany(cloth =>
                     cloth
-                        .Stock.Select(row => row.Id)
+                        .Stock.Concat(cloth.Left)
+                        .Select(row => row.Id)
                         .Concat(cloth.Prices.Select(row => row.Id))
                         .Concat(cloth.Flaws.Select(row => row.Id))
                         .Append(cloth.Id)
@@ -285,7 +290,7 @@ internal static class JobLimits
                         ("shrinksAcross", cloth.ShrinksAcross),
                         ("shrinksAlong", cloth.ShrinksAlong),
                     }
-                        .Concat(cloth.Stock.Select(row => ("stock", row.Name)))
+                        .Concat(cloth.Stock.Concat(cloth.Left).Select(row => ("stock", row.Name)))
                         .Concat(cloth.Prices.Select(row => ("prices", row.Price)))
                         .Concat(cloth.Pins.Select(pin => ("pins", pin.Piece)))
                         .Concat(cloth.Cut.Select(cut => ("cut", cut.Piece)))

@@ -139,9 +139,12 @@ public sealed record AtBenchView(
             took.Seconds ?? log?.Seconds ?? 0,
             log?.Began ?? "",
             log?.Took ?? "",
-            took.Reason is { } reason
-                ? [new Problem($"steps.{turn.Step.Id}.took", log!.Took, 0, reason, "1 h 10") { Stage = Stage.Make }]
-                : [],
+            [
+                .. took.Reason is { } reason
+                    ? [new Problem($"steps.{turn.Step.Id}.took", log!.Took, 0, reason, "1 h 10") { Stage = Stage.Make }]
+                    : Array.Empty<Problem>(),
+                .. bench.Job.Cloths.SelectMany(cloth => LeftOver.Measured(cloth, bench.Job.Unit).Problems),
+            ],
             log?.Note ?? "",
             item.Item.Way.FirstOrDefault(row => row.Id == step.Key)?.Note ?? "",
             Way.Refused(item.Draft.Pattern!, item.Item.Way) ?? "",

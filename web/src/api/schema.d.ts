@@ -1486,6 +1486,11 @@ export interface components {
             /** @description Remnants and part rolls of it that are there, used first. */
             stock: components["schemas"]["JobRemnant"][];
             leastCut: null | components["schemas"]["Entry"];
+            /**
+             * @description What was left of it once it was cut, as measured; each called by where it is kept. It counts in the place of what
+             *     the lay says is left.
+             */
+            left: components["schemas"]["JobRemnant"][];
             /** @description Other prices from a certain length on. */
             prices: components["schemas"]["JobPrice"][];
             measuredWidth: null | components["schemas"]["Entry"];
@@ -2521,6 +2526,13 @@ export interface components {
             name: string;
             text: string;
         };
+        /** @description A check of a step: what has to hold, what is to be read, and where. */
+        StepCheckView: {
+            text: string;
+            target: null | components["schemas"]["LengthView"];
+            tolerance: string;
+            places: string[];
+        };
         /**
          * @description What kind of work a step is, in the order in which kinds are done together when several covers are made: what comes
          *     first here is done first on every cover that is ready for it.
@@ -2554,11 +2566,16 @@ export interface components {
             /** @description What the maker noted at it. */
             note: string;
         };
-        /** @description A making step: what to do, the seams sewn in it, and what can do harm in it. */
+        /**
+         * @description A making step: what to do, the seams sewn in it, what can do harm in it, what kind of work it is, and what is looked at
+         *     before the next one.
+         */
         StepView: {
             text: string;
             seams: string[];
             cautions: string[];
+            work: string;
+            checks: components["schemas"]["StepCheckView"][];
         };
         /** Format: binary */
         Stream: string;

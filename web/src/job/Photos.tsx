@@ -10,6 +10,9 @@ import s from './photos.module.css'
 
 type Change = Partial<Pick<Photo, 'caption' | 'away' | 'moment' | 'marks'>>
 
+// Before stands beside after.
+const order = ['before', '', 'after']
+
 /** Photos of the item in hand: as it was found, and as it went out; new ones are of `moment`. */
 export const Photos = memo(function Photos({ moment }: { moment: 'before' | 'after' }) {
   const id = useScene((scene) => scene.id)
@@ -89,21 +92,14 @@ export const Photos = memo(function Photos({ moment }: { moment: 'before' | 'aft
       <ul>
         {photos.data
           ?.filter((photo) => photo.item === item)
+          .sort((a, b) => order.indexOf(a.moment) - order.indexOf(b.moment))
           .map((photo) => (
             <li key={photo.id}>
               {photo.away ? (
                 <p>Taken away{photo.caption && `: ${photo.caption}`}</p>
               ) : (
                 <>
-                  <button
-                    type="button"
-                    className={s.seen}
-                    aria-label={`Look at it and draw on it: ${photo.caption || 'no caption'}`}
-                    onClick={() => setMarking(photo)}
-                  >
-                    <img src={`/api/photos/${photo.id}/small`} alt={photo.caption || 'Photo without a caption'} />
-                    <Marks marks={photo.marks} />
-                  </button>
+                  <Seen photo={photo} look={() => setMarking(photo)} />
                   <Segmented
                     size="small"
                     aria-label="Before or after"
@@ -136,6 +132,26 @@ export const Photos = memo(function Photos({ moment }: { moment: 'before' | 'aft
     </section>
   )
 })
+
+// In little, with what was drawn on it.
+function Seen({ photo, look }: { photo: Photo; look: () => void }) {
+  const [wide, setWide] = useState(1)
+  return (
+    <button
+      type="button"
+      className={s.seen}
+      aria-label={`Look at it and draw on it: ${photo.caption || 'no caption'}`}
+      onClick={look}
+    >
+      <img
+        src={`/api/photos/${photo.id}/small`}
+        alt={photo.caption || 'Photo without a caption'}
+        onLoad={(event) => setWide(event.currentTarget.naturalWidth / event.currentTarget.naturalHeight)}
+      />
+      <Marks marks={photo.marks} wide={wide} />
+    </button>
+  )
+}
 
 /** What a photo shows: as typed while the hand is on it, as it is kept otherwise. */
 function Caption({ photo, write }: { photo: Photo; write: (caption: string) => Promise<boolean> }) {

@@ -84,7 +84,6 @@ public sealed class OttomanBoxed : Ottoman
                 ("finished height", h),
                 ("perimeter", seat.Perimeter),
             ],
-            CordGauge = ("from it down to the lower edge", h),
             Applied = [.. Fastened(reading)],
             Steps =
             [

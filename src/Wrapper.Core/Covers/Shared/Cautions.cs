@@ -16,7 +16,7 @@ internal static class Cautions
     };
 
     private static readonly Remark Blades = At(
-        Doing.Cutting,
+        Doing.Cutting | Doing.Trimming,
         "Shears and rotary cutters: cut away from the hand that holds the cloth, and close the blade each time it is put down."
     );
 
@@ -63,6 +63,9 @@ internal static class Cautions
             .. pattern.Remarks.Where(remark => remark.StandsAt is not null),
         ];
         // What has no step of its kind stays where it was.
+        // Standing bent is tiring where all of it is cut, not where a corner is trimmed.
+        var first = pattern.Steps.FirstOrDefault(step => step.Does.HasFlag(Doing.Cutting));
+        bool Stands(Remark remark, Step step) => Belongs(remark, step) && (remark != Posture || step == first);
         var placed = standing.Where(remark => pattern.Steps.Any(step => Belongs(remark, step))).ToHashSet();
         return pattern with
         {
@@ -71,7 +74,7 @@ internal static class Cautions
                 .. pattern.Steps.Select(step =>
                     step with
                     {
-                        Cautions = [.. step.Cautions, .. standing.Where(remark => Belongs(remark, step))],
+                        Cautions = [.. step.Cautions, .. standing.Where(remark => Stands(remark, step))],
                     }
                 ),
             ],
@@ -79,7 +82,7 @@ internal static class Cautions
         };
     }
 
-    private static bool Belongs(Remark remark, Step step) => step.Does.HasFlag(remark.StandsAt!.Value);
+    private static bool Belongs(Remark remark, Step step) => (step.Does & remark.StandsAt!.Value) != 0;
 
     private static Remark At(Doing doing, string text) => new(text, Caution: true) { StandsAt = doing };
 }

@@ -1,4 +1,5 @@
 using Wrapper.Core.Declaring;
+using Wrapper.Core.Geometry;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Lengths.Workings;
@@ -132,13 +133,31 @@ internal static class Checks
             $"Every piece lies with its grain as drawn{(oneWay ? ", pile and print one way up" : "")}; no selvedge is in a piece.",
             "A piece off the grain twists once it is filled, one the other way up shades otherwise, and a selvedge draws up in the wash. Cut it anew."
         );
-        var turned = pattern.Pieces.Where(piece => piece.TurnedOver && !piece.Role.IsFilling()).ToList();
+        var turned = pattern
+            .Pieces.Where(piece => piece.TurnedOver && !piece.Role.IsFilling() && !IsAlike(piece.Cut))
+            .Select(piece => piece.Name)
+            .ToList();
         if (turned.Count > 0)
             yield return new(
                 "mirrored",
-                $"Left and right are mirrored: every second {string.Join(" and ", turned.Select(piece => piece.Name))} was turned over.",
+                $"Left and right are mirrored: every second {Listed(turned)} was turned over.",
                 "Two that are alike cannot face each other: one would be sewn wrong side out. Cut one anew, turned over."
             );
+    }
+
+    private static string Listed(List<string> names) =>
+        names.Count == 1 ? names[0] : $"{string.Join(", ", names.Take(names.Count - 1))} and {names[^1]}";
+
+    // Whether a piece is its own mirror image, side to side, so that one that was not turned over is right all the same.
+    private static bool IsAlike(Outline outline)
+    {
+        var (left, _, right, _) = outline.Bounds();
+        var corners = outline.Edges.Select(edge => (edge.Start.X, edge.Start.Y)).ToList();
+        bool Meets((Length X, Length Y) corner) =>
+            corners.Any(other =>
+                (other.X - (left + right - corner.X)).Abs() <= Eighth && (other.Y - corner.Y).Abs() <= Eighth
+            );
+        return outline.Edges.All(edge => edge.Radius is null) && corners.All(Meets);
     }
 
     private static Check Level((string From, Working Size) gauge) =>
@@ -186,7 +205,8 @@ internal static class Checks
     private static IEnumerable<Check> Sizes(Pattern pattern, Length tolerance)
     {
         foreach (var name in new[] { "finished width", "finished length" })
-            if (Told(pattern, name) is { } size)
+            // What is round across is not measured flat.
+            if (Told(pattern, name) is { } size && !(pattern.EndFirst && name == "finished width"))
                 yield return new(
                     name.Replace("finished ", "", StringComparison.Ordinal),
                     $"The {name}, from seam to seam, laid flat.",

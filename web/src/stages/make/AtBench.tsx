@@ -76,7 +76,7 @@ export function AtBench({ turn, at, place, of, asked, ahead, steps, allMade, nex
           <div className={s.work}>
             <div className={s.shown}>
               {turn.kind === 'cutting' && at.stacks.length > 0 ? (
-                <CutHere stacks={at.stacks} />
+                <CutHere stacks={at.stacks} problems={at.problems} />
               ) : (
                 <LitPieces pieces={at.pieces} seams={at.seams} />
               )}

@@ -4,6 +4,7 @@ import type { Bench } from '../../api/client'
 import { useEdit, useScene } from '../../job/scene'
 import { AtBench } from './AtBench'
 import { logStep, start, stop } from './logging'
+import { PrintedSteps } from './PrintedSteps'
 import { Turns } from './Turns'
 import { useBench } from './useBench'
 import s from './make.module.css'
@@ -123,8 +124,10 @@ export default function Make() {
         <p className={s.far}>
           {made} of {turns.length} {turns.length === 1 ? 'step' : 'steps'} done
         </p>
+        <Button onClick={() => window.print()}>Print the making sheet</Button>
         <Turns turns={turns} at={turn.id} pick={(each) => moveTo(each, '', false)} />
       </aside>
+      <PrintedSteps />
       <AtBench
         key={turn.id}
         turn={turn}

@@ -30,7 +30,7 @@ export function Timer({ at, ahead }: { at: NonNullable<Bench['at']>; ahead: numb
   // A second or two is the way to the server and back.
   const setBack = ran < -5
   const long = ran > forgotten
-  const problem = at.problems[0]
+  const problem = at.problems.find((each) => each.field === `steps.${at.step}.took`)
   const asks = correcting || setBack || long || problem !== undefined || at.took !== ''
   return (
     <div className={s.timer}>
