@@ -18,9 +18,9 @@ const shots = [
   ['lay-repeat', '/jobs/demo-lodge-seats/lay#cloth-star', 'day'],
   ['lay-stripe', '/jobs/demo-marigold/lay', 'day'],
   ['about-cloth', '/jobs/demo-tables/lay#cloth-damask', 'day'],
-  ['lay-stock', '/jobs/demo-tables/lay#cloth-twill', 'day'],
   ['buy-beds', '/jobs/demo-bunks/buy', 'day'],
-  ['cut-list', '/jobs/demo-lodge-seats/pieces', 'day', /Armchair/],
+  ['make', '/jobs/demo-window-bench/make', 'day'],
+  ['hand-over', '/jobs/demo-window-bench/hand-over', 'day'],
   ['walk', '/jobs/demo-tables/measure', 'day', /Pressing table/],
   ['measure-dim', '/jobs/demo-marigold/measure', 'dim'],
 ] as const
@@ -46,7 +46,6 @@ for (const [name, path, light, item] of shots as readonly (readonly [string, str
       await page.getByRole('button', { name: 'About the cloth' }).click()
       await page.getByText('What it looks like').click()
     }
-    if (name === 'cut-list') await page.getByText('Cut list', { exact: true }).click()
     if (name === 'walk') await page.getByRole('button', { name: 'Walk the room' }).click()
     await page.evaluate(() => document.fonts.ready)
     // Small pictures are asked for when nothing has changed for a while, two at a time.

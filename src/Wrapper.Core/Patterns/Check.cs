@@ -1,25 +1,7 @@
-using System.Text.Json.Serialization;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Lengths.Workings;
 
 namespace Wrapper.Core.Patterns;
-
-/// <summary>What of a check goes into the log of fits.</summary>
-[JsonConverter(typeof(ByName<CheckLogs>))]
-public enum CheckLogs
-{
-    /// <summary>Nothing.</summary>
-    [JsonStringEnumMemberName("nothing")]
-    Nothing,
-
-    /// <summary>The length of elastic that was found by pull.</summary>
-    [JsonStringEnumMemberName("elastic")]
-    Elastic,
-
-    /// <summary>What washing took.</summary>
-    [JsonStringEnumMemberName("shrinkage")]
-    Shrinkage,
-}
 
 /// <summary>
 /// Something that is looked at or measured at its step (craft §11). <paramref name="Key"/> is its name among the checks
@@ -34,6 +16,12 @@ public sealed record Check(string Key, string Text, string Otherwise)
     /// <summary>How far a reading may be off.</summary>
     public Length Tolerance { get; init; }
 
+    /// <summary>What a reading is a share of, where that share is logged: the edge that elastic draws in.</summary>
+    public Length? ShareOf { get; init; }
+
+    /// <summary>The field that such a share is logged for; empty for the rest.</summary>
+    public string ShareField { get; init; } = "";
+
     /// <summary>Where it is read, one reading each; one without a name where it is read once.</summary>
     public IReadOnlyList<string> Places { get; init; } = [""];
 
@@ -42,9 +30,6 @@ public sealed record Check(string Key, string Text, string Otherwise)
     /// </summary>
     public bool IsGate { get; init; }
 
-    /// <summary>What of it is logged.</summary>
-    public CheckLogs Logs { get; init; }
-
     /// <summary>Whether a figure is read; else it is answered.</summary>
-    public bool IsRead => Target is not null;
+    public bool IsRead => Target is not null || ShareOf is not null;
 }

@@ -45,6 +45,9 @@ public sealed record CheckState(
     IReadOnlyList<Problem> Problems
 )
 {
+    /// <summary>What was read as a share of what it is a share of, in per cent to a half; null where it is none.</summary>
+    public decimal? Share { get; init; }
+
     /// <summary>Whether nothing about it is left to decide before the next step.</summary>
     public bool IsSettled => Verdict is Verdict.Holds or Verdict.Accepted || (Verdict == Verdict.Open && !Check.IsGate);
 
@@ -59,6 +62,7 @@ public sealed record CheckState(
         List<Problem> problems = [];
         List<string> off = [];
         var read = 0;
+        decimal? share = null;
         if (check.IsRead)
             foreach (var (entry, at) in readings.Select((entry, at) => (entry, at)))
             {
@@ -79,6 +83,12 @@ public sealed record CheckState(
                     continue;
                 }
                 read++;
+                if (check.ShareOf is { } whole)
+                {
+                    share = decimal.Round(value.Ticks * 200m / whole.Ticks) / 2;
+                    if (value >= whole)
+                        off.Add(Off(check.Places[at], value - whole, unit));
+                }
                 if (check.Target is { } target && (value - target.Value).Abs() > check.Tolerance)
                     off.Add(Off(check.Places[at], value - target.Value, unit));
             }
@@ -95,7 +105,10 @@ public sealed record CheckState(
             CheckAnswer.Holds when found != Verdict.Off => Verdict.Holds,
             _ => found,
         };
-        return new(id, check, cover, readings, verdict, string.Join("; ", off), log?.Note ?? "", problems);
+        return new(id, check, cover, readings, verdict, string.Join("; ", off), log?.Note ?? "", problems)
+        {
+            Share = share,
+        };
     }
 
     private static string Off(string place, Length by, JobUnit unit) =>

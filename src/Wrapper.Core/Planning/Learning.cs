@@ -1,4 +1,5 @@
 using System.Globalization;
+using Wrapper.Core.Covers.Shared;
 using Wrapper.Core.Declaring;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
@@ -43,7 +44,8 @@ public static class Learning
         return
         [
             .. makeUp
-                .Choices.Where(choice => choice.Learns && reading.Shows(choice))
+                // What elastic found by pull comes to is worth knowing, although no ratio is asked then.
+                .Choices.Where(choice => choice.Learns && (reading.Shows(choice) || choice.Key == Elastic.Ratio.Key))
                 .Select(choice => new FitSubject(
                     $"choices.{choice.Key}",
                     choice.Name,

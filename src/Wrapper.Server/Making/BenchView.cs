@@ -202,7 +202,8 @@ public sealed record ShownView(
 }
 
 /// <summary>
-/// One check of one cover: what has to hold, what is to be read and how far it may be off, where; how it stands.
+/// One check of one cover: what has to hold, what is to be read and how far it may be off, where; how it stands. Where a
+/// reading teaches something, its <paramref name="Share"/> in per cent, and the field that it is logged for.
 /// </summary>
 public sealed record CheckView(
     string Id,
@@ -214,7 +215,8 @@ public sealed record CheckView(
     bool Reads,
     IReadOnlyList<string> Places,
     bool IsGate,
-    CheckLogs Logs,
+    decimal? Share,
+    string ShareField,
     IReadOnlyList<Entry> Readings,
     Verdict Verdict,
     bool Settled,
@@ -231,10 +233,11 @@ public sealed record CheckView(
             state.Check.Otherwise,
             state.Check.Target is { } target ? LengthView.Finished(target.Value, unit) : null,
             state.Check.Target is null ? "" : LengthView.Finished(state.Check.Tolerance, unit).Text,
-            state.Check.IsRead || state.Check.Logs == CheckLogs.Elastic,
+            state.Check.IsRead,
             state.Check.Places,
             state.Check.IsGate,
-            state.Check.Logs,
+            state.Share,
+            state.Check.ShareField,
             state.Readings,
             state.Verdict,
             state.IsSettled,

@@ -1011,11 +1011,9 @@ export interface components {
             note: string;
         };
         /**
-         * @description What of a check goes into the log of fits.
-         * @enum {unknown}
+         * @description One check of one cover: what has to hold, what is to be read and how far it may be off, where; how it stands. Where a
+         *     reading teaches something, its Share in per cent, and the field that it is logged for.
          */
-        CheckLogs: "nothing" | "elastic" | "shrinkage";
-        /** @description One check of one cover: what has to hold, what is to be read and how far it may be off, where; how it stands. */
         CheckView: {
             id: string;
             /** Format: int32 */
@@ -1027,7 +1025,9 @@ export interface components {
             reads: boolean;
             places: string[];
             isGate: boolean;
-            logs: components["schemas"]["CheckLogs"];
+            /** Format: double */
+            share: null | number;
+            shareField: string;
             readings: components["schemas"]["Entry"][];
             verdict: components["schemas"]["Verdict"];
             settled: boolean;

@@ -93,7 +93,17 @@ export function merge(
 }
 
 // Words of the document that tell a maker nothing.
-const unspoken = new Set(['items', 'cloths', 'removed', 'measures', 'choices', 'allowances'])
+const unspoken = new Set([
+  'items',
+  'cloths',
+  'removed',
+  'measures',
+  'choices',
+  'allowances',
+  'making',
+  'handOver',
+  'covers',
+])
 
 const named = (row: Node) =>
   isBranch(row) && typeof row['name'] === 'string' && row['name'] !== '' ? row['name'] : undefined

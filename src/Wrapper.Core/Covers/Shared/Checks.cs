@@ -103,14 +103,15 @@ internal static class Checks
                 "The hem is of one width all along, and lies flat.",
                 "A hem that ripples was stretched under the foot. Unpick that stretch, press it and sew it again."
             );
-        if (step.Does.HasFlag(Doing.Fitting) && Pulled(step))
+        if (step.Does.HasFlag(Doing.Fitting) && Pulled(step) && Told(pattern, "hem perimeter") is { } edge)
             yield return new(
                 "elastic",
                 "The length of elastic that was found by pull, before its overlap.",
-                "It is kept in the log of fits: from three on the ratio is proposed."
+                "Longer than the edge it draws nothing in. Pull it until it holds, and measure again."
             )
             {
-                Logs = CheckLogs.Elastic,
+                ShareOf = edge.Value,
+                ShareField = $"choices.{Elastic.Ratio.Key}",
             };
         if (step.Does.HasFlag(Doing.Fitting))
             yield return new(

@@ -17,6 +17,8 @@ interface Props {
   turn: Bench['turns'][number]
   at: Bench['at'] | undefined
   place: number
+  /** What to say while the server does not answer; empty while it does. */
+  away: string
   of: number
   asked: boolean
   ahead: number
@@ -35,7 +37,7 @@ const lying = {
 }
 
 /** The step on the bench: what to do, on which pieces and edges, with what, and what is looked at before the next one. */
-export function AtBench({ turn, at, place, of, asked, ahead, steps, allMade, next, back, jump }: Props) {
+export function AtBench({ turn, at, place, away, of, asked, ahead, steps, allMade, next, back, jump }: Props) {
   const edit = useEdit()
   const go = useScene((scene) => scene.go)
   const note = useDocument().making.steps.find((log) => log.id === turn.step)?.note ?? ''
@@ -59,6 +61,11 @@ export function AtBench({ turn, at, place, of, asked, ahead, steps, allMade, nex
         </h2>
         {at && at.wayNote !== '' && <p className={s.own}>Your way: {at.wayNote}</p>}
       </header>
+      {away && (
+        <p className={s.held} role="status">
+          {away}
+        </p>
+      )}
       {at && (
         <>
           {at.heldBy !== '' && (
@@ -143,15 +150,7 @@ export function AtBench({ turn, at, place, of, asked, ahead, steps, allMade, nex
                 All made: hand over
               </Button>
             ) : (
-              <Button
-                type="primary"
-                size="large"
-                {...(s.next !== undefined && { className: s.next })}
-                onClick={(event) => {
-                  event.currentTarget.blur()
-                  next()
-                }}
-              >
+              <Button type="primary" size="large" {...(s.next !== undefined && { className: s.next })} onClick={next}>
                 {turn.done ? 'Next' : 'Done, next'} <kbd>space</kbd>
               </Button>
             )}

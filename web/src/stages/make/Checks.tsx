@@ -79,8 +79,7 @@ export function Checks({ checks, covers, asked }: Props) {
             <Button
               type={own.every((each) => each.verdict === 'holds') ? 'primary' : 'default'}
               aria-pressed={own.every((each) => each.verdict === 'holds')}
-              onClick={(event) => {
-                event.currentTarget.blur()
+              onClick={() => {
                 answer(own, 'holds', `${first.text} Yes.`)
               }}
             >
@@ -88,8 +87,7 @@ export function Checks({ checks, covers, asked }: Props) {
             </Button>
             <Button
               aria-pressed={off}
-              onClick={(event) => {
-                event.currentTarget.blur()
+              onClick={() => {
                 answer(own, 'off', `${first.text} No.`)
               }}
             >
@@ -202,8 +200,60 @@ function Readings({ check, covers }: { check: Check; covers: number }) {
           </label>
         )
       })}
-      {check.verdict === 'holds' && <b className={s.holds}>holds</b>}
+      {check.share === null && check.verdict === 'holds' && <b className={s.holds}>holds</b>}
+      {check.share !== null && <Share check={check} share={check.share} reading={typed[0]} />}
     </div>
+  )
+}
+
+// What was found by pull, and the way to the log of fits, from which the workroom's own ratio comes.
+function Share({
+  check,
+  share,
+  reading,
+}: {
+  check: Check
+  share: number
+  reading: Check['readings'][number] | undefined
+}) {
+  const edit = useEdit()
+  const { items, cloths, making } = useDocument()
+  const item = items.find((each) => check.id.startsWith(`${each.id}/`))
+  const id = `share ${check.id}`
+  const logged = making.fits.some((fit) => fit.id === id)
+  if (!item || !reading) return null
+  return (
+    <p className={s.answers}>
+      <b>{share} per cent of the edge</b>
+      {logged ? (
+        'in the log of fits'
+      ) : (
+        <Button
+          onClick={() =>
+            edit(
+              '',
+              (document) =>
+                void document.making.fits.push({
+                  id,
+                  item: item.id,
+                  where: 'edge',
+                  change: 'found',
+                  by: { ...reading },
+                  why: 'by pull',
+                  makeUp: item.makeUp,
+                  cloth: (cloths.find((each) => each.id === item.cloth) ?? cloths[0])?.name ?? '',
+                  subject: check.shareField,
+                  found: { typed: `${share}`, unit: reading.unit },
+                  date: new Date().toISOString().slice(0, 10),
+                }),
+              'It is in the log of fits.',
+            )
+          }
+        >
+          Log it
+        </Button>
+      )}
+    </p>
   )
 }
 

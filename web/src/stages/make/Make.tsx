@@ -1,5 +1,5 @@
 import { Button, Radio } from 'antd'
-import { useEffect, useState } from 'react'
+import { useEffect, useState, type MouseEvent } from 'react'
 import type { Bench } from '../../api/client'
 import { useEdit, useScene } from '../../job/scene'
 import { AtBench } from './AtBench'
@@ -18,6 +18,15 @@ const typing = (target: EventTarget | null) =>
 // A pedal sends one of these too.
 const onward = new Set([' ', 'PageDown', 'ArrowRight']),
   backward = new Set(['PageUp', 'ArrowLeft'])
+
+const away = 'The server does not answer. What you did is kept here; it goes on when the server is back.'
+
+// What was tapped lets go, so that space and a pedal go on and do not tap it again.
+const letGo = (event: MouseEvent) => {
+  const held = document.activeElement
+  if (event.detail > 0 && held instanceof HTMLElement && held.matches('button, summary, [type=radio], [type=checkbox]'))
+    held.blur()
+}
 
 /** The making, one step at a time: read from two metres, gone through with space or a tap. */
 export default function Make() {
@@ -92,8 +101,7 @@ export default function Make() {
     return () => window.removeEventListener('keydown', pressed)
   })
 
-  if (!bench)
-    return <p className={s.nothing}>{failed ? `The bench does not answer: ${failed} It is asked again.` : '…'}</p>
+  if (!bench) return <p className={s.nothing}>{failed ? away : '…'}</p>
   if (!turn)
     return (
       <section className={s.nothing}>
@@ -103,7 +111,7 @@ export default function Make() {
     )
   const made = turns.filter((each) => each.done).length
   return (
-    <div className={s.make}>
+    <div className={s.make} onClick={letGo}>
       <aside className={s.side}>
         <Radio.Group
           aria-label="Make the covers"
@@ -133,6 +141,7 @@ export default function Make() {
         turn={turn}
         at={open ?? (bench.at?.turn === turn.id ? bench.at : undefined)}
         place={place}
+        away={failed ? away : ''}
         of={turns.length}
         asked={asked && unsettled}
         ahead={ahead}

@@ -36,8 +36,7 @@ export function Timer({ at, ahead }: { at: NonNullable<Bench['at']>; ahead: numb
     <div className={s.timer}>
       <Button
         size="large"
-        onClick={(event) => {
-          event.currentTarget.blur()
+        onClick={() => {
           const when = Date.now() + ahead
           edit('', (document) => (running ? stop(document, at.step, when) : start(document, at.step, when)))
         }}

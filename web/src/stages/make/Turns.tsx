@@ -30,8 +30,7 @@ export const Turns = memo(function Turns({ turns, at, pick }: Props) {
             ref={turn.id === at ? here : null}
             aria-current={turn.id === at ? 'step' : undefined}
             className={clsx(turn.done && s.done)}
-            onClick={(event) => {
-              event.currentTarget.blur()
+            onClick={() => {
               pick(turn)
             }}
           >

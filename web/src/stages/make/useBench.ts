@@ -7,7 +7,7 @@ import { identity } from '../../parts/identity'
 /** The making of the job with the turn `at`, and the server's clock as it is now. */
 export function useBench(at: string) {
   const document = useDeferredValue(useDocument())
-  const { data, dataUpdatedAt, isPlaceholderData, error } = useQuery({
+  const { data, dataUpdatedAt, isPlaceholderData, failureReason } = useQuery({
     queryKey: ['bench', identity(document), at],
     queryFn: ({ signal }) => answer(api.POST('/api/bench', { params: { query: { at } }, body: document, signal })),
     placeholderData: keepPreviousData,
@@ -18,7 +18,8 @@ export function useBench(at: string) {
   return {
     bench: data,
     fresh: !isPlaceholderData,
-    failed: error?.message ?? '',
+    // It is asked again until it answers.
+    failed: failureReason?.message ?? '',
     // Devices need not agree on the time; the server's counts.
     ahead: data ? Date.parse(data.now) - dataUpdatedAt : 0,
   }
