@@ -29,13 +29,13 @@ public class BenchProperties
         );
 
     [Fact]
-    public void The_steps_take_as_lengthas_the_cover() =>
+    public void The_steps_take_as_long_as_the_cover() =>
         Each(
             (item, pattern) =>
             {
                 var minutes = StepMinutes.Of(pattern);
                 Assert.Equal(pattern.Steps.Count, minutes.Count);
-                Assert.Equal(Minutes.Works(pattern).Sum(work => work.Minutes), minutes.Sum(), 6);
+                Assert.InRange(minutes.Sum() - Minutes.Works(pattern).Sum(work => work.Minutes), -0.0001m, 0.0001m);
                 Assert.All(minutes, each => Assert.True(each >= 0, $"{item}: {each}"));
             }
         );
