@@ -35,7 +35,7 @@ public class BenchCases
         };
 
     private static CheckLog Read(string id, params string[] typed) =>
-        new(id, CheckAnswer.Open) { Readings = [.. typed.Select(each => new Entry(each, JobUnit.Inch))] };
+        new(id, Verdict.Open) { Readings = [.. typed.Select(each => new Entry(each, JobUnit.Inch))] };
 
     // Two corded cushions and an ottoman: everything is cut, then corded, then the cushions' zips are in, and so on.
     [Fact]
@@ -132,10 +132,10 @@ public class BenchCases
 
     // A figure that is off is not talked away; it is accepted, or done again.
     [Theory]
-    [InlineData(CheckAnswer.Holds, Verdict.Off, false)]
-    [InlineData(CheckAnswer.Accepted, Verdict.Accepted, true)]
-    [InlineData(CheckAnswer.Redo, Verdict.Redo, false)]
-    public void What_is_off_is_decided(CheckAnswer answer, Verdict verdict, bool settled)
+    [InlineData(Verdict.Holds, Verdict.Off, false)]
+    [InlineData(Verdict.Accepted, Verdict.Accepted, true)]
+    [InlineData(Verdict.Redo, Verdict.Redo, false)]
+    public void What_is_off_is_decided(Verdict answer, Verdict verdict, bool settled)
     {
         var state = LevelOf(Read("a/x/cord-level/1", "4", "4", "4", "4") with { Answer = answer });
         Assert.Equal((verdict, settled), (state.Verdict, state.IsSettled));
@@ -162,11 +162,11 @@ public class BenchCases
         var trims = bench.Turns.Single(turn => turn.Step.Step.Kind == StepKind.Trimming);
         var tries = bench.HeldBy(trims);
         Assert.Equal(StepKind.Fitting, tries!.Step.Kind);
-        CheckLog Said(int cover, CheckAnswer answer) => new($"{tries.Id}/tried-on/{cover}", answer);
+        CheckLog Said(int cover, Verdict answer) => new($"{tries.Id}/tried-on/{cover}", answer);
         BenchStep? Held(params CheckLog[] logs) => Bench(Job(new() { Checks = logs }, item)).HeldBy(trims);
-        Assert.NotNull(Held(Said(1, CheckAnswer.Holds)));
-        Assert.NotNull(Held(Said(1, CheckAnswer.Holds), Said(2, CheckAnswer.Redo)));
-        Assert.Null(Held(Said(1, CheckAnswer.Holds), Said(2, CheckAnswer.Accepted)));
+        Assert.NotNull(Held(Said(1, Verdict.Holds)));
+        Assert.NotNull(Held(Said(1, Verdict.Holds), Said(2, Verdict.Redo)));
+        Assert.Null(Held(Said(1, Verdict.Holds), Said(2, Verdict.Accepted)));
     }
 
     [Fact]

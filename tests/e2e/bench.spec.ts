@@ -293,7 +293,7 @@ test('every stage fits the three sizes of screen, each control as large as a thu
   const wrong: string[] = []
   for (const size of sizes) {
     await page.setViewportSize(size)
-    for (const stage of ['measure', 'make-up', 'pieces', 'lay', 'buy']) {
+    for (const stage of ['measure', 'make-up', 'pieces', 'lay', 'buy', 'make', 'hand-over']) {
       await page.goto(`/jobs/demo-lodge-seats/${stage}`)
       await expect(page.getByTestId('to-buy')).toBeVisible()
       wrong.push(

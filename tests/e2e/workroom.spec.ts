@@ -157,7 +157,9 @@ const axe = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8')
 for (const light of ['day', 'dim'])
   for (const place of [
     '/',
-    ...['measure', 'make-up', 'pieces', 'pieces?sewn', 'lay', 'buy'].map((stage) => `/jobs/demo-window-bench/${stage}`),
+    ...['measure', 'make-up', 'pieces', 'pieces?sewn', 'lay', 'buy', 'make', 'hand-over'].map(
+      (stage) => `/jobs/demo-window-bench/${stage}`,
+    ),
   ])
     test(`axe finds nothing serious on ${place} by ${light}`, async ({ page }) => {
       await page.addInitScript((value) => localStorage.setItem('wrapper.light', value), light)

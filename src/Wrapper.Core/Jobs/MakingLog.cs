@@ -57,9 +57,9 @@ public sealed record StepLog(string Id, int Done)
     public string Note { get; init; } = "";
 }
 
-/// <summary>What is said of a check.</summary>
-[JsonConverter(typeof(ByName<CheckAnswer>))]
-public enum CheckAnswer
+/// <summary>How a check stands, and what is answered to it.</summary>
+[JsonConverter(typeof(ByName<Verdict>))]
+public enum Verdict
 {
     /// <summary>Nothing yet; a figure says by itself whether it holds.</summary>
     [JsonStringEnumMemberName("open")]
@@ -83,7 +83,7 @@ public enum CheckAnswer
 }
 
 /// <summary>One check of one cover.</summary>
-public sealed record CheckLog(string Id, CheckAnswer Answer)
+public sealed record CheckLog(string Id, Verdict Answer)
 {
     /// <summary>What was read, place by place, as typed; a place that is not read yet is empty.</summary>
     public IReadOnlyList<Entry> Readings { get; init; } = [];

@@ -1,34 +1,8 @@
-using System.Text.Json.Serialization;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Planning;
-
-/// <summary>How a check stands.</summary>
-[JsonConverter(typeof(ByName<Verdict>))]
-public enum Verdict
-{
-    /// <summary>Not answered, or not read everywhere.</summary>
-    [JsonStringEnumMemberName("open")]
-    Open,
-
-    /// <summary>It holds.</summary>
-    [JsonStringEnumMemberName("holds")]
-    Holds,
-
-    /// <summary>It does not hold, and nothing is decided.</summary>
-    [JsonStringEnumMemberName("off")]
-    Off,
-
-    /// <summary>It did not hold, and is done again.</summary>
-    [JsonStringEnumMemberName("redo")]
-    Redo,
-
-    /// <summary>It does not hold, and stays so.</summary>
-    [JsonStringEnumMemberName("accepted")]
-    Accepted,
-}
 
 /// <summary>
 /// One check of one cover as it stands; <paramref name="Told"/> says by how much which reading is off, empty where none
@@ -98,12 +72,10 @@ public sealed record CheckState(
             : Verdict.Open;
         var verdict = log?.Answer switch
         {
-            CheckAnswer.Accepted => Verdict.Accepted,
-            CheckAnswer.Redo => Verdict.Redo,
-            CheckAnswer.Off => Verdict.Off,
+            null or Verdict.Open => found,
             // A figure that is off is not talked away.
-            CheckAnswer.Holds when found != Verdict.Off => Verdict.Holds,
-            _ => found,
+            Verdict.Holds when found == Verdict.Off => found,
+            { } answer => answer,
         };
         return new(id, check, cover, readings, verdict, string.Join("; ", off), log?.Note ?? "", problems)
         {

@@ -28,7 +28,7 @@ internal static class DemoBench
                 [
                     .. done.SelectMany(turn => bench.ChecksOf(turn.Step, turn.First, turn.Last))
                         .Where(state => !state.Check.IsRead)
-                        .Select(state => new CheckLog(state.Id, CheckAnswer.Holds)),
+                        .Select(state => new CheckLog(state.Id, Verdict.Holds)),
                 ],
             },
         };

@@ -101,7 +101,6 @@ export const Photos = memo(function Photos({ moment }: { moment: 'before' | 'aft
                 <>
                   <Seen photo={photo} look={() => setMarking(photo)} />
                   <Segmented
-                    size="small"
                     aria-label="Before or after"
                     name={`moment-${photo.id}`}
                     value={photo.moment}

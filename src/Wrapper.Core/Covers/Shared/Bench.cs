@@ -59,14 +59,18 @@ internal static class Bench
         var seams = Seams(pattern, step).Where(seam => seam.Kind is not (SeamKind.Lap or SeamKind.Opening)).ToList();
         if (seams.Any(seam => seam.Zip is { IsChain: true }))
             shown.Add(Technique.ThreadASlider);
-        foreach (var run in seams.SelectMany(seam => seam.OneSide.Concat(seam.OtherSide)))
+        foreach (var seam in seams)
         {
-            var piece = pattern.Piece(run.Piece);
-            foreach (var mark in piece.Notches.Where(mark => mark.Edge == run.Edge && mark.Clip))
+            var edges = seam
+                .OneSide.Concat(seam.OtherSide)
+                .Select(run => (Piece: pattern.Piece(run.Piece), run.Edge))
+                .ToList();
+            // What is sewn straight round a curve is clipped all along it; what turns a corner, there.
+            if (edges.Any(edge => edge.Piece.Notches.Any(mark => mark.Clip && mark.Edge == edge.Edge)))
                 shown.Add(
-                    piece.Stitch.Edges.First(edge => edge.Name == run.Edge).Radius is null
-                        ? Technique.Pivot
-                        : Technique.ClipACurve
+                    edges.Any(edge => edge.Piece.Stitch.Edges.First(each => each.Name == edge.Edge).Radius is not null)
+                        ? Technique.ClipACurve
+                        : Technique.Pivot
                 );
         }
         return [.. shown.Order()];

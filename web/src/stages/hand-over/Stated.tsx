@@ -83,7 +83,7 @@ export function Stated({ cover }: { cover: Covered }) {
       >
         <span className={s.begin}>
           {states?.statements.map((each) => (
-            <Button key={each.id} size="small" onClick={() => write('flammability')(each.text)}>
+            <Button key={each.id} onClick={() => write('flammability')(each.text)}>
               {each.name}
             </Button>
           ))}

@@ -62,7 +62,6 @@ export function FitForm({ turn, asked }: { turn: Bench['turns'][number]; asked: 
               .join(', ')}
             {fit.why && `: ${fit.why}`}{' '}
             <Button
-              size="small"
               onClick={() =>
                 edit(
                   '',

@@ -1,4 +1,3 @@
-import { clsx } from 'clsx'
 import { memo, useEffect, useRef } from 'react'
 import type { Bench } from '../../api/client'
 import s from './make.module.css'
@@ -29,7 +28,6 @@ export const Turns = memo(function Turns({ turns, at, pick }: Props) {
             type="button"
             ref={turn.id === at ? here : null}
             aria-current={turn.id === at ? 'step' : undefined}
-            className={clsx(turn.done && s.done)}
             onClick={() => {
               pick(turn)
             }}
