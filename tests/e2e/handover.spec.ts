@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test'
 import { execFileSync } from 'node:child_process'
-import { beginCushion, beginItem, expect, makeUp, measure, saved, test } from './workroom'
+import { beginCushion, beginItem, expect, line, makeUp, measure, outline, saved, test } from './workroom'
 
 const goTo = (page: Page, stage: string) =>
   page.getByRole('navigation', { name: 'Stages' }).locator(`a[href$="/${stage}"]`).click()
@@ -190,6 +190,16 @@ test('a record that went out is opened again to be corrected, and the customerâ€
     .getByRole('button', { name: 'Nothing is stated' })
     .or(page.getByRole('button', { name: 'No statement' }))
     .click()
+  // The workroom's own words, for every job from now on.
+  await page.getByText('Change the statements to begin from').click()
+  await page.getByRole('button', { name: 'Another statement' }).click()
+  await page.getByLabel('What the statement is called').last().fill('Ours')
+  await page.getByLabel('Statement: Ours').fill('As agreed on [date].')
+  await page.getByRole('button', { name: 'Keep the statements' }).click()
+  await expect(page.getByText('Kept for every job.')).toBeVisible()
+  await page.getByRole('button', { name: 'Ours', exact: true }).click()
+  await expect(page.getByText('Still to be filled in: [date]')).toBeVisible()
+  await page.getByRole('button', { name: 'No statement' }).click()
   await page.getByLabel('On', { exact: true }).fill('2026-11-20')
   await page.getByRole('button', { name: /^Hand over / }).click()
   await expect(page.getByText(/^Handed over on 2026-11-20/)).toBeVisible()
@@ -211,4 +221,8 @@ test('a record that went out is opened again to be corrected, and the customerâ€
   await expect(page.getByText('All handed over.')).toBeVisible()
   await page.getByText('Care card', { exact: true }).click()
   await expect(page.locator('[data-paper="card"]')).toContainText('Air it twice a year.')
+  const card = test.info().outputPath('card.pdf')
+  await page.pdf({ path: card, format: 'A4' })
+  expect(outline(card).wide - line).toBeCloseTo(105, 0)
+  expect(outline(card).high - line).toBeCloseTo(148, 0)
 })

@@ -1,6 +1,19 @@
 import type { Page } from '@playwright/test'
 import { execFileSync } from 'node:child_process'
-import { beginCushion, beginItem, expect, field, makeUp, measure, saved, Server, test, unfold } from './workroom'
+import {
+  beginCushion,
+  beginItem,
+  expect,
+  field,
+  line,
+  makeUp,
+  measure,
+  outline,
+  saved,
+  Server,
+  test,
+  unfold,
+} from './workroom'
 
 const turn = (page: Page) => page.locator('[data-turn]')
 const goTo = (page: Page, stage: string) =>
@@ -37,30 +50,6 @@ async function onward(page: Page) {
 
 const done = async (page: Page) =>
   Number(/(\d+) of/.exec((await page.getByText(/^\d+ of \d+ steps done$/).textContent()) ?? '')?.[1])
-
-// The outline is drawn round the label, a pixel wide on either side.
-const line = (2 * 25.4) / 96
-
-// The first dashed outline on a page, in millimetres, measured on its picture at ten dots a millimetre.
-function outline(pdf: string) {
-  const image = execFileSync('pdftoppm', ['-gray', '-r', '254', '-f', '1', '-l', '1', pdf], {
-    maxBuffer: 64 * 1024 * 1024,
-  })
-  const head = /^P5\s+(\d+)\s+(\d+)\s+255\s/.exec(image.subarray(0, 40).toString('latin1'))!
-  const [wide, high, start] = [Number(head[1]), Number(head[2]), head[0].length]
-  const dark = (x: number, y: number) => image[start + y * wide + x]! < 128
-  // Below the head of the sheet; dashes lie less than a millimetre apart.
-  const reach = (from: number, to: number, at: (n: number) => boolean) => {
-    let last = from
-    for (let n = from; n < to && n - last < 20; n++) if (at(n)) last = n
-    return last - from
-  }
-  for (let y = 185; y < high; y++)
-    for (let x = 0; x < wide; x++)
-      if (dark(x, y))
-        return { wide: reach(x, wide, (n) => dark(n, y)) / 10, high: reach(y, high, (n) => dark(x + 1, n)) / 10 }
-  throw new Error('nothing is drawn')
-}
 
 test('two cushions go from the first cut to the printed label by space, digits and Enter, the server killed twice on the way', async ({
   page,

@@ -1,5 +1,5 @@
 import { test as base, expect, type Page } from '@playwright/test'
-import { spawn, type ChildProcess } from 'node:child_process'
+import { execFileSync, spawn, type ChildProcess } from 'node:child_process'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { createServer, type AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
@@ -221,3 +221,27 @@ export async function toTheShop(
 }
 
 export const saved = (page: Page) => expect(page.getByTestId('saving')).toHaveText(/^Saved/)
+
+/** An outline is drawn round a label or card, a pixel wide on either side. */
+export const line = (2 * 25.4) / 96
+
+/** The first dashed outline on a page, in millimetres, measured on its picture at ten dots a millimetre. */
+export function outline(pdf: string) {
+  const image = execFileSync('pdftoppm', ['-gray', '-r', '254', '-f', '1', '-l', '1', pdf], {
+    maxBuffer: 64 * 1024 * 1024,
+  })
+  const head = /^P5\s+(\d+)\s+(\d+)\s+255\s/.exec(image.subarray(0, 40).toString('latin1'))!
+  const [wide, high, start] = [Number(head[1]), Number(head[2]), head[0].length]
+  const dark = (x: number, y: number) => image[start + y * wide + x]! < 128
+  // Below the head of the sheet; dashes lie less than a millimetre apart.
+  const reach = (from: number, to: number, at: (n: number) => boolean) => {
+    let last = from
+    for (let n = from; n < to && n - last < 20; n++) if (at(n)) last = n
+    return last - from
+  }
+  for (let y = 185; y < high; y++)
+    for (let x = 0; x < wide; x++)
+      if (dark(x, y))
+        return { wide: reach(x, wide, (n) => dark(n, y)) / 10, high: reach(y, high, (n) => dark(x + 1, n)) / 10 }
+  throw new Error('nothing is drawn')
+}

@@ -141,7 +141,14 @@ public sealed record ComparisonView(
     }
 
     /// <summary>The view of one make-up's draft and the cloth that it takes laid alone.</summary>
-    public static ComparisonView Of(MakeUp makeUp, bool current, ItemPlan plan, Length? cloth, JobUnit unit)
+    public static ComparisonView Of(
+        MakeUp makeUp,
+        bool current,
+        ItemPlan plan,
+        Length? cloth,
+        JobUnit unit,
+        Core.Making.Pace pace
+    )
     {
         var pattern = plan.Draft.Pattern;
         var zip = pattern?.Notions.FirstOrDefault(notion => notion.Key == "zip")?.Length;
@@ -155,8 +162,8 @@ public sealed record ComparisonView(
             pattern is null ? null : LengthView.Finished(Core.Making.Stitching.Run(pattern).Value, unit),
             zip is null ? null : LengthView.Cut(zip.Value, unit),
             pattern?.Pieces.Sum(piece => piece.Quantity),
-            pattern is null ? null : Core.Making.Minutes.Of(pattern),
-            pattern is null ? null : Core.Making.Minutes.Text(Core.Making.Minutes.Of(pattern)),
+            pattern is null ? null : Core.Making.Minutes.Of(pattern, pace),
+            pattern is null ? null : Core.Making.Minutes.Text(Core.Making.Minutes.Of(pattern, pace)),
             pattern is null ? null : Core.Making.Filling.Of(pattern),
             null,
             [

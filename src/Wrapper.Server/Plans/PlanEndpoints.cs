@@ -177,7 +177,7 @@ internal static class PlanEndpoints
 
         api.MapPost(
                 "/compare",
-                (CompareRequest request, Drafting drafting, LayQueue queue, HttpContext context) =>
+                (CompareRequest request, Drafting drafting, Learnt learnt, LayQueue queue, HttpContext context) =>
                     Costly.Answer<List<ComparisonView>>(
                         queue,
                         context,
@@ -218,7 +218,10 @@ internal static class PlanEndpoints
                                     request.Job
                                 );
                                 var cloth = plan.Alone(request.Job, cancel);
-                                return (ComparisonView.Of(makeUp, own, plan, cloth, request.Job.Unit), cloth);
+                                return (
+                                    ComparisonView.Of(makeUp, own, plan, cloth, request.Job.Unit, learnt.Pace),
+                                    cloth
+                                );
                             }
                         }
                     )

@@ -996,15 +996,10 @@ export interface components {
             drawing: string;
             inside: string;
         };
-        /**
-         * @description What is said of a check.
-         * @enum {unknown}
-         */
-        CheckAnswer: "open" | "holds" | "off" | "redo" | "accepted";
         /** @description One check of one cover. */
         CheckLog: {
             id: string;
-            answer: components["schemas"]["CheckAnswer"];
+            answer: components["schemas"]["Verdict"];
             /** @description What was read, place by place, as typed; a place that is not read yet is empty. */
             readings: components["schemas"]["Entry"][];
             /** @description Why it was accepted, or what was changed. */
@@ -2669,7 +2664,7 @@ export interface components {
             running: boolean;
         };
         /**
-         * @description How a check stands.
+         * @description How a check stands, and what is answered to it.
          * @enum {unknown}
          */
         Verdict: "open" | "holds" | "off" | "redo" | "accepted";

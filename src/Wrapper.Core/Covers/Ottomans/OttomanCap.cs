@@ -183,7 +183,10 @@ public sealed class OttomanCap : Ottoman
                             )
                             .Select(seam => seam.Name),
                     ]
-                ),
+                )
+                {
+                    Checks = [Checks.Weave],
+                },
                 Step.Fitting(
                     $"Try on, right side out: weave level, {(corded ? "cord" : "seam")} on the edge of the frame."
                 ),

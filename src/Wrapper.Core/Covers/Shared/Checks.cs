@@ -17,6 +17,13 @@ internal static class Checks
         "The cover is twisted and its edges will never lie straight. Unpick the second panel and sew it corner on notch."
     );
 
+    /// <summary>The weave lies level where cloth is put on furniture.</summary>
+    public static readonly Check Weave = new(
+        "weave",
+        "The weave runs level, and straight down, on every face.",
+        "A face that hangs off the weave sags with use. Lift the pins and smooth it from the middle out."
+    );
+
     private static readonly string[] Round = ["front", "right", "back", "left"];
 
     private static readonly Length Eighth = Length.Inches(0, 1, 8),
@@ -79,11 +86,7 @@ internal static class Checks
                 Places = ["left end", "middle", "right end"],
             };
         if (step.Kind == StepKind.Pinning && pattern.Pieces.Any(piece => piece.IsRough))
-            yield return new(
-                "weave",
-                "The weave runs level, and straight down, on every face.",
-                "A face that hangs off the weave sags with use. Lift the pins and smooth it from the middle out."
-            );
+            yield return Weave;
         foreach (var check in Corners(pattern, step))
             yield return check;
         if (step.Kind == StepKind.Hemming && Told(pattern, "finished drop") is { } drop)
@@ -116,7 +119,7 @@ internal static class Checks
         if (step.Does.HasFlag(Doing.Fitting))
             yield return new(
                 "tried-on",
-                "Tried on: it fits.",
+                "Tried on: it fits, and the weave runs straight to its corners.",
                 "Let it out or take it in now: what is trimmed cannot be let out. Log where, how much and why, and try it on again."
             )
             {

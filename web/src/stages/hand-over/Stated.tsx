@@ -3,6 +3,7 @@ import { useId, type ReactNode } from 'react'
 import type { Covered, JobDocument } from '../../api/client'
 import { useDocument, useEdit } from '../../job/scene'
 import { coverOf, say } from './covers'
+import { Statements } from './Statements'
 import { useStates } from './useHandOver'
 import s from './hand-over.module.css'
 
@@ -90,6 +91,7 @@ export function Stated({ cover }: { cover: Covered }) {
         </span>
         {filled.length > 0 && <p className="problem">Still to be filled in: {filled.join(', ')}</p>}
       </Words>
+      <Statements />
       <Words name="Notes" value={said.notes} write={write('notes')} hint="What the customer should know" long />
       <p className="note">
         Wrapper writes down what you state and certifies nothing. Flammability of upholstery and bedding is regulated:

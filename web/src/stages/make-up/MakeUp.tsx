@@ -77,7 +77,7 @@ const MakingOrder = memo(function MakingOrder() {
       </ol>
       {works && (
         <table className={s.works}>
-          <caption>Time for one</caption>
+          <caption>Time for one, by the table of rates</caption>
           <tbody>
             {works.map((work) => (
               <tr key={work.name}>
