@@ -1,8 +1,8 @@
 import { Button, Input, Radio } from 'antd'
 import { useId, useState } from 'react'
-import { unitWord, type Given } from '../../api/client'
+import { answer, api, Refused, unitWord, type Given } from '../../api/client'
 import { EntryField } from '../../job/EntryField'
-import { useDocument, useEdit, useScene, useUnit } from '../../job/scene'
+import { useDocument, useEdit, useScene, useSceneStore, useUnit } from '../../job/scene'
 import { Photos } from '../../job/Photos'
 import { usePrinting } from '../../parts/usePrinting'
 import { ClothCare } from './ClothCare'
@@ -23,6 +23,7 @@ export default function HandOver() {
   const document = useDocument()
   const item = useScene((scene) => scene.item?.id)
   const edit = useEdit()
+  const store = useSceneStore()
   const unit = useUnit()
   const printing = usePrinting()
   const marks = useCareMarks()
@@ -31,6 +32,7 @@ export default function HandOver() {
   const date = useId()
   const [paper, setPaper] = useState<Paper>('label')
   const [on, setOn] = useState<string>()
+  const [problem, setProblem] = useState('')
   const data = over.data
   if (!data) return <p>{over.error ? `The workroom does not answer: ${over.error.message}` : '…'}</p>
   const { label } = data
@@ -43,18 +45,30 @@ export default function HandOver() {
   const given = cover && givenOf(cover.item)
   const all = data.covers.flatMap(({ item: id }) => givenOf(id) ?? [])
   const left = data.covers.filter((each) => each.given && !coverOf(document, each.item).given)
-  const give = (covers: typeof left) =>
-    edit(
-      '',
-      (draft) => {
-        for (const each of covers)
-          if (each.given) {
-            const record = { ...each.given, date: on ?? each.given.date }
-            say(draft, each.item, (of) => (of.given = record))
-          }
-      },
-      covers.length === 1 ? `${covers[0]?.name ?? ''} was handed over.` : `${covers.length} items were handed over.`,
-    )
+  // What goes out is what is said at this moment, not what was read of it a moment ago.
+  const give = async (covers: typeof left) => {
+    setProblem('')
+    try {
+      const body = store.get().job.document
+      const now = await answer(api.POST('/api/hand-over', { body }))
+      const going = now.covers.filter((each) => each.given && covers.some(({ item: id }) => id === each.item))
+      edit(
+        '',
+        (draft) => {
+          for (const each of going)
+            if (each.given) {
+              const record = { ...each.given, date: on ?? each.given.date }
+              say(draft, each.item, (of) => (of.given = record))
+            }
+        },
+        going.length === 1 ? `${going[0]?.name ?? ''} was handed over.` : `${going.length} items were handed over.`,
+      )
+    } catch (error) {
+      setProblem(
+        error instanceof Refused ? error.message : 'The server does not answer. Nothing was handed over: try again.',
+      )
+    }
+  }
   const labels = (of: Given) => Array.from({ length: of.quantity }, (_, n) => n)
   if (printing)
     return (
@@ -178,16 +192,21 @@ export default function HandOver() {
           />
         </div>
         {cover?.given && !gone && left.length > 1 && (
-          <Button size="large" onClick={() => give([cover])}>
+          <Button size="large" onClick={() => void give([cover])}>
             Hand over {cover.name}
           </Button>
         )}
         {left.length > 0 ? (
-          <Button type="primary" size="large" onClick={() => give(left)}>
+          <Button type="primary" size="large" onClick={() => void give(left)}>
             {left.length === 1 ? `Hand over ${left[0]?.name ?? ''}` : `Hand over all ${left.length}`}
           </Button>
         ) : (
           all.length > 0 && <b>All handed over.</b>
+        )}
+        {problem && (
+          <p className="problem" role="alert">
+            {problem}
+          </p>
         )}
       </section>
       <div className={s.photos}>

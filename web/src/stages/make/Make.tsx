@@ -1,5 +1,5 @@
 import { Button, Radio } from 'antd'
-import { useEffect, useState, type MouseEvent } from 'react'
+import { useEffect, useRef, useState, type MouseEvent } from 'react'
 import type { Bench } from '../../api/client'
 import { useEdit, useScene } from '../../job/scene'
 import { AtBench } from './AtBench'
@@ -19,6 +19,9 @@ const typing = (target: EventTarget | null) =>
 const onward = new Set([' ', 'PageDown', 'ArrowRight']),
   backward = new Set(['PageUp', 'ArrowLeft'])
 
+// So many tenths of a second a key waits for its step.
+const patience = 30
+
 const away = 'The server does not answer. What you did is kept here; it goes on when the server is back.'
 
 // What was tapped lets go, so that space and a pedal go on and do not tap it again.
@@ -36,6 +39,7 @@ export default function Make() {
   const edit = useEdit()
   const [at, setAt] = useState('')
   const [asked, setAsked] = useState(false)
+  const latest = useRef<(tries: number) => void>(() => undefined)
   const { bench, fresh, failed, ahead } = useBench(at)
   const turns = bench?.turns ?? []
   const place = turns.findIndex((turn) => turn.id === (at || bench?.at?.turn))
@@ -79,10 +83,15 @@ export default function Make() {
   }
   const open = bench?.at?.turn === turn?.id && fresh ? bench?.at : undefined
   const unsettled = open?.checks.some((check) => !check.settled) ?? true
-  const next = () => {
+  // A key that comes before the step is there waits for it.
+  const next = (tries = 0) => {
     if (!turn) return
-    if (!open || open.heldBy !== '' || (unsettled && !turn.done)) {
-      setAsked(open !== undefined)
+    if (!open) {
+      if (tries < patience) setTimeout(() => latest.current(tries + 1), 100)
+      return
+    }
+    if (open.heldBy !== '' || (unsettled && !turn.done)) {
+      setAsked(true)
       return
     }
     const onto = turns.slice(place + 1).find((each) => !each.done) ?? turns.find((each) => !each.done && each !== turn)
@@ -90,10 +99,14 @@ export default function Make() {
   }
   const back = () => moveTo(turns[place - 1] ?? turn, '', false)
   useEffect(() => {
+    latest.current = next
+  })
+  useEffect(() => {
     const pressed = (event: KeyboardEvent) => {
       if (typing(event.target) || document.querySelector('[role=dialog]') || event.ctrlKey || event.altKey) return
-      if (onward.has(event.key)) next()
-      else if (backward.has(event.key)) back()
+      if (onward.has(event.key)) {
+        if (!event.repeat) next()
+      } else if (backward.has(event.key)) back()
       else return
       event.preventDefault()
     }
@@ -147,7 +160,7 @@ export default function Make() {
         ahead={ahead}
         steps={turns.filter((each) => each.item === turn.item && each.first === turn.first)}
         allMade={made === turns.length}
-        next={next}
+        next={() => next()}
         back={place > 0 ? back : undefined}
         jump={(to) => {
           const onto = turns.find((each) => each.id === to)
