@@ -148,7 +148,8 @@ public class FormCases
                         seam.Kind == SeamKind.Lap && seam.OneSide.Any(run => run.Piece == sheet.Piece)
                     );
                     var drawn = pattern.Pieces.First(piece => piece.Key == sheet.Piece).Stitch.AreaSquareMetres() * 1e6;
-                    Assert.InRange(area / drawn, tucked ? 0.7 : 0.985, 1.015); // arcs are followed in steps
+                    // Arcs are followed in steps; of the short boxing of a small cushion two laps tuck away nearly half.
+                    Assert.InRange(area / drawn, tucked ? 0.5 : 0.985, 1.015);
                 }
             },
             iter: 8
