@@ -68,6 +68,14 @@ public sealed record Step(string Text, IReadOnlyList<string> Seams)
     /// <summary>What of it may have to be shown to a learner.</summary>
     public IReadOnlyList<Technique> How { get; init; } = [];
 
+    /// <summary>
+    /// The foot that it is sewn with where its kind does not tell: empty where no machine is needed; null for the rest.
+    /// </summary>
+    public string? Foot { get; init; }
+
+    /// <summary>Whether the length of elastic is found in it, by pull.</summary>
+    public bool FindsElastic { get; init; }
+
     /// <summary>How the machine is set up for it; null where nothing is sewn by machine.</summary>
     public SetUp? SetUp { get; init; }
 
@@ -101,6 +109,9 @@ public sealed record Remark(string Text, bool Caution = false)
 {
     /// <summary>Whether it is about the measurements, and so is shown beside them too.</summary>
     public bool OnMeasure { get; init; }
+
+    /// <summary>What of it the customer has to know, who cleans the cover; empty for most.</summary>
+    public string OnCare { get; init; } = "";
 
     /// <summary>Whether it stands on every print and cannot be hidden.</summary>
     public bool Always { get; init; }

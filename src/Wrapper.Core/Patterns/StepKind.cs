@@ -75,9 +75,36 @@ public enum StepKind
     Own,
 }
 
-/// <summary>What kinds of steps are called.</summary>
+/// <summary>How the layers lie that are under the needle, or on the table.</summary>
+[JsonConverter(typeof(ByName<Layers>))]
+public enum Layers
+{
+    /// <summary>One layer, its right side up.</summary>
+    [JsonStringEnumMemberName("right-side-up")]
+    RightSideUp,
+
+    /// <summary>One layer, its wrong side up.</summary>
+    [JsonStringEnumMemberName("wrong-side-up")]
+    WrongSideUp,
+
+    /// <summary>Two layers, right sides together.</summary>
+    [JsonStringEnumMemberName("right-sides-together")]
+    RightSidesTogether,
+}
+
+/// <summary>What kinds of steps are called, and how cloth lies for them.</summary>
 public static class StepKinds
 {
+    /// <summary>How the layers lie for a step of this kind; null where it is on the furniture, or turned as it is.</summary>
+    public static Layers? Lies(this StepKind kind) =>
+        kind switch
+        {
+            StepKind.Sewing or StepKind.Zips or StepKind.Piecing => Layers.RightSidesTogether,
+            StepKind.Cording => Layers.RightSideUp,
+            StepKind.Hemming or StepKind.Holding or StepKind.Cutting or StepKind.Edges => Layers.WrongSideUp,
+            _ => null,
+        };
+
     /// <summary>What is done together.</summary>
     public static string Name(this StepKind kind) =>
         kind switch

@@ -72,9 +72,8 @@ public sealed record HandingOver(ItemPlan Item, GivenRecord Given, IReadOnlyList
                 Stated = [.. Lines(said, filled)],
                 Cautions =
                 [
-                    .. pattern
-                        .Remarks.Where(remark => remark.Always || IsCoating(remark))
-                        .Select(remark => remark.Text),
+                    .. pattern.Remarks.Where(remark => remark.Always).Select(remark => remark.Text),
+                    .. pattern.Remarks.Select(remark => remark.OnCare).Where(told => told.Length > 0),
                 ],
                 Parts = [.. item.Item.PartsOff.Where(part => part.IsBack).Select(part => part.Name)],
             },
@@ -82,8 +81,6 @@ public sealed record HandingOver(ItemPlan Item, GivenRecord Given, IReadOnlyList
             Opens(pattern)
         );
     }
-
-    private static bool IsCoating(Remark remark) => remark.Text.Contains("coating", StringComparison.Ordinal);
 
     private static bool IsFilled(Pattern pattern) =>
         pattern.Steps.Any(step => step.Does.HasFlag(Doing.Filling))

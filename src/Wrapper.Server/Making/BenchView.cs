@@ -1,4 +1,3 @@
-using System.Text.Json.Serialization;
 using Wrapper.Core.Covers.Drawn;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
@@ -67,23 +66,6 @@ public sealed record TurnView(
         );
 }
 
-/// <summary>How the layers lie that are under the needle.</summary>
-[JsonConverter(typeof(ByName<Lying>))]
-public enum Lying
-{
-    /// <summary>One layer, its right side up.</summary>
-    [JsonStringEnumMemberName("right-side-up")]
-    RightSideUp,
-
-    /// <summary>One layer, its wrong side up.</summary>
-    [JsonStringEnumMemberName("wrong-side-up")]
-    WrongSideUp,
-
-    /// <summary>Two layers, right sides together.</summary>
-    [JsonStringEnumMemberName("right-sides-together")]
-    RightSidesTogether,
-}
-
 /// <summary>
 /// What stands on the bench. <paramref name="HeldBy"/> says what has to be tried on and answered first, empty where
 /// nothing has to; <paramref name="RatedSeconds"/> is what the table of rates
@@ -111,7 +93,7 @@ public sealed record AtBenchView(
     IReadOnlyList<string> Cautions,
     IReadOnlyList<ShownView> How,
     IReadOnlyList<CheckView> Checks,
-    Lying? Lies,
+    Layers? Lies,
     IReadOnlyList<LitPieceView> Pieces,
     IReadOnlyList<LitSeamView> Seams,
     IReadOnlyList<string> Stacks
@@ -153,10 +135,10 @@ public sealed record AtBenchView(
             [.. step.Cautions.Select(caution => caution.Text)],
             [.. step.How.Select(ShownView.Of)],
             [.. bench.ChecksOf(turn.Step, turn.First, turn.Last).Select(state => CheckView.Of(state, bench.Job.Unit))],
-            LiesOf(step),
+            step.Kind.Lies(),
             pieces,
             seams,
-            step.Kind == StepKind.Cutting && !step.Does.HasFlag(Doing.Trimming) ? Stacked.Of(turn) : []
+            step.Kind == StepKind.Cutting && !step.Does.HasFlag(Doing.Trimming) ? turn.Stacks() : []
         );
     }
 
@@ -173,15 +155,6 @@ public sealed record AtBenchView(
             changed.Add("needle");
         return changed;
     }
-
-    private static Lying? LiesOf(Step step) =>
-        step.Kind switch
-        {
-            StepKind.Sewing or StepKind.Zips or StepKind.Piecing when step.Seams.Count > 0 => Lying.RightSidesTogether,
-            StepKind.Cording => Lying.RightSideUp,
-            StepKind.Hemming or StepKind.Holding or StepKind.Cutting or StepKind.Edges => Lying.WrongSideUp,
-            _ => null,
-        };
 }
 
 /// <summary>How something is done, with its drawing in a field 120 wide and 60 high.</summary>

@@ -32,7 +32,7 @@ public sealed class Wording
         [typeof(SetMeasureView)] = ["name", "holdTape"],
         [typeof(TraitView)] = ["means"],
         [typeof(Problem)] = ["reason"],
-        [typeof(Remark)] = ["text"],
+        [typeof(Remark)] = ["text", "onCare"],
         [typeof(PieceView)] = ["name", "note"],
         [typeof(SizeView)] = ["name", "working"],
         [typeof(EdgeView)] = ["name"],

@@ -928,7 +928,7 @@ export interface components {
             cautions: string[];
             how: components["schemas"]["ShownView"][];
             checks: components["schemas"]["CheckView"][];
-            lies: null | components["schemas"]["Lying"];
+            lies: null | components["schemas"]["Layers"];
             pieces: components["schemas"]["LitPieceView"][];
             seams: components["schemas"]["LitSeamView"][];
             stacks: string[];
@@ -1648,6 +1648,8 @@ export interface components {
             cordStrips: string[];
             tile: string;
         };
+        /** @enum {unknown} */
+        Layers: "right-side-up" | "wrong-side-up" | "right-sides-together" | null;
         /** @description A job, and the item of it that is asked about. */
         LearnRequest: {
             job: components["schemas"]["JobDocument"];
@@ -1725,8 +1727,6 @@ export interface components {
             from: number;
             pile: boolean;
         };
-        /** @enum {unknown} */
-        Lying: "right-side-up" | "wrong-side-up" | "right-sides-together" | null;
         /** @description A make-up's declaration, from which the screens are built, and its sketch at usual sizes. */
         MakeUpView: {
             key: string;
@@ -2108,6 +2108,8 @@ export interface components {
             caution: boolean;
             /** @description Whether it is about the measurements, and so is shown beside them too. */
             onMeasure: boolean;
+            /** @description What of it the customer has to know, who cleans the cover; empty for most. */
+            onCare: string;
             /** @description Whether it stands on every print and cannot be hidden. */
             always: boolean;
             standsAt: null | components["schemas"]["Doing"];

@@ -102,7 +102,10 @@ internal static class Behaviour
             yield return new(
                 $"The flame resistance of {Names(cloths)} is a coating, which washing may take off. Say so at hand-over; the local rules decide.",
                 Caution: true
-            );
+            )
+            {
+                OnCare = $"The flame resistance of {Names(cloths)} is a coating, which washing may take off.",
+            };
     }
 
     private static string Finishes(IEnumerable<ClothRoom> cloths) =>

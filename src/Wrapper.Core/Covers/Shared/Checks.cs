@@ -106,7 +106,7 @@ internal static class Checks
                 "The hem is of one width all along, and lies flat.",
                 "A hem that ripples was stretched under the foot. Unpick that stretch, press it and sew it again."
             );
-        if (step.Does.HasFlag(Doing.Fitting) && Pulled(step) && Told(pattern, "hem perimeter") is { } edge)
+        if (step.FindsElastic && Told(pattern, "hem perimeter") is { } edge)
             yield return new(
                 "elastic",
                 "The length of elastic that was found by pull, before its overlap.",
@@ -126,8 +126,6 @@ internal static class Checks
                 IsGate = true,
             };
     }
-
-    private static bool Pulled(Step step) => step.Text.Contains("pull the elastic", StringComparison.Ordinal);
 
     private static IEnumerable<Check> Cut(Pattern pattern, Reading reading)
     {

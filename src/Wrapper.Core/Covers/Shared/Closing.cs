@@ -199,7 +199,10 @@ internal sealed class Closing
                 Step.Of(
                     StepKind.Fastening,
                     $"Work {places.Count} buttonholes in the hem of one face and sew the buttons opposite, at the marks."
-                ),
+                ) with
+                {
+                    Foot = "buttonhole foot",
+                },
             ],
             FootClosing.Loops =>
             [
@@ -212,9 +215,24 @@ internal sealed class Closing
             [
                 new("Sew the zip into the opening, both sides from the same end; bar-tack each end.", ["opening"]),
             ],
-            FootClosing.Snaps => [Step.Of(StepKind.Fastening, $"Set {places.Count} snaps at the marks.")],
+            FootClosing.Snaps =>
+            [
+                Step.Of(StepKind.Fastening, $"Set {places.Count} snaps at the marks.") with
+                {
+                    Foot = "",
+                },
+            ],
             FootClosing.Tape => [Step.Of(StepKind.Fastening, "Sew the tape on to both hems.")],
-            _ => [Step.Of(StepKind.Fastening, "Fold the flap to the inside along the foot before the sides are sewn.")],
+            _ =>
+            [
+                Step.Of(
+                    StepKind.Fastening,
+                    "Fold the flap to the inside along the foot before the sides are sewn."
+                ) with
+                {
+                    Foot = "",
+                },
+            ],
         };
 
     public IEnumerable<Remark> Remarks =>

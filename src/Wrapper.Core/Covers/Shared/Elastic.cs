@@ -142,7 +142,10 @@ internal static class Elastic
         if (reading.Chosen(Run) is ElasticRun.Pull)
             yield return Step.Fitting(
                 "Put the cover on, pull the elastic until it holds, sew and cut it. Note its length: the next ratio comes from it."
-            );
+            ) with
+            {
+                FindsElastic = true,
+            };
         yield return Step.Of(StepKind.Holding, "Close the gap; finish the ends.");
     }
 

@@ -19,6 +19,8 @@ internal sealed class SetUps(Pattern pattern, Reading reading)
         var seams = pattern
             .Seams.Where(seam => seam.Kind != SeamKind.Opening && step.Seams.Contains(seam.Name))
             .ToList();
+        if (step.Foot is { } own)
+            return own.Length == 0 ? null : With(own, "close zigzag");
         return step.Kind switch
         {
             StepKind.Edges => With("overcasting foot", Edge),
@@ -26,14 +28,7 @@ internal sealed class SetUps(Pattern pattern, Reading reading)
             StepKind.Zips => With("zip foot", Straight),
             StepKind.Holding when step.Does.HasFlag(Doing.Stretching) => With("standard foot", "zigzag, 3 mm wide"),
             StepKind.Hemming or StepKind.Holding => With("standard foot", Straight),
-            StepKind.Fastening when step.Text.Contains("buttonhole", StringComparison.Ordinal) => With(
-                "buttonhole foot",
-                "close zigzag"
-            ),
-            StepKind.Fastening when !step.Text.StartsWith("Set", StringComparison.Ordinal) => With(
-                "standard foot",
-                Straight
-            ),
+            StepKind.Fastening => With("standard foot", Straight),
             _ when seams.Count == 0 => null,
             _ => With(seams.Any(seam => seam.CordLine is not null) ? "cord foot" : Foot, Straight),
         };

@@ -3,7 +3,7 @@ import { clsx } from 'clsx'
 import { useEffect } from 'react'
 import { unitWord, type Bench } from '../../api/client'
 import { useDocument, useEdit, useUnit } from '../../job/scene'
-import { logCheck } from './logging'
+import { logCheck, logFit } from './logging'
 import s from './make.module.css'
 
 type Check = NonNullable<Bench['at']>['checks'][number]
@@ -217,11 +217,11 @@ function Share({
   reading: Check['readings'][number] | undefined
 }) {
   const edit = useEdit()
-  const { items, cloths, making } = useDocument()
-  const item = items.find((each) => check.id.startsWith(`${each.id}/`))
+  const { making } = useDocument()
+  const item = check.id.split('/')[0] ?? ''
   const id = `share ${check.id}`
   const logged = making.fits.some((fit) => fit.id === id)
-  if (!item || !reading) return null
+  if (!reading) return null
   return (
     <p className={s.answers}>
       <b>{share} per cent of the edge</b>
@@ -233,18 +233,15 @@ function Share({
             edit(
               '',
               (document) =>
-                void document.making.fits.push({
+                logFit(document, {
                   id,
-                  item: item.id,
+                  item,
                   where: 'edge',
                   change: 'found',
                   by: { ...reading },
                   why: 'by pull',
-                  makeUp: item.makeUp,
-                  cloth: (cloths.find((each) => each.id === item.cloth) ?? cloths[0])?.name ?? '',
                   subject: check.shareField,
                   found: { typed: `${share}`, unit: reading.unit },
-                  date: new Date().toISOString().slice(0, 10),
                 }),
               'It is in the log of fits.',
             )

@@ -4,6 +4,7 @@ import { newId, unitWord, type Bench, type JobDocument } from '../../api/client'
 import { useDocument, useEdit, useUnit } from '../../job/scene'
 import { useLearnt } from '../../job/useLearnt'
 import { Folded } from '../../parts/Folded'
+import { logFit } from './logging'
 import s from './make.module.css'
 
 type Fit = JobDocument['making']['fits'][number]
@@ -18,8 +19,7 @@ const changes = {
 export function FitForm({ turn, asked }: { turn: Bench['turns'][number]; asked: boolean }) {
   const edit = useEdit()
   const unit = useUnit()
-  const { items, cloths, making } = useDocument()
-  const item = items.find((each) => each.id === turn.item)
+  const { making } = useDocument()
   const subjects = useLearnt(turn.item)?.subjects ?? []
   const [where, setWhere] = useState('')
   const [change, setChange] = useState<Fit['change']>('let-out')
@@ -29,23 +29,22 @@ export function FitForm({ turn, asked }: { turn: Bench['turns'][number]; asked: 
   const [found, setFound] = useState('')
   const own = making.fits.filter((fit) => fit.item === turn.item)
   const about = subjects.find((each) => each.field === subject)
-  if (!item) return null
-  const cloth = cloths.find((each) => each.id === item.cloth) ?? cloths[0]
   const log = () => {
-    const fit: Fit = {
-      id: newId(),
-      item: turn.item,
-      where: where.trim(),
-      change,
-      by: { typed: by.trim(), unit },
-      why: why.trim(),
-      makeUp: item.makeUp,
-      cloth: cloth?.name ?? '',
-      subject: found.trim() ? subject : '',
-      found: subject && found.trim() ? { typed: found.trim(), unit } : null,
-      date: new Date().toISOString().slice(0, 10),
-    }
-    edit('', (document) => void document.making.fits.push(fit), 'It is in the log of fits.')
+    edit(
+      '',
+      (document) =>
+        logFit(document, {
+          id: newId(),
+          item: turn.item,
+          where: where.trim(),
+          change,
+          by: { typed: by.trim(), unit },
+          why: why.trim(),
+          subject: found.trim() ? subject : '',
+          found: subject && found.trim() ? { typed: found.trim(), unit } : null,
+        }),
+      'It is in the log of fits.',
+    )
     for (const clear of [setWhere, setBy, setWhy, setFound]) clear('')
   }
   return (

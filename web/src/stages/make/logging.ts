@@ -25,6 +25,23 @@ export function logCheck(document: JobDocument, id: string, change: (log: CheckL
   if (log) change(log)
 }
 
+type FitLog = JobDocument['making']['fits'][number]
+
+/** Logs what a fitting of an item found, with the make-up and the cloth that it has now. */
+export function logFit(document: JobDocument, fit: Omit<FitLog, 'makeUp' | 'cloth' | 'date'>) {
+  const item = document.items.find((each) => each.id === fit.item)
+  const cloth = document.cloths.find((each) => each.id === item?.cloth) ?? document.cloths[0]
+  const now = new Date()
+  const two = (n: number) => `${n}`.padStart(2, '0')
+  document.making.fits.push({
+    ...fit,
+    makeUp: item?.makeUp ?? '',
+    cloth: cloth?.name ?? '',
+    // The day as the maker's calendar has it.
+    date: `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`,
+  })
+}
+
 /** Starts the timer of a step at `now`, by the server's clock. */
 export const start = (document: JobDocument, id: string, now: number) =>
   logStep(document, id, (log) => {

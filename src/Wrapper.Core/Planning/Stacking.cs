@@ -1,14 +1,15 @@
 using Wrapper.Core.Lengths;
-using Wrapper.Core.Planning;
 
-namespace Wrapper.Server.Making;
+namespace Wrapper.Core.Planning;
 
-/// <summary>How what is cut is put aside: one stack a cover, its small pieces in a bundle.</summary>
-internal static class Stacked
+/// <summary>How what is cut is put aside: one stack a cover, its small pieces in a bundle pinned to it.</summary>
+public static class Stacking
 {
+    // What fits within a square of a foot is lost in a stack.
     private static readonly Length Small = Length.Inches(12);
 
-    public static IReadOnlyList<string> Of(BenchTurn turn)
+    /// <summary>The stack and the bundle of each cover of <paramref name="turn"/>, by the labels of its pieces.</summary>
+    public static IReadOnlyList<string> Stacks(this BenchTurn turn)
     {
         var item = turn.Step.Item;
         var pieces = item.Draft.Pattern!.Pieces.ToLookup(piece =>
