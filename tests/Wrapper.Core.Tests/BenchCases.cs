@@ -229,4 +229,46 @@ public class BenchCases
         Assert.Equal((18.5m, 24m), (Items.Inches(left.Along), Items.Inches(left.Across)));
         Assert.Equal("cloths.c1.left.r3.length", Assert.Single(LeftOver.Measured(cloth, JobUnit.Inch).Problems).Field);
     }
+
+    // A hem of 211 in drawn in to 158 1/4: three quarters of it. Longer than the edge it draws nothing in.
+    [Theory]
+    [InlineData("158 1/4", 75.0, Verdict.Holds)]
+    [InlineData("4 m", 74.5, Verdict.Holds)]
+    [InlineData("220", 104.5, Verdict.Off)]
+    [InlineData("", null, Verdict.Open)]
+    [InlineData("until it held", null, Verdict.Open)]
+    public void Elastic_found_by_pull_is_told_as_a_share_of_the_edge(string typed, double? share, Verdict verdict)
+    {
+        // True to size: 2 x (31 1/2 + 74) = 211.
+        var sheet = Items.Pattern(
+            Items.Read("fitted-sheet", JobUnit.Inch, "W=31 1/2 | L=74 | T=7 | elastic=pull | corners=cut")
+        );
+        var check = sheet.Steps.SelectMany(step => step.Checks).Single(check => check.Key == "elastic");
+        Assert.Equal(211m, Items.Inches(check.ShareOf!.Value));
+        var state = CheckState.Of("a/x/elastic/1", check, 1, Read("a/x/elastic/1", typed), JobUnit.Inch);
+        Assert.Equal(((decimal?)share, verdict), (state.Share, state.Verdict));
+    }
+
+    // Twenty-five alike are made together, whichever order is asked for; twenty-four one by one.
+    [Theory]
+    [InlineData("24", 24)]
+    [InlineData("25", 1)]
+    public void So_many_alike_are_not_made_one_by_one(string quantity, int rounds)
+    {
+        var bench = Bench(Job(new() { Order = MakingOrder.Cover }, Cushion("a", quantity)));
+        Assert.Equal(rounds * bench.Steps.Count, bench.Turns.Count);
+    }
+
+    // Of four covers three are cut: cover by cover the fourth is still to be cut, and together all of it is.
+    [Fact]
+    public void A_step_is_done_on_so_many_covers()
+    {
+        var cut = Bench(Job(new(), Cushion("a", "4"))).Steps[0].Id;
+        var log = new MakingLog { Steps = [new(cut, 3)] };
+        Assert.False(Bench(Job(log, Cushion("a", "4"))).Turns[0].IsDone);
+        var one = Bench(Job(log with { Order = MakingOrder.Cover }, Cushion("a", "4"))).Turns;
+        Assert.Equal([true, true, true, false], one.Where(turn => turn.Step.Id == cut).Select(turn => turn.IsDone));
+        // Fewer are wanted now than were made.
+        Assert.True(Bench(Job(log, Cushion("a", "2"))).Turns[0].IsDone);
+    }
 }

@@ -1,6 +1,6 @@
-import { describe, expect, it } from 'vitest'
+import { afterEach, describe, expect, it, vi } from 'vitest'
 import type { JobDocument } from '../../api/client'
-import { logCheck, logStep, start, stop } from './logging'
+import { logCheck, logFit, logStep, start, stop } from './logging'
 
 const blank = () => ({ making: { order: 'batch', steps: [], fits: [], checks: [] } }) as unknown as JobDocument
 const nine = Date.parse('2026-11-26T09:00:00Z')
@@ -40,4 +40,26 @@ describe('the log of the making', () => {
     logCheck(job, 'a/cutting/grain/1', (log) => (log.note = 'brushed'))
     expect(job.making.checks).toEqual([{ id: 'a/cutting/grain/1', answer: 'holds', readings: [], note: 'brushed' }])
   })
+
+  it('logs a fit with the make-up and the cloth of that day, by the maker’s calendar', () => {
+    vi.useFakeTimers()
+    vi.setSystemTime(new Date(2026, 0, 5, 0, 30))
+    const job = {
+      ...blank(),
+      items: [{ id: 'a', makeUp: 'some-cover', cloth: 'c2' }],
+      cloths: [
+        { id: 'c1', name: 'Plum' },
+        { id: 'c2', name: 'Moss' },
+      ],
+    } as unknown as JobDocument
+    const found = { where: 'edge', change: 'found', by: { typed: '1', unit: 'in' }, why: '', subject: '' } as const
+    logFit(job, { id: 'f1', item: 'a', found: null, ...found })
+    logFit(job, { id: 'f2', item: 'gone', found: null, ...found })
+    expect(job.making.fits).toMatchObject([
+      { id: 'f1', makeUp: 'some-cover', cloth: 'Moss', date: '2026-01-05' },
+      { id: 'f2', makeUp: '', cloth: 'Plum' },
+    ])
+  })
 })
+
+afterEach(() => vi.useRealTimers())
