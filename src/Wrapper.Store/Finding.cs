@@ -20,7 +20,7 @@ public static class Finding
         string id,
         string name,
         string customer,
-        string document
+        JsonElement document
     )
     {
         var words = Words(name, customer, document);
@@ -60,7 +60,7 @@ public static class Finding
         foreach (var (id, name, customer) in without.TakeWhile(_ => !stop.IsCancellationRequested))
         {
             using var transaction = connection.BeginTransaction(deferred: false);
-            Keep(connection, transaction, id, name, customer, Document(connection, transaction, id));
+            Keep(connection, transaction, id, name, customer, StoredJson.Parse(Document(connection, transaction, id)));
             transaction.Commit();
         }
         return without.Count;
@@ -101,30 +101,12 @@ public static class Finding
         }
     }
 
-    // A document is one of ours, or none at all; names are enough then.
-    private static string Words(string name, string customer, string document)
-    {
-        List<string> words = [name, customer];
-        try
-        {
-            using var json = JsonDocument.Parse(document);
-            foreach (var item in Each(json.RootElement, "items"))
-                words.AddRange([Text(item, "name"), Text(item, "notes")]);
-            words.AddRange(Each(json.RootElement, "cloths").Select(cloth => Text(cloth, "name")));
-        }
-        catch (JsonException) { }
-        return string.Join('\n', words.Where(word => word.Length > 0));
-    }
-
-    private static IEnumerable<JsonElement> Each(JsonElement document, string list) =>
-        document.ValueKind == JsonValueKind.Object
-        && document.TryGetProperty(list, out var all)
-        && all.ValueKind == JsonValueKind.Array
-            ? all.EnumerateArray().Where(each => each.ValueKind == JsonValueKind.Object)
-            : [];
-
-    private static string Text(JsonElement of, string property) =>
-        of.TryGetProperty(property, out var text) && text.ValueKind == JsonValueKind.String
-            ? text.GetString() ?? ""
-            : "";
+    private static string Words(string name, string customer, JsonElement document) =>
+        string.Join(
+            '\n',
+            new[] { name, customer }
+                .Concat(document.Rows("items").SelectMany(item => new[] { item.Text("name"), item.Text("notes") }))
+                .Concat(document.Rows("cloths").Select(cloth => cloth.Text("name")))
+                .Where(word => word.Length > 0)
+        );
 }

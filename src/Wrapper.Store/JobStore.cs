@@ -73,9 +73,7 @@ public sealed class JobStore(Database database, TimeProvider clock)
             ("$at", Now())
         );
         AddRevision(connection, transaction, id, 1, change, new Place(1, null, []), null);
-        Finding.Keep(connection, transaction, id, change.Name, change.Customer, change.Document);
-        RecordStore.Keep(connection, transaction, id, change.Document);
-        LearningStore.Keep(connection, transaction, id, change.Document);
+        ReadOff(connection, transaction, id, change);
         transaction.Commit();
         return new SaveResult(new StoredJob(id, 1, change.Document, false, false), false);
     }
@@ -199,14 +197,21 @@ public sealed class JobStore(Database database, TimeProvider clock)
             ("$next", next),
             ("$at", Now())
         );
-        Finding.Keep(connection, transaction, id, change.Name, change.Customer, change.Document);
-        RecordStore.Keep(connection, transaction, id, change.Document);
-        LearningStore.Keep(connection, transaction, id, change.Document);
+        ReadOff(connection, transaction, id, change);
         transaction.Commit();
         return new SaveResult(
             new StoredJob(id, next, change.Document, place.Before is not null, place.Redo.Length > 0),
             false
         );
+    }
+
+    // What is found, recorded and learnt of a job is read off its document, in the transaction that keeps it.
+    private static void ReadOff(SqliteConnection connection, SqliteTransaction transaction, string id, Change change)
+    {
+        var root = StoredJson.Parse(change.Document);
+        Finding.Keep(connection, transaction, id, change.Name, change.Customer, root);
+        RecordStore.Keep(connection, transaction, id, root);
+        LearningStore.Keep(connection, transaction, id, root);
     }
 
     private static (string, string) Titles(string id, string document)

@@ -133,7 +133,12 @@ public sealed class LearningStore(Database database)
     }
 
     /// <summary>Writes what is learnt from a job anew, as its <paramref name="document"/> has it.</summary>
-    internal static void Keep(SqliteConnection connection, SqliteTransaction transaction, string id, string document)
+    internal static void Keep(
+        SqliteConnection connection,
+        SqliteTransaction transaction,
+        string id,
+        JsonElement document
+    )
     {
         Execute(
             connection,
@@ -141,67 +146,32 @@ public sealed class LearningStore(Database database)
             "DELETE FROM fits WHERE job_id = $id; DELETE FROM times WHERE job_id = $id",
             ("$id", id)
         );
-        foreach (var fit in Rows(document, "fits"))
-            if (
-                Text(fit, "subject") is { Length: > 0 } subject
-                && fit.TryGetProperty("found", out var found)
-                && found.ValueKind == JsonValueKind.Object
-            )
+        foreach (var fit in document.Rows("making", "fits"))
+            if (fit.Text("subject") is { Length: > 0 } subject && fit.Object("found") is { } found)
                 Execute(
                     connection,
                     transaction,
                     "INSERT OR REPLACE INTO fits (job_id, id, make_up, cloth, subject, found, date) VALUES ($id, $row, $makeUp, $cloth, $subject, $found, $date)",
                     ("$id", id),
-                    ("$row", Text(fit, "id")),
-                    ("$makeUp", Text(fit, "makeUp")),
-                    ("$cloth", Text(fit, "cloth")),
+                    ("$row", fit.Text("id")),
+                    ("$makeUp", fit.Text("makeUp")),
+                    ("$cloth", fit.Text("cloth")),
                     ("$subject", subject),
                     ("$found", found.GetRawText()),
-                    ("$date", Text(fit, "date"))
+                    ("$date", fit.Text("date"))
                 );
-        foreach (var step in Rows(document, "steps"))
-            if (Text(step, "kind") is { Length: > 0 } kind && Number(step, "reckoned") is > 0 and var reckoned)
+        foreach (var step in document.Rows("making", "steps"))
+            if (step.Text("kind") is { Length: > 0 } kind && step.Number("reckoned") is > 0 and var reckoned)
                 Execute(
                     connection,
                     transaction,
                     "INSERT OR REPLACE INTO times (job_id, id, kind, reckoned, seconds, took) VALUES ($id, $row, $kind, $reckoned, $seconds, $took)",
                     ("$id", id),
-                    ("$row", Text(step, "id")),
+                    ("$row", step.Text("id")),
                     ("$kind", kind),
                     ("$reckoned", reckoned),
-                    ("$seconds", Number(step, "seconds")),
-                    ("$took", Text(step, "took"))
+                    ("$seconds", step.Number("seconds")),
+                    ("$took", step.Text("took"))
                 );
     }
-
-    // A document is one of ours, or none at all, which teaches nothing.
-    private static IEnumerable<JsonElement> Rows(string document, string list)
-    {
-        try
-        {
-            var root = JsonDocument.Parse(document).RootElement;
-            return
-                root.ValueKind == JsonValueKind.Object
-                && root.TryGetProperty("making", out var making)
-                && making.ValueKind == JsonValueKind.Object
-                && making.TryGetProperty(list, out var rows)
-                && rows.ValueKind == JsonValueKind.Array
-                ? rows.EnumerateArray().Where(row => row.ValueKind == JsonValueKind.Object)
-                : [];
-        }
-        catch (JsonException)
-        {
-            return [];
-        }
-    }
-
-    private static string Text(JsonElement row, string name) =>
-        row.TryGetProperty(name, out var text) && text.ValueKind == JsonValueKind.String ? text.GetString() ?? "" : "";
-
-    private static long Number(JsonElement row, string name) =>
-        row.TryGetProperty(name, out var number)
-        && number.ValueKind == JsonValueKind.Number
-        && number.TryGetInt64(out var read)
-            ? read
-            : 0;
 }

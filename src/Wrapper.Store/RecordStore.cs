@@ -53,50 +53,26 @@ public sealed class RecordStore(Database database)
     }
 
     /// <summary>Writes the records of a job anew, as its <paramref name="document"/> has them.</summary>
-    internal static void Keep(SqliteConnection connection, SqliteTransaction transaction, string id, string document)
+    internal static void Keep(
+        SqliteConnection connection,
+        SqliteTransaction transaction,
+        string id,
+        JsonElement document
+    )
     {
         Execute(connection, transaction, "DELETE FROM records WHERE job_id = $id", ("$id", id));
-        foreach (var (item, given) in Given(document))
-            Execute(
-                connection,
-                transaction,
-                "INSERT OR REPLACE INTO records (job_id, item_id, date, given, words) VALUES ($id, $item, $date, $given, $words)",
-                ("$id", id),
-                ("$item", item),
-                ("$date", given.TryGetProperty("date", out var date) ? date.GetString() ?? "" : ""),
-                ("$given", given.GetRawText()),
-                ("$words", string.Join('\n', Texts(given)).ToLowerInvariant())
-            );
-    }
-
-    // A document is one of ours, or none at all, which has no records.
-    private static IEnumerable<(string Item, JsonElement Given)> Given(string document)
-    {
-        JsonElement covers;
-        try
-        {
-            var root = JsonDocument.Parse(document).RootElement;
-            if (
-                root.ValueKind != JsonValueKind.Object
-                || !root.TryGetProperty("handOver", out var log)
-                || log.ValueKind != JsonValueKind.Object
-                || !log.TryGetProperty("covers", out covers)
-                || covers.ValueKind != JsonValueKind.Array
-            )
-                yield break;
-        }
-        catch (JsonException)
-        {
-            yield break;
-        }
-        foreach (var cover in covers.EnumerateArray())
-            if (
-                cover.ValueKind == JsonValueKind.Object
-                && cover.TryGetProperty("id", out var id)
-                && cover.TryGetProperty("given", out var given)
-                && given.ValueKind == JsonValueKind.Object
-            )
-                yield return (id.GetString() ?? "", given);
+        foreach (var cover in document.Rows("handOver", "covers"))
+            if (cover.Object("given") is { } given)
+                Execute(
+                    connection,
+                    transaction,
+                    "INSERT OR REPLACE INTO records (job_id, item_id, date, given, words) VALUES ($id, $item, $date, $given, $words)",
+                    ("$id", id),
+                    ("$item", cover.Text("id")),
+                    ("$date", given.Text("date")),
+                    ("$given", given.GetRawText()),
+                    ("$words", string.Join('\n', Texts(given)).ToLowerInvariant())
+                );
     }
 
     private static IEnumerable<string> Texts(JsonElement of) =>
