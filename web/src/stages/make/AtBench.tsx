@@ -87,6 +87,8 @@ export function AtBench({ turn, at, place, away, of, asked, ahead, steps, allMad
               ) : (
                 <LitPieces pieces={at.pieces} seams={at.seams} />
               )}
+            </div>
+            <div className={s.looked}>
               {at.lies && (
                 <p className={s.lies}>
                   <Layers lies={at.lies} /> {lying[at.lies]}
@@ -103,10 +105,8 @@ export function AtBench({ turn, at, place, away, of, asked, ahead, steps, allMad
                   ))}
                 </p>
               )}
-              {at.how.length > 0 && <HowTo how={at.how} />}
-            </div>
-            <div className={s.looked}>
               <Checks checks={at.checks} covers={turn.last - turn.first + 1} asked={asked} />
+              {at.how.length > 0 && <HowTo how={at.how} />}
               <Folded className={s.noting} summary={note ? 'Your note' : 'Note something'} asked={note !== ''}>
                 <Input.TextArea
                   aria-label="Note at this step"
