@@ -97,6 +97,33 @@ public sealed class JobList(Database database, TimeProvider clock)
         return jobs;
     }
 
+    /// <summary>Every job of a customer and where it is kept, the latest change first.</summary>
+    public IReadOnlyList<(JobSummary Job, Kept Kept)> OfCustomer(string customer)
+    {
+        using var connection = database.Connect();
+        using var command = Command(
+            connection,
+            null,
+            """
+            SELECT id, name, customer, revision, changed_at, deleted_at, put_away_at FROM jobs
+            WHERE customer_id = $customer AND customer_id <> '' ORDER BY changed_at DESC, id
+            """,
+            ("$customer", customer)
+        );
+        using var rows = command.ExecuteReader();
+        List<(JobSummary, Kept)> jobs = [];
+        while (rows.Read())
+            jobs.Add(
+                (
+                    Read(rows, JobOrder.Changed),
+                    !rows.IsDBNull(5) ? Kept.Deleted
+                    : !rows.IsDBNull(6) ? Kept.Away
+                    : Kept.Here
+                )
+            );
+        return jobs;
+    }
+
     private static JobSummary Read(SqliteDataReader row, JobOrder order)
     {
         var (id, name, customer, changed) = (row.GetString(0), row.GetString(1), row.GetString(2), row.GetString(4));
@@ -159,6 +186,7 @@ public sealed class JobList(Database database, TimeProvider clock)
             {
                 $"DELETE FROM photos WHERE job_id IN ({gone})",
                 $"DELETE FROM records WHERE job_id IN ({gone})",
+                $"DELETE FROM price_sheets WHERE job_id IN ({gone})",
                 $"DELETE FROM fits WHERE job_id IN ({gone})",
                 $"DELETE FROM times WHERE job_id IN ({gone})",
                 $"DELETE FROM changes WHERE job_id IN ({gone})",

@@ -212,6 +212,13 @@ public sealed class JobStore(Database database, TimeProvider clock)
         Finding.Keep(connection, transaction, id, change.Name, change.Customer, root);
         RecordStore.Keep(connection, transaction, id, root);
         LearningStore.Keep(connection, transaction, id, root);
+        Execute(
+            connection,
+            transaction,
+            "UPDATE jobs SET customer_id = $customer WHERE id = $id",
+            ("$customer", CustomerStore.StandingFor(connection, transaction, root.Text("customerId"))),
+            ("$id", id)
+        );
     }
 
     private static (string, string) Titles(string id, string document)

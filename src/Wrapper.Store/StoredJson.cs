@@ -35,7 +35,11 @@ internal static class StoredJson
 
     /// <summary>The text under a name; empty where there is none.</summary>
     public static string Text(this JsonElement of, string name) =>
-        of.TryGetProperty(name, out var text) && text.ValueKind == JsonValueKind.String ? text.GetString() ?? "" : "";
+        of.ValueKind == JsonValueKind.Object
+        && of.TryGetProperty(name, out var text)
+        && text.ValueKind == JsonValueKind.String
+            ? text.GetString() ?? ""
+            : "";
 
     /// <summary>The whole number under a name; 0 where there is none.</summary>
     public static long Number(this JsonElement of, string name) =>

@@ -15,6 +15,8 @@ public class ArchitectureTests
         (1, "Lengths.Workings"),
         (2, "Geometry"),
         (3, "Jobs"),
+        (4, "Workroom.Money"),
+        (4, "Workroom.Customers"),
         (4, "Patterns"),
         (5, "Making"),
         (5, "Sewing"),
@@ -32,6 +34,7 @@ public class ArchitectureTests
         (10, "Lay"),
         (11, "Cloth"),
         (12, "Planning"),
+        (13, "Workroom.Pricing"),
     ];
 
     [Theory]

@@ -1,6 +1,6 @@
 import './parts/nonce'
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
-import { StrictMode } from 'react'
+import { lazy, StrictMode, Suspense, type ReactNode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { createBrowserRouter, RouterProvider } from 'react-router'
 import { Refused } from './api/client'
@@ -19,8 +19,20 @@ const queries = new QueryClient({
   },
 })
 
+const Customers = lazy(() => import('./workroom/Customers'))
+const CustomerPage = lazy(() => import('./workroom/CustomerPage'))
+const Prices = lazy(() => import('./workroom/Prices'))
+const PaperList = lazy(() => import('./papers/PaperList'))
+const PaperPage = lazy(() => import('./papers/PaperPage'))
+const later = (page: ReactNode) => <Suspense fallback={<p>…</p>}>{page}</Suspense>
+
 const router = createBrowserRouter([
   { path: '/', element: <Home /> },
+  { path: '/customers', element: later(<Customers />) },
+  { path: '/customers/:id', element: later(<CustomerPage />) },
+  { path: '/prices', element: later(<Prices />) },
+  { path: '/papers', element: later(<PaperList />) },
+  { path: '/papers/:id', element: later(<PaperPage />) },
   { path: '/jobs/:id/:stage?', element: <JobPage /> },
   { path: '*', element: <Home /> },
 ])

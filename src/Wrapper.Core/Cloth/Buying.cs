@@ -38,15 +38,21 @@ public sealed record Buying(Length Needed, Length Margin, Length Bought, Length 
 
     /// <summary>
     /// The purchase for a lay of length <paramref name="washed"/>: as long as it must be before washing, rounded up to
-    /// the shop's step, never down.
+    /// the shop's step, never down; its cost to <paramref name="decimals"/>.
     /// </summary>
-    public static Buying Of(Length washed, ClothReading cloth)
+    public static Buying Of(Length washed, ClothReading cloth, int decimals = 2)
     {
         if (cloth.Article?.Value is { } article)
         {
             var count = (int)((washed.Ticks + article.Ticks - 1) / article.Ticks);
             var bought = count * article;
-            return new Buying(washed, Length.Zero, bought, bought - washed, cloth.PriceFor(bought) * count)
+            return new Buying(
+                washed,
+                Length.Zero,
+                bought,
+                bought - washed,
+                Rounded(cloth.PriceFor(bought) * count, decimals)
+            )
             {
                 Articles = count,
             };
@@ -70,30 +76,28 @@ public sealed record Buying(Length Needed, Length Margin, Length Bought, Length 
             },
             least ? cloth.LeastCut.UpTo(cloth.BuyingStep) : stepped,
             whole,
-            cloth
+            cloth,
+            decimals
         );
     }
 
-    private static Buying Priced(Buying buying, Length bought, Length whole, ClothReading cloth)
+    private static Buying Priced(Buying buying, Length bought, Length whole, ClothReading cloth, int decimals)
     {
-        var cost = CostOf(bought, cloth);
+        var cost = CostOf(bought, cloth, decimals);
         (Length, decimal)? cheaper = (
             from step in cloth.PriceSteps
             let more = step.UpTo(cloth.BuyingStep)
-            where bought.IsPositive && more > bought && CostOf(more, cloth) < cost
-            select (more, CostOf(more, cloth)!.Value)
+            where bought.IsPositive && more > bought && CostOf(more, cloth, decimals) < cost
+            select (more, CostOf(more, cloth, decimals)!.Value)
         )
             .Select(each => ((Length, decimal)?)each)
             .FirstOrDefault();
         return buying with { Bought = bought, LeftOver = bought - whole, Cost = cost, Cheaper = cheaper };
     }
 
-    private static decimal? CostOf(Length bought, ClothReading cloth) =>
-        cloth.PriceFor(bought) is { } price
-            ? decimal.Round(
-                price * bought.Ticks / (cloth.Cloth.PricedBy == "m" ? Metre : Yard).Ticks,
-                2,
-                MidpointRounding.AwayFromZero
-            )
-            : null;
+    private static decimal? CostOf(Length bought, ClothReading cloth, int decimals) =>
+        Rounded(cloth.PriceFor(bought) * bought.Ticks / (cloth.Cloth.PricedBy == "m" ? Metre : Yard).Ticks, decimals);
+
+    private static decimal? Rounded(decimal? cost, int decimals) =>
+        cost is { } amount ? decimal.Round(amount, decimals, MidpointRounding.AwayFromZero) : null;
 }

@@ -221,7 +221,7 @@ public sealed partial class ClothReading
     [GeneratedRegex(@"^[0-9]{1,2}([.,][0-9]{1,2})?$")]
     private static partial Regex OneOrTwoDigits();
 
-    [GeneratedRegex(@"^[0-9]{1,6}([.,][0-9]{1,2})?$")]
+    [GeneratedRegex(@"^[0-9]{1,6}([.,][0-9]{1,3})?$")]
     private static partial Regex WholeAndCents();
 
     // What is laid has been washed: repeats and flaws have shrunk with the cloth (craft §10).

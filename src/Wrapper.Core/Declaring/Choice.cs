@@ -68,6 +68,9 @@ public abstract record Choice(string Key, string Name, string Group, ChoiceKind 
     /// <summary>Whether it decides what is measured, and so is asked beside the measuring drawing.</summary>
     public bool OnMeasure { get; init; }
 
+    /// <summary>Whether its answer is told to the customer, on quotations and what follows them.</summary>
+    public bool ForCustomer { get; init; }
+
     /// <summary>
     /// Whether it says which hand the whole cover is: then its mirror image is the same with the other hand.
     /// </summary>
@@ -114,6 +117,9 @@ public sealed record OptionChoice<T>(string Key, string Name, string Group)
     : Choice(Key, Name, Group, ChoiceKind.Option)
     where T : struct, Enum
 {
+    /// <summary>The same choice, its answer told to the customer.</summary>
+    public OptionChoice<T> ToldToCustomer() => this with { ForCustomer = true };
+
     /// <summary>The same choice, another answer its default.</summary>
     public OptionChoice<T> StartingWith(T answer) => this with { Default = OptionKeys<T>.Of(answer) };
 

@@ -17,6 +17,9 @@ public sealed record Item(
     /// <summary>What was seen while measuring: what is in the way, what comes off, which details are kept.</summary>
     public string Notes { get; init; } = "";
 
+    /// <summary>The room of the customer's place that it belongs to; empty for none.</summary>
+    public string Room { get; init; } = "";
+
     /// <summary>What comes off before it is covered, numbered in this order, and goes back on.</summary>
     public IReadOnlyList<PartOff> PartsOff { get; init; } = [];
 

@@ -22,6 +22,12 @@ public sealed record JobDocument(
     /// <summary>Items that were taken off, with everything entered for them; they can be brought back.</summary>
     public IReadOnlyList<Item> Removed { get; init; } = [];
 
+    /// <summary>The customer's id in the workroom's own list; empty for nobody of it.</summary>
+    public string CustomerId { get; init; } = "";
+
+    /// <summary>The id of the customer's place that the covers go to; empty for none of theirs.</summary>
+    public string PlaceId { get; init; } = "";
+
     /// <summary>How it is being made.</summary>
     public MakingLog Making { get; init; } = new();
 

@@ -24,6 +24,8 @@ public static class LooseFilling
         return new Notion("filling", "loose filling", null, Note: $"at {density} kg in a cubic metre")
         {
             Amount = $"{litres} litres, {kilograms} kg",
+            Litres = (decimal)(cubicMetres * 1000),
+            Kilograms = (decimal)(cubicMetres * density),
         };
     }
 }

@@ -11,6 +11,12 @@ public sealed record Notion(string Key, string Name, Working? Length, int Count 
     /// </summary>
     public string Amount { get; init; } = "";
 
+    /// <summary>How many litres one is, of what is bought by volume; null for the rest.</summary>
+    public decimal? Litres { get; init; }
+
+    /// <summary>How many kilograms one is, of what is bought by weight; null for the rest.</summary>
+    public decimal? Kilograms { get; init; }
+
     /// <summary>
     /// Whether a shop sells it off a roll or reel, by the yard or metre (thread, cord, tape, elastic), and not at a
     /// size of its own.

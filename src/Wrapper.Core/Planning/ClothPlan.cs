@@ -2,6 +2,7 @@ using Wrapper.Core.Cloth;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lay;
 using Wrapper.Core.Lengths;
+using Wrapper.Core.Workroom.Money;
 
 namespace Wrapper.Core.Planning;
 
@@ -164,7 +165,8 @@ public sealed record ClothPlan(
                 .Misfits.DistinctBy(misfit => misfit.Label)
                 .Select(misfit => Misfits.TooWide(misfit, reading, job.Unit)),
         ];
-        var buying = problems.Count == 0 ? Buying.Of(laid.Length, reading) : null;
+        var buying =
+            problems.Count == 0 ? Buying.Of(laid.Length, reading, Currency.Signed(job.Currency).Decimals) : null;
         // What is made here is not bought; there must be enough of it.
         if (cloth.MadeBy is not null && buying is not null)
         {

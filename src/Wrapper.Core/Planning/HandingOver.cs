@@ -114,7 +114,8 @@ public sealed record HandingOver(ItemPlan Item, GivenRecord Given, IReadOnlyList
             yield return new("Notes", said.Notes.Trim());
     }
 
-    private static string Size(Pattern pattern, JobUnit unit) =>
+    /// <summary>The finished size of a cover, as it is told to a customer; empty where it has none.</summary>
+    internal static string Size(Pattern pattern, JobUnit unit) =>
         string.Join(
             " x ",
             pattern

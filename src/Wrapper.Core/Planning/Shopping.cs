@@ -28,6 +28,27 @@ public enum Counter
 public sealed record ShoppingLine(Counter At, string Name, string Note, string Amount, IReadOnlyList<string> For);
 
 /// <summary>
+/// What items ask for beside cloth and buy as one thing: <paramref name="Like"/> with how many of each and for which
+/// item; by the yard or metre where it is one <paramref name="Stretch"/>.
+/// </summary>
+public sealed record AskedThing(
+    Counter At,
+    string Name,
+    string Note,
+    bool Stretch,
+    IReadOnlyList<(Notion Notion, long Count, ItemPlan Item)> Like
+)
+{
+    /// <summary>How much of it, as it is sold.</summary>
+    public string Amount(JobUnit unit) => Sold.Amount(Counted, Stretch, unit);
+
+    /// <summary>The same as numbers, whichever a price may be for.</summary>
+    public SoldAmount Numbers(JobUnit unit) => Sold.Numbers(Counted, Stretch, unit);
+
+    private List<(Notion, long)> Counted => [.. Like.Select(each => (each.Notion, each.Count))];
+}
+
+/// <summary>
 /// One list for the whole job (craft §10): cloths as the shop cuts them, then everything beside the cloth added up over
 /// items and quantities, in the form in which it is sold.
 /// </summary>
@@ -37,49 +58,37 @@ public static class Shopping
     public static readonly Length Squaring = Length.Inches(2);
 
     /// <summary>The list of a plan whose cloths are laid; what is in doubt is left out.</summary>
-    public static IReadOnlyList<ShoppingLine> Of(Plan plan, JobDocument job)
-    {
-        var unit = job.Unit;
-        var asked =
-            from item in plan.Items
-            where item.Quantity > 0
-            from notion in Blocks(item.Draft.Pattern!.Notions, unit)
-            // What is cut from a cloth of its own is bought with that.
-            where notion.Role is not { } role || job.ClothOf(item.Item, role) is null
-            let stretch = notion.OffTheRoll || notion.SoldAs.Length > 0
-            select (
-                Item: item,
-                Notion: notion,
-                Name: notion.SoldAs.Length > 0 ? notion.SoldAs : notion.Name,
-                Note: notion.SoldAs.Length > 0 ? "" : notion.Note,
-                Stretch: stretch
-            );
-        return
+    public static IReadOnlyList<ShoppingLine> Of(Plan plan, JobDocument job) =>
         [
             .. plan.Cloths.SelectMany(cloth => Cloths(cloth, plan, job)),
-            .. from each in asked
-            // What is sold as one thing is added up, whatever it is for.
-            group each by (
-                Key: each.Notion.SoldAs.Length > 0 ? "" : each.Notion.Key,
-                each.Name,
-                each.Note,
-                each.Stretch
-            ) into like
-            let at = like.All(each => IsFilling(each.Notion)) ? Counter.Fillings : Counter.Haberdashery
-            orderby at
-            select new ShoppingLine(
-                at,
-                like.Key.Name,
-                like.Key.Note,
-                Sold.Amount(
-                    [.. like.Select(each => (each.Notion, (long)each.Item.Quantity * each.Notion.Count))],
-                    like.Key.Stretch,
-                    unit
-                ),
-                For(like.Select(each => each.Item).Distinct())
-            ),
+            .. Asked(plan, job)
+                .Select(thing => new ShoppingLine(
+                    thing.At,
+                    thing.Name,
+                    thing.Note,
+                    thing.Amount(job.Unit),
+                    For(thing.Like.Select(each => each.Item).Distinct())
+                )),
         ];
-    }
+
+    /// <summary>What is bought beside cloth; what is in doubt is left out.</summary>
+    public static IEnumerable<AskedThing> Asked(Plan plan, JobDocument job) =>
+        from item in plan.Items
+        where item.Quantity > 0
+        from notion in Blocks(item.Draft.Pattern!.Notions, job.Unit)
+        // What is cut from a cloth of its own is bought with that.
+        where notion.Role is not { } role || job.ClothOf(item.Item, role) is null
+        let isSoldAs = notion.SoldAs.Length > 0
+        // What is sold as one thing is added up, whatever it is for.
+        group (Notion: notion, Count: (long)item.Quantity * notion.Count, Item: item) by (
+            Key: isSoldAs ? "" : notion.Key,
+            Name: isSoldAs ? notion.SoldAs : notion.Name,
+            Note: isSoldAs ? "" : notion.Note,
+            Stretch: notion.OffTheRoll || isSoldAs
+        ) into like
+        let at = like.All(each => IsFilling(each.Notion)) ? Counter.Fillings : Counter.Haberdashery
+        orderby at
+        select new AskedThing(at, like.Key.Name, like.Key.Note, like.Key.Stretch, [.. like]);
 
     private static IEnumerable<ShoppingLine> Cloths(ClothPlan cloth, Plan plan, JobDocument job)
     {
@@ -127,9 +136,22 @@ public static class Shopping
         return
         [
             .. notions.Except(sides),
-            new Notion("foam", "foam", null, Note: sides[0].Note) { Amount = $"{block} {LengthPrinter.Word(unit)}" },
+            new Notion("foam", "foam", null, Note: sides[0].Note)
+            {
+                Amount = $"{block} {LengthPrinter.Word(unit)}",
+                Litres = Litres(sides),
+            },
         ];
     }
+
+    // The block that it is cut from, exactly; null where a side of it is not told.
+    private static decimal? Litres(List<Notion> sides) =>
+        sides.Count == 3
+            ? sides.Aggregate(
+                1m,
+                (volume, side) => volume * side.Length!.Value.Ticks / (decimal)Length.Millimetres(100).Ticks
+            )
+            : null;
 
     private static IReadOnlyList<string> For(IEnumerable<ItemPlan> items) =>
         [.. items.Select(item => item.Quantity == 1 ? item.Item.Name : $"{item.Item.Name} x {item.Quantity}")];

@@ -3,6 +3,12 @@ using Wrapper.Core.Patterns;
 
 namespace Wrapper.Core.Planning;
 
+/// <summary>
+/// So much of something as it is sold, in every way that a price can be for: pieces (reels, zips, blocks), a length,
+/// a volume, a weight; null where it has none.
+/// </summary>
+public sealed record SoldAmount(long Pieces, Length? Length, decimal? Litres, decimal? Kilograms);
+
 /// <summary>In which form a shop sells what is asked for (craft §10).</summary>
 internal static class Sold
 {
@@ -97,13 +103,9 @@ internal static class Sold
                 var reels = Whole(total, Reel);
                 return $"{reels} {(reels == 1 ? "reel" : "reels")} of 100 m";
             }
-            // Each of the three threads runs off a cone of its own.
             if (first.Key == Making.Thread.SergingKey)
-                return $"{3 * Whole(total, 3 * Cone)} cones of 1000 m";
-            var amount = LengthPrinter.ShopLength(
-                total.UpTo(unit.IsInches() ? Length.Inches(9) : Length.Millimetres(100)),
-                unit
-            );
+                return $"{Cones(total)} cones of 1000 m";
+            var amount = LengthPrinter.ShopLength(OffTheRoll(total, unit), unit);
             if (first.Key != "zip")
                 return amount;
             var sliders = like.Sum(each => each.Count);
@@ -111,6 +113,41 @@ internal static class Sold
         }
         return first.Key == "zip" ? MadeUp(like, unit) : Sizes(like, unit);
     }
+
+    /// <summary>The same as numbers.</summary>
+    public static SoldAmount Numbers(IReadOnlyList<(Notion Notion, long Count)> like, bool stretch, JobUnit unit)
+    {
+        var first = like[0].Notion;
+        var pieces = like.Sum(each => each.Count);
+        var total = like.Aggregate(
+            Length.Zero,
+            (sum, each) =>
+                sum
+                + (
+                    each.Count
+                    * (
+                        each.Notion.Length is not { } length ? Length.Zero
+                        : !stretch && first.Key == "zip" ? Stock(length.Value, unit) ?? length.Value
+                        : length.Value
+                    )
+                )
+        );
+        if (stretch)
+            return first.Key == Making.Thread.Key ? new(Whole(total, Reel), null, null, null)
+                : first.Key == Making.Thread.SergingKey ? new(Cones(total), null, null, null)
+                : new(pieces, OffTheRoll(total, unit), null, null);
+        decimal? All(Func<Notion, decimal?> of) =>
+            like.All(each => of(each.Notion) is not null)
+                ? like.Sum(each => each.Count * of(each.Notion)!.Value)
+                : null;
+        return new(pieces, total.IsPositive ? total : null, All(each => each.Litres), All(each => each.Kilograms));
+    }
+
+    // Each of the three threads runs off a cone of its own.
+    private static long Cones(Length total) => 3 * Whole(total, 3 * Cone);
+
+    private static Length OffTheRoll(Length total, JobUnit unit) =>
+        total.UpTo(unit.IsInches() ? Length.Inches(9) : Length.Millimetres(100));
 
     /// <summary>The next stock length for teeth so long; null where only chain is so long.</summary>
     public static Length? Stock(Length teeth, JobUnit unit) =>

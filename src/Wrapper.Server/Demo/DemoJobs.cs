@@ -18,7 +18,7 @@ public static class DemoJobs
     /// </summary>
     internal static void Seed(JobStore store)
     {
-        foreach (var (id, job) in Jobs())
+        foreach (var (id, job) in Jobs().Select(each => (each.Id, DemoWorkroom.Of(each.Id, each.Job))))
             store.Create(
                 id,
                 new Change("demo", JsonSerializer.Serialize(job, JsonSerializerOptions.Web), job.Name, job.Customer)

@@ -23,8 +23,17 @@ internal sealed class ItemPictures(Drafting drafting, TileDrawing drawing)
     private readonly ConcurrentDictionary<string, byte[]> kept = new();
     private long bytes;
 
-    /// <summary>The picture of one item as PNG; null where it cannot be drafted or has nothing to be sewn.</summary>
-    public byte[]? Of(Item item, JobDocument job, CancellationToken cancel, Standpoint from = Standpoint.Round)
+    /// <summary>
+    /// The picture of one item as PNG, of twice the size where it is <paramref name="large"/>; null where it cannot be
+    /// drafted or has nothing to be sewn.
+    /// </summary>
+    public byte[]? Of(
+        Item item,
+        JobDocument job,
+        CancellationToken cancel,
+        Standpoint from = Standpoint.Round,
+        bool large = false
+    )
     {
         var plan = ItemPlan.Of(item, 1, drafting, job);
         if (plan.Draft.Pattern is not { } pattern)
@@ -34,6 +43,7 @@ internal sealed class ItemPictures(Drafting drafting, TileDrawing drawing)
             new
             {
                 From = from,
+                Large = large,
                 Form = FormCache.KeyOf(item, job),
                 Cloths = pattern.Roles.Select(role =>
                     tiles.GetValueOrDefault(job.ClothOf(item, role) ?? "", ClothTile.Plain)
@@ -47,8 +57,10 @@ internal sealed class ItemPictures(Drafting drafting, TileDrawing drawing)
                 key,
                 SewnPicture.Of(
                     form,
-                    from == Standpoint.Measuring ? Measured : Wide,
-                    High,
+                    from == Standpoint.Measuring ? Measured
+                        : large ? 2 * Wide
+                        : Wide,
+                    large ? 2 * High : High,
                     FormCloth.Unlaid(plan, job, tiles),
                     drawing,
                     from

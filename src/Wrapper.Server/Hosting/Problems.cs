@@ -38,6 +38,9 @@ internal static class Problems
             }
         );
 
+    public static ProblemHttpResult Meanwhile(string detail) =>
+        TypedResults.Problem(detail, statusCode: StatusCodes.Status409Conflict);
+
     public static ProblemHttpResult NotFound(string detail) =>
         TypedResults.Problem(detail, statusCode: StatusCodes.Status404NotFound);
 

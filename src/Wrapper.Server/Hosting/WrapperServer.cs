@@ -8,12 +8,14 @@ using Wrapper.Core.Declaring;
 using Wrapper.Core.Lay;
 using Wrapper.Core.Planning;
 using Wrapper.Server.Cloths;
+using Wrapper.Server.Customers;
 using Wrapper.Server.Demo;
 using Wrapper.Server.Drawings;
 using Wrapper.Server.Jobs;
 using Wrapper.Server.Lays;
 using Wrapper.Server.MakeUps;
 using Wrapper.Server.Making;
+using Wrapper.Server.Money;
 using Wrapper.Server.Photos;
 using Wrapper.Server.Plans;
 using Wrapper.Server.Records;
@@ -106,6 +108,7 @@ public static class WrapperServer
         builder.Services.AddSingleton<PictureQueue>();
         builder.Services.AddSingleton<TileDrawing>();
         builder.Services.AddSingleton<ItemPictures>();
+        builder.Services.AddSingleton<GivingOut>();
         AddStore(builder, options, wording);
 
         var app = builder.Build();
@@ -144,6 +147,10 @@ public static class WrapperServer
         SearchEndpoints.Map(api);
         ClothEndpoints.Map(api);
         PinEndpoints.Map(api);
+        CustomerEndpoints.Map(api);
+        PriceBookEndpoints.Map(api);
+        OfferEndpoints.Map(api);
+        PaperEndpoints.Map(api);
         JobListEndpoints.Map(api);
         JobEndpoints.Map(api);
         PhotoEndpoints.Map(api);
@@ -170,8 +177,9 @@ public static class WrapperServer
                         typeof(WayStore),
                         typeof(LearningStore),
                         typeof(WorkroomStore),
-                        typeof(RecordStore),
-                        typeof(WayStore),
+                        typeof(SheetStore),
+                        typeof(PaperStore),
+                        typeof(CustomerStore),
                         typeof(Database),
                         typeof(Backups),
                     ]
@@ -192,9 +200,11 @@ public static class WrapperServer
         builder.Services.AddSingleton(database);
         var jobs = new JobStore(database, TimeProvider.System);
         var workroom = new WorkroomStore(database);
+        var (customers, sheets) = (new CustomerStore(database, TimeProvider.System), new SheetStore(database));
         builder.Services.AddSingleton(workroom);
         if (options.Demo)
         {
+            DemoWorkroom.Seed(customers, sheets);
             DemoJobs.Seed(jobs);
             WorkroomEndpoints.Seed(workroom);
         }
@@ -205,6 +215,9 @@ public static class WrapperServer
         builder.Services.AddSingleton(new RecordStore(database));
         builder.Services.AddSingleton(new WayStore(database));
         builder.Services.AddSingleton(new LearningStore(database));
+        builder.Services.AddSingleton(sheets);
+        builder.Services.AddSingleton(new PaperStore(database, TimeProvider.System));
+        builder.Services.AddSingleton(customers);
         builder.Services.AddSingleton(new FoundLays(database, TimeProvider.System));
         builder.Services.AddSingleton(new Backups(database));
         builder.Services.AddSingleton<Upkeep>();

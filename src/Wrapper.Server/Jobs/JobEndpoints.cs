@@ -4,17 +4,27 @@ using Microsoft.AspNetCore.Http.Json;
 using Microsoft.Extensions.Options;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
+using Wrapper.Core.Workroom.Pricing;
+using Wrapper.Server.Customers;
 using Wrapper.Server.Hosting;
 using Wrapper.Server.Making;
+using Wrapper.Server.Money;
 using Wrapper.Store;
 
 namespace Wrapper.Server.Jobs;
 
 /// <summary>
 /// A new job under an id that the client chose, so that a repeated request makes no second one: an empty one in
-/// <paramref name="Unit"/>, or <paramref name="Document"/> taken in whole.
+/// <paramref name="Unit"/>, for a customer where one is named, or <paramref name="Document"/> taken in whole.
 /// </summary>
-public sealed record CreateJob(string Id, string ChangeId, string Name, JobUnit Unit, JobDocument? Document);
+public sealed record CreateJob(
+    string Id,
+    string ChangeId,
+    string Name,
+    JobUnit Unit,
+    JobDocument? Document,
+    string? CustomerId = null
+);
 
 /// <summary>
 /// A save made from revision <paramref name="Base"/>. Saves of one <paramref name="Step"/> are undone together; empty
@@ -50,10 +60,12 @@ internal static class JobEndpoints
                 Results<Ok<JobView>, ProblemHttpResult> (
                     CreateJob create,
                     JobStore store,
+                    CustomerStore customers,
+                    SheetStore sheets,
                     IOptions<JsonOptions> json
                 ) =>
                 {
-                    var document = create.Document ?? JobDocument.Empty(create.Name, create.Unit);
+                    var document = create.Document ?? Begun(create, customers, sheets);
                     return Checked(
                         document,
                         [create.Id, create.ChangeId],
@@ -147,6 +159,21 @@ internal static class JobEndpoints
 
     private static bool IsMoved(EndpointFilterInvocationContext context) =>
         context.Arguments.OfType<MoveJob>().Any() || context.Arguments.OfType<CreateJob>().Any();
+
+    // An empty job in the workroom's currency; a customer's own where they are known.
+    private static JobDocument Begun(CreateJob create, CustomerStore customers, SheetStore sheets)
+    {
+        var book = new BookReading(PriceBookEndpoints.BookOf(sheets));
+        var empty = JobDocument.Empty(create.Name, create.Unit) with { Currency = book.Currency.Symbol.Trim() };
+        return create.CustomerId is { } id && customers.Find(id) is { } kept
+            ? empty with
+            {
+                Customer = kept.Name,
+                CustomerId = kept.Id,
+                PlaceId = CustomerView.Of(kept).Customer.Places is [var first, ..] ? first.Id : "",
+            }
+            : empty;
+    }
 
     internal static Results<Ok<JobView>, ProblemHttpResult> Checked(
         JobDocument document,

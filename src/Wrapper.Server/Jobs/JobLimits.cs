@@ -268,11 +268,13 @@ internal static class JobLimits
                         .Append(cloth.MadeBy ?? "")
                         .Append(cloth.Picture?.Photo ?? "")
                 )
-            );
+            )
+            .Concat([job.CustomerId, job.PlaceId]);
 
     private static IEnumerable<(string, string)> Names(JobDocument job) =>
         new[] { ("name", job.Name), ("customer", job.Customer), ("currency", job.Currency) }
             .Concat(job.Items.Concat(job.Removed).Select(item => ($"items.{item.Id}.name", item.Name)))
+            .Concat(job.Items.Concat(job.Removed).Select(item => ($"items.{item.Id}.room", item.Room)))
             .Concat(
                 job.Items.Concat(job.Removed)
                     .SelectMany(item => item.PartsOff.Select(part => ($"items.{item.Id}.partsOff", part.Name)))

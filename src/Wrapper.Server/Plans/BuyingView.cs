@@ -3,6 +3,7 @@ using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Making;
 using Wrapper.Core.Planning;
+using Wrapper.Core.Workroom.Money;
 using Wrapper.Server.Drawings;
 
 namespace Wrapper.Server.Plans;
@@ -59,8 +60,7 @@ public sealed record BuyingView(
             LengthPrinter.Finished(cloth.Lengths[$"cloths.{cloth.Cloth.Id}.{name}"], job.Unit).Text;
     }
 
-    internal static string Money(decimal amount, JobDocument job) =>
-        job.Currency + amount.ToString("N2", System.Globalization.CultureInfo.InvariantCulture);
+    internal static string Money(decimal amount, JobDocument job) => Currency.Signed(job.Currency).Text(amount);
 }
 
 /// <summary>One cloth off the roll, and how much of it is bought.</summary>

@@ -655,6 +655,109 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/price-book": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the workroom reckons its prices by, and what stands on its papers. */
+        get: operations["getPriceBook"];
+        /** Keeps the price book. What cannot be read in it is kept as typed, and told. */
+        put: operations["keepPriceBook"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/offer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a job costs by the price book and what is asked for it, line by line, with how each figure comes about; the same for each option, drafted and laid anew. */
+        post: operations["offer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/papers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Papers, the latest first: with every word of `q` in number, customer or job, of one `kind` where it is given; up to `limit`, after the one whose `mark` is `after`. */
+        get: operations["listPapers"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/papers/{paper}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A paper as it was given out. */
+        get: operations["getPaper"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/papers/{paper}/drawings/{item}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The drawing of an item on a paper, as it was given out. */
+        get: operations["paperDrawing"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/papers/{paper}/events": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Notes that an offer was declined or an order cancelled. The paper itself stays as it is. */
+        post: operations["notePaper"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/photos": {
         parameters: {
             query?: never;
@@ -735,6 +838,94 @@ export interface paths {
         get: operations["waiting"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/customers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Customers by name: with every word of `q` in names, addresses, people, rooms or notes; up to `limit`, after the one whose `mark` is `after`. */
+        get: operations["listCustomers"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/customers/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A customer with their jobs and other entries that may be them; an entry that was joined gives the one that it was joined into. */
+        get: operations["getCustomer"];
+        /** Makes or changes a customer under an id that the client chose. */
+        put: operations["keepCustomer"];
+        post?: never;
+        /** Takes a customer off the list who has no job on the bench. */
+        delete: operations["removeCustomer"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/customers/{id}/join": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Joins one entry into another: nothing that was said of either is lost, and jobs go with it. */
+        post: operations["joinCustomer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/money": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What was said of a job's price, its papers, and how it stands with its customer. */
+        get: operations["jobMoney"];
+        /** Keeps what was said of a job's price. */
+        put: operations["keepPriceSheet"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/papers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Gives out a paper: an offer as the job stands, an order, invoice, receipt or credit note from the paper before it. A repeated id gets its first result. */
+        post: operations["giveOut"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1146,6 +1337,27 @@ export interface components {
             name: string;
         };
         /**
+         * @description What a cost is for.
+         * @enum {unknown}
+         */
+        CostKind: "cloth" | "thing" | "waste" | "sundries" | "labour";
+        /** @description One cost, as it is bought, and how it comes about. */
+        CostView: {
+            kind: components["schemas"]["CostKind"];
+            name: string;
+            amount: string;
+            value: string;
+            working: string;
+        };
+        /** @description A choice that could be offered otherwise: an item, a choice of it, and the answers that it does not have. */
+        CouldOffer: {
+            item: string;
+            itemName: string;
+            choice: string;
+            name: string;
+            answers: components["schemas"]["OtherAnswer"][];
+        };
+        /**
          * @description Where something is bought.
          * @enum {unknown}
          */
@@ -1186,7 +1398,7 @@ export interface components {
         };
         /**
          * @description A new job under an id that the client chose, so that a repeated request makes no second one: an empty one in
-         *     Unit, or Document taken in whole.
+         *     Unit, for a customer where one is named, or Document taken in whole.
          */
         CreateJob: {
             id: string;
@@ -1194,6 +1406,61 @@ export interface components {
             name: string;
             unit: components["schemas"]["JobUnit"];
             document: null | components["schemas"]["JobDocument"];
+            customerId: null | string;
+        };
+        /**
+         * @description A currency by its ISO 4217 code, what stands before an amount of it, and how many decimals its smallest coin or unit
+         *     of account has.
+         */
+        Currency: {
+            code: string;
+            symbol: string;
+            /** Format: int32 */
+            decimals: number;
+        };
+        /** @description A customer: a household, a house, a barge. */
+        Customer: {
+            name: string;
+            /** @description Where papers are sent. */
+            address: string;
+            /** @description What to know of them ("latex allergy"). */
+            notes: string;
+            /** @description Who is there. */
+            people: components["schemas"]["Person"][];
+            /** @description Where their covers go. */
+            places: components["schemas"]["Place"][];
+        };
+        /** @description A job of a customer, and where it is kept. */
+        CustomerJob: {
+            id: string;
+            name: string;
+            /** Format: int64 */
+            revision: number;
+            /** Format: date-time */
+            changedAt: string;
+            kept: components["schemas"]["Kept"];
+        };
+        /**
+         * @description A customer with the jobs that are or were theirs, wherever those are kept, and other entries that may be the same
+         *     customer.
+         */
+        CustomerPage: {
+            customer: components["schemas"]["CustomerView"];
+            jobs: components["schemas"]["CustomerJob"][];
+            alike: components["schemas"]["CustomerView"][];
+        };
+        /**
+         * @description A customer at one revision; OpenJobs are those on the bench, Mark asks for the
+         *     next page.
+         */
+        CustomerView: {
+            id: string;
+            /** Format: int64 */
+            revision: number;
+            customer: components["schemas"]["Customer"];
+            /** Format: int64 */
+            openJobs: number;
+            mark: string;
         };
         Doing: number;
         /** @description An item to draft, and the unit to read bare numbers and print sizes in. */
@@ -1284,6 +1551,12 @@ export interface components {
              */
             ticks?: null | number;
         };
+        /** @description Something charged beside the covers, or taken off: as it stands on papers, Amount as typed. */
+        ExtraLine: {
+            id: string;
+            text: string;
+            amount: string;
+        };
         /**
          * @description What the fillings of a cover are.
          * @enum {unknown}
@@ -1317,6 +1590,25 @@ export interface components {
          * @enum {unknown}
          */
         FormLineKind: "seam" | "corded" | "zip" | "fold" | "edge" | "elastic";
+        /**
+         * @description A paper to be given out under an id that the client chose, so that a repeated request makes no second one.
+         *     BasedOn is the paper that it follows from, empty for an estimate or quotation;
+         *     Option what was ordered of it, empty for the first offer; Total what the
+         *     client saw it come to, in smallest units, so that nothing is given out unseen; Amount as typed,
+         *     of a receipt or credit note; Note how it was paid, or why it is taken back;
+         *     Date `yyyy-MM-dd`, empty for today.
+         */
+        GiveOut: {
+            id: string;
+            kind: components["schemas"]["PaperKind"];
+            basedOn: string;
+            option: string;
+            /** Format: int64 */
+            total: null | number;
+            amount: string;
+            note: string;
+            date: string;
+        };
         /** @description A cloth of a cover, and the batch that it came from. */
         GivenCloth: {
             name: string;
@@ -1399,6 +1691,8 @@ export interface components {
             };
             /** @description What was seen while measuring: what is in the way, what comes off, which details are kept. */
             notes: string;
+            /** @description The room of the customer's place that it belongs to; empty for none. */
+            room: string;
             /** @description What comes off before it is covered, numbered in this order, and goes back on. */
             partsOff: components["schemas"]["PartOff"][];
             /** @description The cloths of pieces that are not cut from the item's own, by their role. */
@@ -1526,6 +1820,10 @@ export interface components {
             cloths: components["schemas"]["JobCloth"][];
             /** @description Items that were taken off, with everything entered for them; they can be brought back. */
             removed: components["schemas"]["Item"][];
+            /** @description The customer's id in the workroom's own list; empty for nobody of it. */
+            customerId: string;
+            /** @description The id of the customer's place that the covers go to; empty for none of theirs. */
+            placeId: string;
             /** @description How it is being made. */
             making: components["schemas"]["MakingLog"];
             /** @description What goes out with it. */
@@ -1541,6 +1839,14 @@ export interface components {
             along: components["schemas"]["Entry"];
             across: components["schemas"]["Entry"];
             id: string;
+        };
+        /** @description The price sheet of a job at one revision, its papers, and how it stands. */
+        JobMoneyView: {
+            /** Format: int64 */
+            revision: number;
+            sheet: components["schemas"]["PriceSheet"];
+            papers: components["schemas"]["PaperView"][];
+            standing: components["schemas"]["StandingView"];
         };
         /** @enum {unknown} */
         JobOrder: "Changed" | "Name" | "Customer" | null;
@@ -1608,8 +1914,33 @@ export interface components {
             canUndo: boolean;
             canRedo: boolean;
         };
-        /** @enum {unknown} */
-        Kept: "Here" | "Away" | "Deleted" | null;
+        /** @description The entry that another is joined into. */
+        JoinCustomer: {
+            into: string;
+        };
+        /** @description A customer as it is to be, made from revision From, 0 for a new one. */
+        KeepCustomer: {
+            /** Format: int64 */
+            from: number;
+            customer: components["schemas"]["Customer"];
+        };
+        /** @description The price book as it is to be, made from revision From. */
+        KeepPriceBook: {
+            /** Format: int64 */
+            from: number;
+            book: components["schemas"]["PriceBook"];
+        };
+        /** @description The price sheet of a job as it is to be, made from revision From. */
+        KeepPriceSheet: {
+            /** Format: int64 */
+            from: number;
+            sheet: components["schemas"]["PriceSheet"];
+        };
+        /**
+         * @description Where a job is kept: on the bench, put away, or deleted and still to be had.
+         * @enum {unknown}
+         */
+        Kept: "Here" | "Away" | "Deleted";
         /** @description How large a sewn-in label is at the least: as wide as told, and as high as its text asks for. */
         LabelView: {
             width: components["schemas"]["LengthView"];
@@ -1833,6 +2164,11 @@ export interface components {
             pin: null | components["schemas"]["JobPin"];
             refused: null | string;
         };
+        /** @description Who is named on a paper, and where they are to be found. */
+        Named: {
+            name: string;
+            address: string;
+        };
         /** @description Asks for a cloth with usual values written in. */
         NewCloth: {
             id: string;
@@ -1874,12 +2210,24 @@ export interface components {
             working: string[];
             role: null | components["schemas"]["ClothRole"];
         };
+        /** @description A job to be priced by the price book, and what was said of its price. */
+        OfferRequest: {
+            job: components["schemas"]["JobDocument"];
+            sheet: components["schemas"]["PriceSheet"];
+        };
         /** @description What another job has left of a cloth: to be entered as it stands in Remnant. */
         OfferView: {
             job: string;
             remnant: components["schemas"]["JobRemnant"];
             along: components["schemas"]["LengthView"];
             across: components["schemas"]["LengthView"];
+        };
+        /** @description An offer beside the first: one choice of one item answered otherwise. */
+        OfferedOption: {
+            id: string;
+            item: string;
+            choice: string;
+            answer: string;
         };
         /**
          * @description A small drawing of what an answer does, as SVG path data in a field 60 wide and 40 high, y down: edges and cut lines,
@@ -1897,9 +2245,120 @@ export interface components {
             suits: string;
             drawn: null | components["schemas"]["OptionDrawing"];
         };
+        /** @description An answer by its key, and as it is told. */
+        OtherAnswer: {
+            key: string;
+            text: string;
+        };
         /** @description The workroom's own way of making a cover; empty for the usual one. */
         OwnWay: {
             steps: components["schemas"]["WayStep"][];
+        };
+        /**
+         * @description A paper as it was given out, whole: no later price, name or drawing changes it. Number is its
+         *     place in its series, from 1 without gaps; dates are `yyyy-MM-dd`.
+         */
+        Paper: {
+            kind: components["schemas"]["PaperKind"];
+            /** Format: int32 */
+            number: number;
+            date: string;
+            currency: string;
+            maker: components["schemas"]["Named"];
+            customer: components["schemas"]["Named"];
+            job: string;
+            basedOn: string;
+            lines: components["schemas"]["PaperLine"][];
+            sum: components["schemas"]["PaperSum"];
+            /** @description Its number as it is printed: a letter for the kind, then at least four digits. */
+            called: null | string;
+            /** @description Whether the prices of its lines include tax. */
+            taxIncluded: boolean;
+            /** @description The option that was ordered, in words; empty for the first offer. */
+            chosen: string;
+            /** @description The workroom's own number for tax; empty where it has none. */
+            taxNumber: string;
+            /** @description How it was rounded. */
+            rounding: string;
+            /** @description What else was offered. */
+            options: components["schemas"]["PaperOption"][];
+            deposit: null | components["schemas"]["Sum"];
+            /** @description Until when it holds, of a quotation; by when it is to be paid, of an invoice; empty for the rest. */
+            until: string;
+            /** @description What was paid before an invoice. */
+            paid: components["schemas"]["PaperPaid"][];
+            due: null | components["schemas"]["Sum"];
+            /** @description By what was paid, of a receipt; why, of a credit note. */
+            note: string;
+            /** @description The workroom's terms as they were on that day. */
+            terms: string;
+            /** @description How to pay the workroom. */
+            payTo: string;
+        };
+        /** @description Something that became of a paper since it was given out. */
+        PaperEventView: {
+            event: string;
+            note: string;
+            at: string;
+        };
+        /**
+         * @description What kind of paper: each kind is numbered in a series of its own.
+         * @enum {unknown}
+         */
+        PaperKind: "estimate" | "quotation" | "order" | "invoice" | "receipt" | "credit-note";
+        /**
+         * @description A line of a paper: what, told in words the customer understands, how many, and the price of all of them.
+         *     Item is the item that it is for, empty for none; it has a drawing then.
+         */
+        PaperLine: {
+            item: string;
+            text: string;
+            told: string[];
+            /** Format: int32 */
+            quantity: number;
+            amount: components["schemas"]["Sum"];
+        };
+        /** @description What became of a paper: `declined` of an offer, `cancelled` of an order; and why. */
+        PaperNote: {
+            event: string;
+            note: string;
+        };
+        /** @description The same covers made otherwise: what is other, what they come to then, and by how much that is more or less. */
+        PaperOption: {
+            id: string;
+            text: string;
+            lines: components["schemas"]["PaperLine"][];
+            sum: components["schemas"]["PaperSum"];
+            difference: string;
+        };
+        /** @description What was paid before, and by which receipt. */
+        PaperPaid: {
+            receipt: string;
+            date: string;
+            amount: components["schemas"]["Sum"];
+        };
+        /** @description What lines come to, as printed. */
+        PaperSum: {
+            net: components["schemas"]["Sum"];
+            taxes: components["schemas"]["PaperTax"][];
+            total: components["schemas"]["Sum"];
+        };
+        /** @description A tax on a paper. */
+        PaperTax: {
+            name: string;
+            percent: string;
+            amount: components["schemas"]["Sum"];
+        };
+        /** @description A paper as it was given out, what became of it since, and the items that have a drawing on it. */
+        PaperView: {
+            id: string;
+            job: string;
+            customerId: string;
+            basedOn: null | string;
+            paper: components["schemas"]["Paper"];
+            events: components["schemas"]["PaperEventView"][];
+            drawings: string[];
+            mark: string;
         };
         /** @description Something that comes off the furniture, and whether it is back on. */
         PartOff: {
@@ -1921,6 +2380,14 @@ export interface components {
             /** Format: int32 */
             minutes: number;
             works: components["schemas"]["WorkView"][];
+        };
+        /** @description Somebody to speak to: how to reach them, and what they are there ("keys", "pays"). */
+        Person: {
+            id: string;
+            name: string;
+            role: string;
+            phone: string;
+            email: string;
         };
         /** @description A photo of an item of a job, without its picture; Away when it was taken away. */
         Photo: {
@@ -2001,6 +2468,14 @@ export interface components {
             edges: components["schemas"]["EdgeView"][];
             settingOut: components["schemas"]["SettingOutView"];
         };
+        /** @description Where the covers go: its rooms, and what to know before going there ("cat", "parking behind"). */
+        Place: {
+            id: string;
+            name: string;
+            address: string;
+            rooms: string[];
+            notes: string;
+        };
         /**
          * @description One piece on the cloth: its label, its path from the corner of its box, and the marks where its box begins and ends from the squared end and
          *     from the selvedge, each rounded once to the tape mark.
@@ -2041,6 +2516,104 @@ export interface components {
             totals: null | components["schemas"]["TotalsView"];
             problems: components["schemas"]["Problem"][];
             stages: components["schemas"]["StageProgress"][];
+        };
+        /**
+         * @description What the workroom reckons its prices by, all as typed, and what stands on its papers. Cloth has its prices in the
+         *     job, by the merchant's ticket.
+         */
+        PriceBook: {
+            /** @description The ISO 4217 code of the currency that it keeps its books in. */
+            currency: string;
+            /** @description What an hour of making costs. */
+            labourRate: string;
+            /** @description Prices of what is bought beside cloth. */
+            rows: components["schemas"]["PriceRow"][];
+            /**
+             * @description Added to what is bought beside cloth, in per cent, for what is spoilt; cloth is bought as it is laid, its waste
+             *     is in it.
+             */
+            waste: string;
+            /** @description Needles, chalk, pins, pressing cloth: in per cent of cloth and everything beside it. */
+            sundries: string;
+            /** @description What stays with the workroom, in per cent of the price before tax. */
+            margin: string;
+            /** @description Added to the price of a job that goes before others, in per cent. */
+            rush: string;
+            /** @description Its taxes. */
+            taxes: components["schemas"]["TaxRow"][];
+            /** @description Whether prices on its papers include them. */
+            taxIncluded: boolean;
+            /** @description The deposit asked for with an order, in per cent of it. */
+            deposit: string;
+            /** @description For how many days a quotation holds. */
+            validDays: string;
+            /** @description Within how many days an invoice is to be paid. */
+            payDays: string;
+            /** @description Its address as it stands on papers. */
+            address: string;
+            /** @description Its number for tax; empty where it has none. */
+            taxNumber: string;
+            /** @description How to pay it. */
+            payTo: string;
+            /** @description Its terms. */
+            terms: string;
+        };
+        /**
+         * @description The price book at one revision, what in it cannot be read, and the currencies that it can be kept in. What cannot be
+         *     read is kept as typed and counts as not told.
+         */
+        PriceBookView: {
+            /** Format: int64 */
+            revision: number;
+            book: components["schemas"]["PriceBook"];
+            problems: components["schemas"]["Problem"][];
+            currencies: components["schemas"]["Currency"][];
+        };
+        /** @description The price of something bought beside cloth, by its name on the shopping list; Price as typed. */
+        PriceRow: {
+            id: string;
+            thing: string;
+            price: string;
+            by: components["schemas"]["PricedBy"];
+        };
+        /** @description What was said of the price of one job beside what is reckoned, all as typed. */
+        PriceSheet: {
+            /** @description Whether it goes before others. */
+            isRush: boolean;
+            /** @description Delivery, a fitting visit, something taken off. */
+            extras: components["schemas"]["ExtraLine"][];
+            /** @description What is offered beside. */
+            options: components["schemas"]["OfferedOption"][];
+            /** @description A deposit other than the workroom's usual one, in per cent; empty for that. */
+            deposit: string;
+        };
+        /** @description A step from the cost to the price. */
+        PriceStepView: {
+            name: string;
+            value: string;
+            working: string;
+        };
+        /**
+         * @description What a price is for.
+         * @enum {unknown}
+         */
+        PricedBy: "each" | "yd" | "m" | "litre" | "cu ft" | "kg" | "lb";
+        /**
+         * @description The reckoning of a job: costs, steps to the price, lines as they stand on papers with their sum, what is offered
+         *     beside and what could be; what has no price yet, and what is wrong. Whole says whether it can be
+         *     given out.
+         */
+        PricedView: {
+            costs: components["schemas"]["CostView"][];
+            cost: string;
+            steps: components["schemas"]["PriceStepView"][];
+            lines: components["schemas"]["PaperLine"][];
+            sum: components["schemas"]["PaperSum"];
+            options: components["schemas"]["PaperOption"][];
+            could: components["schemas"]["CouldOffer"][];
+            unpriced: components["schemas"]["UnpricedView"][];
+            problems: components["schemas"]["Problem"][];
+            whole: boolean;
         };
         /** @description What is wrong with a field: its key, what was given, where in the text, the reason, and an example that would do. */
         Problem: {
@@ -2512,6 +3085,19 @@ export interface components {
          * @enum {unknown}
          */
         StageState: "empty" | "todo" | "doubt" | "done";
+        /** @description How a job stands: each figure as it is printed, and the papers that the next ones follow from. */
+        StandingView: {
+            invoiced: string;
+            credited: string;
+            paid: string;
+            balance: string;
+            toPay: string;
+            isSettled: boolean;
+            offered: null | string;
+            order: null | string;
+            invoice: null | string;
+            deposit: null | string;
+        };
         /**
          * @description Whether something is so, where nobody need have said.
          * @enum {unknown}
@@ -2587,9 +3173,21 @@ export interface components {
             name: string;
             now: components["schemas"]["Entry"];
         };
+        /** @description An amount, exact in smallest units, and as it is printed. */
+        Sum: {
+            /** Format: int64 */
+            units: number;
+            text: string;
+        };
         /** @description An SVG drawing as text. */
         SvgDrawing: {
             svg: string;
+        };
+        /** @description A tax as typed. */
+        TaxRow: {
+            id: string;
+            name: string;
+            percent: string;
         };
         /**
          * @description What a learner may have to be shown.
@@ -2664,6 +3262,13 @@ export interface components {
             quantity: number;
             done: boolean;
             running: boolean;
+        };
+        /** @description Something without a price: what it is called here, and by what name the price book knows it. */
+        UnpricedView: {
+            thing: string;
+            name: string;
+            amount: string;
+            by: components["schemas"]["PricedBy"][];
         };
         /**
          * @description How a check stands, and what is answered to it.
@@ -4105,6 +4710,251 @@ export interface operations {
             };
         };
     };
+    getPriceBook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PriceBookView"];
+                };
+            };
+        };
+    };
+    keepPriceBook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeepPriceBook"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PriceBookView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    offer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OfferRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PricedView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    listPapers: {
+        parameters: {
+            query?: {
+                q?: string;
+                kind?: components["schemas"]["PaperKind"];
+                after?: string;
+                limit?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaperView"][];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getPaper: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                paper: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaperView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    paperDrawing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                paper: string;
+                item: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/png": string;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    notePaper: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                paper: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PaperNote"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaperView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     listPhotos: {
         parameters: {
             query?: never;
@@ -4309,6 +5159,324 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WaitingView"];
+                };
+            };
+        };
+    };
+    listCustomers: {
+        parameters: {
+            query?: {
+                q?: string;
+                after?: string;
+                limit?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CustomerView"][];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getCustomer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CustomerPage"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    keepCustomer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeepCustomer"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CustomerView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    removeCustomer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    joinCustomer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JoinCustomer"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CustomerView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    jobMoney: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobMoneyView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    keepPriceSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeepPriceSheet"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobMoneyView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    giveOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GiveOut"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaperView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };

@@ -4,6 +4,8 @@ import { memo, useRef } from 'react'
 import { Link } from 'react-router'
 import { newId, type Unit } from '../api/client'
 import { useLight } from '../parts/Look'
+import { beside } from './stages'
+import { CustomerField } from '../workroom/CustomerField'
 import { useEdit, useScene, useUnit } from './scene'
 import s from './JobHead.module.css'
 
@@ -16,7 +18,8 @@ export const JobHead = memo(function JobHead() {
         Wrapper
       </Link>
       <TextField part="name" label="Name of the job" />
-      <TextField part="customer" label="Customer" />
+      <CustomerField />
+      <ToPrice />
       <Saving />
       <ToDecide />
       <Steps />
@@ -44,6 +47,15 @@ function TextField({ part, label }: { part: 'name' | 'customer'; label: string }
       }}
       onChange={(event) => edit(step.current, (job) => void (job[part] = event.currentTarget.value))}
     />
+  )
+}
+
+function ToPrice() {
+  const id = useScene((scene) => scene.id)
+  return (
+    <Link to={`/jobs/${id}/${beside.key}`} className={s.beside}>
+      Price
+    </Link>
   )
 }
 

@@ -14,7 +14,7 @@ import {
 import { Link, useNavigate, useParams } from 'react-router'
 import { answer, api, type MakeUp } from '../api/client'
 import { Keys } from './Keys'
-import { stages, type StageKey } from './stages'
+import { beside, stages, type ViewKey } from './stages'
 import { AddItem } from './AddItem'
 import { ConflictDialog } from './ConflictDialog'
 import { JobContext, SceneStore, useScene, type JobScene } from './scene'
@@ -37,6 +37,7 @@ const views = {
   buy: stageView(() => import('../stages/buy/Buy')),
   make: stageView(() => import('../stages/make/Make')),
   'hand-over': stageView(() => import('../stages/hand-over/HandOver')),
+  price: stageView(() => import('../stages/price/Price')),
 }
 const none: MakeUp[] = []
 
@@ -63,7 +64,7 @@ export function JobPage() {
       key={id}
       id={id}
       job={job}
-      stage={stages.some((each) => each.key === stage) ? (stage as StageKey) : 'measure'}
+      stage={[...stages, beside].some((each) => each.key === stage) ? (stage as ViewKey) : 'measure'}
     />
   )
 }
@@ -122,7 +123,7 @@ const JobProblems = memo(function JobProblems() {
   )
 })
 
-function Open({ id, job, stage }: { id: string; job: OpenJob; stage: StageKey }) {
+function Open({ id, job, stage }: { id: string; job: OpenJob; stage: ViewKey }) {
   const navigate = useNavigate()
   const [held, setHeld] = useState('')
   // Questions that were put off; new ones are asked again.
@@ -151,13 +152,13 @@ function Open({ id, job, stage }: { id: string; job: OpenJob; stage: StageKey })
       <div className={s.job} data-at={stage}>
         <JobHead />
         <TapeBar stage={stage} />
-        {stage !== 'make' && <ItemRail />}
+        {stage !== 'make' && stage !== beside.key && <ItemRail />}
         <main key={stage} className={s.stage} data-stage={stage} id="stage">
-          <h1 className="unseen">{stages.find((each) => each.key === stage)?.name}</h1>
+          <h1 className="unseen">{[...stages, beside].find((each) => each.key === stage)?.name}</h1>
           <PrintHead />
           <JobProblems />
           <Cautions />
-          {item || stage === 'lay' || stage === 'buy' || stage === 'hand-over' ? (
+          {item || stage === 'lay' || stage === 'buy' || stage === 'hand-over' || stage === beside.key ? (
             <Suspense fallback={<p>…</p>}>
               <View />
             </Suspense>

@@ -5,7 +5,7 @@ import { useLight } from '../parts/Look'
 import { Palette, type Command } from './Palette'
 import { pickLaid } from './picked'
 import { draftInHand, useSceneStore } from './scene'
-import { stages, type StageKey } from './stages'
+import { beside, stages, type ViewKey } from './stages'
 import s from './Keys.module.css'
 
 const typing = (target: EventTarget | null): target is HTMLElement =>
@@ -15,7 +15,7 @@ const typing = (target: EventTarget | null): target is HTMLElement =>
       !['radio', 'checkbox'].includes((target as HTMLInputElement).type)))
 
 // What keys do on one stage alone, told by those that do it.
-const onStage: Record<StageKey, { keys: string; name: string }[]> = {
+const onStage: Record<ViewKey, { keys: string; name: string }[]> = {
   measure: [{ keys: '"', name: 'Second reading of the size in hand' }],
   'make-up': [{ keys: 'Arrows', name: 'Another answer of the choice in hand' }],
   pieces: [
@@ -36,6 +36,7 @@ const onStage: Record<StageKey, { keys: string; name: string }[]> = {
     { keys: 'Enter', name: 'On to the next figure' },
   ],
   'hand-over': [],
+  price: [],
 }
 
 const Listed = ({ keys }: { keys: { keys: string; name: string }[] }) => (
@@ -55,7 +56,7 @@ const Listed = ({ keys }: { keys: { keys: string; name: string }[] }) => (
  * Shortcuts, the sheet that lists them, and the palette that finds them by name. Letters sleep while a field has the focus; digits go to a size,
  * never to a stage.
  */
-export function Keys({ stage }: { stage: StageKey }) {
+export function Keys({ stage }: { stage: ViewKey }) {
   const store = useSceneStore()
   const { switchLight } = useLight()
   const [open, setOpen] = useState<'sheet' | 'palette'>()
@@ -86,6 +87,7 @@ export function Keys({ stage }: { stage: StageKey }) {
     }
     return [
       ...stages.map((each, n) => ({ name: `Go to ${each.name}`, keys: `Alt ${n + 1}`, run: () => go(each.key) })),
+      { name: `Go to ${beside.name}`, keys: '', run: () => go(beside.key) },
       ...measureKeys(),
       { name: 'Next item', keys: '.', run: () => step(1) },
       { name: 'Item before', keys: ',', run: () => step(-1) },
@@ -186,7 +188,7 @@ export function Keys({ stage }: { stage: StageKey }) {
   return (
     open && (
       <Dialog title="Shortcuts" close={() => setOpen(undefined)}>
-        <h3>On {stages.find((each) => each.key === stage)?.name}</h3>
+        <h3>On {[...stages, beside].find((each) => each.key === stage)?.name}</h3>
         {stage === 'measure' && (
           <p>
             Letters work while no field has the focus; digits go to the first empty size. Esc leaves a field, Enter goes
@@ -195,7 +197,9 @@ export function Keys({ stage }: { stage: StageKey }) {
         )}
         <Listed keys={[...measureKeys(), ...onStage[stage]]} />
         <h3>Everywhere</h3>
-        <Listed keys={commands().filter((each) => !measureKeys().some((key) => key.name === each.name))} />
+        <Listed
+          keys={commands().filter((each) => each.keys !== '' && !measureKeys().some((key) => key.name === each.name))}
+        />
       </Dialog>
     )
   )

@@ -1,11 +1,11 @@
 import { Link } from 'react-router'
-import { stages, type StageKey } from './stages'
+import { stages, type ViewKey } from './stages'
 import { memo } from 'react'
 import { useScene } from './scene'
 import s from './TapeBar.module.css'
 
 /** The stages as marks on a tape; the tape is drawn out as far as the job has come. */
-export const TapeBar = memo(function TapeBar({ stage }: { stage: StageKey }) {
+export const TapeBar = memo(function TapeBar({ stage }: { stage: ViewKey }) {
   const id = useScene((scene) => scene.id)
   const progress = useScene((scene) => scene.plan?.stages)
   const states = stages.map((each) => progress?.find(({ stage }) => stage === each.key))

@@ -19,6 +19,7 @@ const item = (id: string, w: string, allowances: Record<string, Entry> = {}): It
   inLine: false,
   partsOff: [],
   way: [],
+  room: '',
 })
 const job = (...items: Item[]): JobDocument => ({
   version: 1,
@@ -26,6 +27,8 @@ const job = (...items: Item[]): JobDocument => ({
   customer: '',
   unit: 'in',
   currency: '£',
+  customerId: '',
+  placeId: '',
   items,
   cloths: [],
   removed: [],

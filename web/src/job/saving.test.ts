@@ -9,6 +9,8 @@ const job = (name: string, customer = ''): JobDocument => ({
   customer,
   unit: 'in',
   currency: '£',
+  customerId: '',
+  placeId: '',
   items: [],
   cloths: [],
   removed: [],

@@ -9,3 +9,9 @@ export const stages = [
 ] as const
 
 export type StageKey = (typeof stages)[number]['key']
+
+/** What a job has beside its stages. */
+export const beside = { key: 'price', name: 'Price and papers' } as const
+
+/** Everything that a job can be open at. */
+export type ViewKey = StageKey | typeof beside.key

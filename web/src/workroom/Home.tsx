@@ -4,7 +4,7 @@ import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { answer, api, newId, Refused, type Unit, type Workroom } from '../api/client'
 import { Dialog } from '../parts/Dialog'
-import { useLight } from '../parts/Look'
+import { Bar } from './Bar'
 import { Jobs } from './Jobs'
 import { WorkroomForm } from './WorkroomForm'
 import s from './Home.module.css'
@@ -13,19 +13,14 @@ const noAnswer = 'The server does not answer.'
 
 /** The workroom: at its first start what it is called, from then on its jobs. */
 export function Home() {
-  const { light, switchLight } = useLight()
   const [changing, setChanging] = useState(false)
   const asked = useQuery({ queryKey: ['workroom'], queryFn: () => answer(api.GET('/api/workroom')) })
   const workroom = asked.data
   return (
     <div className={s.home}>
-      <header className={s.head}>
-        <span className={s.word}>Wrapper</span>
+      <Bar at={workroom?.told ? 'jobs' : ''}>
         {workroom?.told && <Button onClick={() => setChanging(true)}>Workroom</Button>}
-        <Button onClick={switchLight} aria-pressed={light === 'dim'}>
-          {light === 'dim' ? 'Bright' : 'Dim'}
-        </Button>
-      </header>
+      </Bar>
       {asked.isError && !workroom && (
         <main>
           <p className="problem" role="alert">
@@ -63,7 +58,11 @@ function Table({ workroom }: { workroom: Workroom }) {
   const begin = async () => {
     const id = newId()
     try {
-      await answer(api.POST('/api/jobs', { body: { id, changeId: newId(), name: name.trim(), unit, document: null } }))
+      await answer(
+        api.POST('/api/jobs', {
+          body: { id, changeId: newId(), name: name.trim(), unit, document: null, customerId: null },
+        }),
+      )
       await navigate(`/jobs/${id}/measure`)
     } catch (error) {
       setProblem(

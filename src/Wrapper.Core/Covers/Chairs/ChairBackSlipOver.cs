@@ -28,17 +28,19 @@ public sealed class ChairBackSlipOver : MakeUp
         OnMeasure = true,
     };
 
-    internal static readonly OptionChoice<LiningSchool> Lining = Choice.Of(
-        "lining",
-        "Lining",
-        "Lining",
-        Option.Of(
-            LiningSchool.Reversible,
-            "Lined, reversible",
-            "Two covers one inside the other, sewn together at the lower edge; turned through a gap."
-        ),
-        Option.Of(LiningSchool.Single, "Single", "One layer with a hem.")
-    );
+    internal static readonly OptionChoice<LiningSchool> Lining = Choice
+        .Of(
+            "lining",
+            "Lining",
+            "Lining",
+            Option.Of(
+                LiningSchool.Reversible,
+                "Lined, reversible",
+                "Two covers one inside the other, sewn together at the lower edge; turned through a gap."
+            ),
+            Option.Of(LiningSchool.Single, "Single", "One layer with a hem.")
+        )
+        .ToldToCustomer();
 
     internal static readonly LengthChoice WidthEase = Choice.OfLength(
         "widthEase",
@@ -73,6 +75,7 @@ public sealed class ChairBackSlipOver : MakeUp
             Option.Of(FinialPlaces.Middle, "One in the middle", "A gap in the middle of the top seam."),
             Option.Of(FinialPlaces.Ends, "One at each end", "A gap at both ends of the top seam.")
         )
+        .ToldToCustomer()
         .AskedWhen(Back, BackShape.Straight, BackShape.Tapered, BackShape.Arched);
 
     internal static readonly LengthChoice FinialGap = Choice

@@ -88,17 +88,19 @@ public sealed partial class ChairSlipcover
         LengthLimits.UpTo(60, "2", "5", zero: true)
     );
 
-    internal static readonly OptionChoice<SkirtSchool> Skirt = Choice.Of(
-        "skirt",
-        "Skirt",
-        "Skirt",
-        Option.Of(
-            SkirtSchool.Flaps,
-            "With flaps",
-            "One width to each face, flaps behind the corners; hung from a line as high as the skirt is deep, so that it covers the lower edge of the body."
-        ),
-        Option.Of(SkirtSchool.None, "None", "The lower edge is hemmed.")
-    );
+    internal static readonly OptionChoice<SkirtSchool> Skirt = Choice
+        .Of(
+            "skirt",
+            "Skirt",
+            "Skirt",
+            Option.Of(
+                SkirtSchool.Flaps,
+                "With flaps",
+                "One width to each face, flaps behind the corners; hung from a line as high as the skirt is deep, so that it covers the lower edge of the body."
+            ),
+            Option.Of(SkirtSchool.None, "None", "The lower edge is hemmed.")
+        )
+        .ToldToCustomer();
 
     internal static readonly LengthChoice SkirtDrop = Choice
         .OfLength("skirtDrop", "Skirt, finished", "Skirt", Length.Inches(7), 180, LengthLimits.UpTo(40, "7", "18"))

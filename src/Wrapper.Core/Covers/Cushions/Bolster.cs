@@ -13,18 +13,24 @@ namespace Wrapper.Core.Covers.Cushions;
 /// <summary>A bolster: two round ends and a body, with or without a zip along it (craft §4.5).</summary>
 public sealed class Bolster : MakeUp
 {
-    internal static readonly OptionChoice<BolsterClosing> Closing = Choice.Of(
-        "closing",
-        "Closing",
-        "Closing",
-        Option.Of(BolsterClosing.Zip, "Zip along the body", "The cover comes off for washing."),
-        Option.Of(
-            BolsterClosing.Hidden,
-            "Invisible zip along the body",
-            "Only the slider shows; sewn open, close behind the teeth."
-        ),
-        Option.Of(BolsterClosing.Sewn, "Sewn shut", "The inner goes in before the last hand's width is closed by hand.")
-    );
+    internal static readonly OptionChoice<BolsterClosing> Closing = Choice
+        .Of(
+            "closing",
+            "Closing",
+            "Closing",
+            Option.Of(BolsterClosing.Zip, "Zip along the body", "The cover comes off for washing."),
+            Option.Of(
+                BolsterClosing.Hidden,
+                "Invisible zip along the body",
+                "Only the slider shows; sewn open, close behind the teeth."
+            ),
+            Option.Of(
+                BolsterClosing.Sewn,
+                "Sewn shut",
+                "The inner goes in before the last hand's width is closed by hand."
+            )
+        )
+        .ToldToCustomer();
 
     internal static readonly Measure Diameter = new Measure(
         "d",

@@ -42,34 +42,38 @@ internal static class EaseSchools
         )
     );
 
-    internal static readonly OptionChoice<WaddingWrap> WaddingRound = Choice.Of(
-        "wadding",
-        "Wadding round the foam",
-        "Inner",
-        Option.Of(WaddingWrap.None, "None", "The foam alone, or a dressed inner."),
-        Option.Of(
-            WaddingWrap.Front,
-            "Round the front",
-            "One sheet over the top, round the front and under: a soft front edge."
-        ),
-        Option.Of(WaddingWrap.Sides, "Round the front, and the sides", "Two pieces more, one for each side.")
-    );
-
-    internal static readonly OptionChoice<InnerSource> Inner = Choice.Of(
-        "inner",
-        "Inner",
-        "Inner",
-        Option.Of(
-            InnerSource.Foam,
-            "New foam",
-            "Ordered as one block; none with the soft school, whose inner is no foam."
-        ),
-        Option.Of(
-            InnerSource.Kept,
-            "One that is there",
-            "A mattress, the old cushion, a feather inner: no foam is listed."
+    internal static readonly OptionChoice<WaddingWrap> WaddingRound = Choice
+        .Of(
+            "wadding",
+            "Wadding round the foam",
+            "Inner",
+            Option.Of(WaddingWrap.None, "None", "The foam alone, or a dressed inner."),
+            Option.Of(
+                WaddingWrap.Front,
+                "Round the front",
+                "One sheet over the top, round the front and under: a soft front edge."
+            ),
+            Option.Of(WaddingWrap.Sides, "Round the front, and the sides", "Two pieces more, one for each side.")
         )
-    );
+        .ToldToCustomer();
+
+    internal static readonly OptionChoice<InnerSource> Inner = Choice
+        .Of(
+            "inner",
+            "Inner",
+            "Inner",
+            Option.Of(
+                InnerSource.Foam,
+                "New foam",
+                "Ordered as one block; none with the soft school, whose inner is no foam."
+            ),
+            Option.Of(
+                InnerSource.Kept,
+                "One that is there",
+                "A mattress, the old cushion, a feather inner: no foam is listed."
+            )
+        )
+        .ToldToCustomer();
 
     private const string Group = "Ease";
 

@@ -30,14 +30,20 @@ public sealed class KnifeEdgePad : BoxCushion
         )
     );
 
-    internal static readonly OptionChoice<PadClosing> Closing = Choice.Of(
-        "closing",
-        "Closed by",
-        "Closing",
-        Option.Of(PadClosing.Hand, "Ladder stitch", "By hand, once it is filled; unpicked for washing."),
-        Option.Of(PadClosing.Inside, "A zip, kept inside the corners", "In the middle of the back edge: the neatest."),
-        Option.Of(PadClosing.Round, "A zip round the corners", "Turns both back corners: the easiest to fill.")
-    );
+    internal static readonly OptionChoice<PadClosing> Closing = Choice
+        .Of(
+            "closing",
+            "Closed by",
+            "Closing",
+            Option.Of(PadClosing.Hand, "Ladder stitch", "By hand, once it is filled; unpicked for washing."),
+            Option.Of(
+                PadClosing.Inside,
+                "A zip, kept inside the corners",
+                "In the middle of the back edge: the neatest."
+            ),
+            Option.Of(PadClosing.Round, "A zip round the corners", "Turns both back corners: the easiest to fill.")
+        )
+        .ToldToCustomer();
 
     internal static readonly LengthChoice HandOpening = Choice
         .OfLength(

@@ -16,21 +16,23 @@ namespace Wrapper.Core.Covers.Cushions;
 /// </summary>
 public sealed class PillowcaseCushion : BoxCushion
 {
-    internal static readonly OptionChoice<PillowCornerSchool> PillowCorners = Choice.Of(
-        "pillowCorners",
-        "Front corners",
-        "Corners",
-        Option.Of(
-            PillowCornerSchool.Boxed,
-            "Boxed",
-            "Square corners cut out by the corner rule: the cushion keeps its edges."
-        ),
-        Option.Of(
-            PillowCornerSchool.Plain,
-            "Plain",
-            "Seamed straight round; the corners stand out a little like ears, or are pinned off."
+    internal static readonly OptionChoice<PillowCornerSchool> PillowCorners = Choice
+        .Of(
+            "pillowCorners",
+            "Front corners",
+            "Corners",
+            Option.Of(
+                PillowCornerSchool.Boxed,
+                "Boxed",
+                "Square corners cut out by the corner rule: the cushion keeps its edges."
+            ),
+            Option.Of(
+                PillowCornerSchool.Plain,
+                "Plain",
+                "Seamed straight round; the corners stand out a little like ears, or are pinned off."
+            )
         )
-    );
+        .ToldToCustomer();
 
     internal static readonly LengthChoice WrapOver = Choice.OfLength(
         "wrapOver",
@@ -44,15 +46,17 @@ public sealed class PillowcaseCushion : BoxCushion
         Adjustable = Length.Inches(1),
     };
 
-    internal static readonly OptionChoice<WrapFastening> HeldBy = Choice.Of(
-        "closing",
-        "Held by",
-        "Wrapped end",
-        Option.Of(WrapFastening.Pins, "Pins", "Twisted pins, or nothing where the cushion stands against a back."),
-        Option.Of(WrapFastening.HookAndLoop, "Hook-and-loop", "A strip along the end, sewn to both sides."),
-        Option.Of(WrapFastening.Snaps, "Snaps", "One every 4 in (10 cm) or so."),
-        Option.Of(WrapFastening.Zip, "A zip", "Across the end; closed before it is folded in.")
-    );
+    internal static readonly OptionChoice<WrapFastening> HeldBy = Choice
+        .Of(
+            "closing",
+            "Held by",
+            "Wrapped end",
+            Option.Of(WrapFastening.Pins, "Pins", "Twisted pins, or nothing where the cushion stands against a back."),
+            Option.Of(WrapFastening.HookAndLoop, "Hook-and-loop", "A strip along the end, sewn to both sides."),
+            Option.Of(WrapFastening.Snaps, "Snaps", "One every 4 in (10 cm) or so."),
+            Option.Of(WrapFastening.Zip, "A zip", "Across the end; closed before it is folded in.")
+        )
+        .ToldToCustomer();
 
     /// <inheritdoc/>
     public override string Key => "pillowcase-cushion";

@@ -48,17 +48,19 @@ public sealed class DuvetCover : MakeUp
         Note = "Folded at the middle.",
     };
 
-    internal static readonly OptionChoice<HandSlots> Slots = Choice.Of(
-        "slots",
-        "Hand slots near the top",
-        "Inside",
-        Option.Of(HandSlots.None, "None", "The duvet goes in from the foot."),
-        Option.Of(
-            HandSlots.Both,
-            "In both sides",
-            "7 in (18 cm) long, from 3 in (7.5 cm) below the corner: reach in and pull the corners up."
+    internal static readonly OptionChoice<HandSlots> Slots = Choice
+        .Of(
+            "slots",
+            "Hand slots near the top",
+            "Inside",
+            Option.Of(HandSlots.None, "None", "The duvet goes in from the foot."),
+            Option.Of(
+                HandSlots.Both,
+                "In both sides",
+                "7 in (18 cm) long, from 3 in (7.5 cm) below the corner: reach in and pull the corners up."
+            )
         )
-    );
+        .ToldToCustomer();
 
     internal static readonly AllowanceDeclaration FirstFold = EdgeAllowances.Hem(
         "h1",

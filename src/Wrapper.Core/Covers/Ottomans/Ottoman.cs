@@ -26,17 +26,19 @@ public abstract class Ottoman : MakeUp
         Note = "What turns under the body, with its hem or the turning for hook-and-loop.",
     };
 
-    internal static readonly OptionChoice<OttomanFastening> Fastening = Choice.Of(
-        "fastening",
-        "Held by",
-        "Beneath",
-        Option.Of(
-            OttomanFastening.HookAndLoop,
-            "Hook-and-loop",
-            "Comes off for washing: the upper row first, the turning trimmed under its midline, then the lower row."
-        ),
-        Option.Of(OttomanFastening.None, "Nothing", "A loose cover that stands by itself, or is tacked.")
-    );
+    internal static readonly OptionChoice<OttomanFastening> Fastening = Choice
+        .Of(
+            "fastening",
+            "Held by",
+            "Beneath",
+            Option.Of(
+                OttomanFastening.HookAndLoop,
+                "Hook-and-loop",
+                "Comes off for washing: the upper row first, the turning trimmed under its midline, then the lower row."
+            ),
+            Option.Of(OttomanFastening.None, "Nothing", "A loose cover that stands by itself, or is tacked.")
+        )
+        .ToldToCustomer();
 
     internal static readonly CountChoice Legs = Choice
         .OfCount("legs", "Legs", "Beneath", 4, 0, 12)

@@ -25,17 +25,19 @@ public sealed class OttomanCap : Ottoman
         LengthLimits.UpTo(60, "4", "10")
     );
 
-    internal static readonly OptionChoice<CapCornerSchool> CapCorners = Choice.Of(
-        "capCorners",
-        "Corners of the cap",
-        "Cap",
-        Option.Of(CapCornerSchool.Boxed, "Boxed", "Square: the waste is cut out by the corner rule."),
-        Option.Of(
-            CapCornerSchool.Pleated,
-            "Pleated",
-            "Soft: each corner is cut off at 45° and laid in two facing pleats that run out at the top's corner."
+    internal static readonly OptionChoice<CapCornerSchool> CapCorners = Choice
+        .Of(
+            "capCorners",
+            "Corners of the cap",
+            "Cap",
+            Option.Of(CapCornerSchool.Boxed, "Boxed", "Square: the waste is cut out by the corner rule."),
+            Option.Of(
+                CapCornerSchool.Pleated,
+                "Pleated",
+                "Soft: each corner is cut off at 45° and laid in two facing pleats that run out at the top's corner."
+            )
         )
-    );
+        .ToldToCustomer();
 
     internal static readonly OptionChoice<DownDiagonal> Diagonal = Choice.Of(
         "diagonal",

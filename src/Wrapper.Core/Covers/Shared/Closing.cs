@@ -11,25 +11,27 @@ namespace Wrapper.Core.Covers.Shared;
 /// </summary>
 internal sealed class Closing
 {
-    internal static readonly OptionChoice<FootClosing> By = Choice.Of(
-        "closing",
-        "The foot is closed by",
-        Group,
-        Option.Of(FootClosing.Holes, "Buttons and buttonholes", "Strong, plain, and washes well."),
-        Option.Of(
-            FootClosing.Loops,
-            "Buttons and elastic loops",
-            "No buttonholes: loops tucked into the fold of the hem."
-        ),
-        Option.Of(FootClosing.Zip, "A zip", "Closes all along; the slider can catch on the duvet."),
-        Option.Of(FootClosing.Snaps, "Snaps", "Quick to open; sewn or pressed on."),
-        Option.Of(FootClosing.Tape, "Hook-and-loop tape", "Easiest to close; catches lint in the wash."),
-        Option.Of(
-            FootClosing.Flap,
-            "An overlap flap",
-            "Nothing to fasten: one face goes on by 10 in (25 cm) and is folded in."
+    internal static readonly OptionChoice<FootClosing> By = Choice
+        .Of(
+            "closing",
+            "The foot is closed by",
+            Group,
+            Option.Of(FootClosing.Holes, "Buttons and buttonholes", "Strong, plain, and washes well."),
+            Option.Of(
+                FootClosing.Loops,
+                "Buttons and elastic loops",
+                "No buttonholes: loops tucked into the fold of the hem."
+            ),
+            Option.Of(FootClosing.Zip, "A zip", "Closes all along; the slider can catch on the duvet."),
+            Option.Of(FootClosing.Snaps, "Snaps", "Quick to open; sewn or pressed on."),
+            Option.Of(FootClosing.Tape, "Hook-and-loop tape", "Easiest to close; catches lint in the wash."),
+            Option.Of(
+                FootClosing.Flap,
+                "An overlap flap",
+                "Nothing to fasten: one face goes on by 10 in (25 cm) and is folded in."
+            )
         )
-    );
+        .ToldToCustomer();
 
     internal static readonly LengthChoice Button = Choice
         .OfLength("button", "Button, across", Group, Length.Inches(0, 5, 8), 15, LengthLimits.UpTo(3, "5/8", "1.5"))

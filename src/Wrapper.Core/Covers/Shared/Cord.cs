@@ -91,7 +91,7 @@ internal static class Cord
 
     /// <summary>Whether there is cord, in the words of one cover.</summary>
     public static OptionChoice<Cording> Asked(string key, params Option<Cording>[] options) =>
-        Choice.Of(key, "Cord", Group, options);
+        Choice.Of(key, "Cord", Group, options).ToldToCustomer();
 
     /// <summary>Whether there is cord, and how it is covered.</summary>
     public static IReadOnlyList<Choice> ChoicesFor(OptionChoice<Cording> asked)

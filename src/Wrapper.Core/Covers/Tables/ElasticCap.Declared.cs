@@ -58,17 +58,19 @@ public sealed partial class ElasticCap
         Option.Of(BarrierPlace.Under, "Under the wadding", "For pressing with steam: keeps the board dry.")
     );
 
-    internal static readonly OptionChoice<HoldSchool> Hold = Choice.Of(
-        "hold",
-        "Held by",
-        "Elastic",
-        Option.Of(HoldSchool.Elastic, "Elastic", "Grips by itself."),
-        Option.Of(
-            HoldSchool.Drawstring,
-            "A drawstring in a casing",
-            "Pulled tight and tied beneath; the drawcord is 12 in (30 cm) longer than the edge."
+    internal static readonly OptionChoice<HoldSchool> Hold = Choice
+        .Of(
+            "hold",
+            "Held by",
+            "Elastic",
+            Option.Of(HoldSchool.Elastic, "Elastic", "Grips by itself."),
+            Option.Of(
+                HoldSchool.Drawstring,
+                "A drawstring in a casing",
+                "Pulled tight and tied beneath; the drawcord is 12 in (30 cm) longer than the edge."
+            )
         )
-    );
+        .ToldToCustomer();
 
     internal static readonly OptionChoice<DrawnBy> Drawstring = Choice
         .Of(

@@ -30,13 +30,15 @@ public sealed class Runner : MakeUp
         Usual: Length.Inches(14)
     );
 
-    internal static readonly OptionChoice<RunnerEnds> Ends = Choice.Of(
-        "ends",
-        "Ends",
-        "Ends",
-        Option.Of(RunnerEnds.Hemmed, "Hemmed", "Turned twice like the sides."),
-        Option.Of(RunnerEnds.Raw, "Left raw", "For a fringe, or cloth that does not fray.")
-    );
+    internal static readonly OptionChoice<RunnerEnds> Ends = Choice
+        .Of(
+            "ends",
+            "Ends",
+            "Ends",
+            Option.Of(RunnerEnds.Hemmed, "Hemmed", "Turned twice like the sides."),
+            Option.Of(RunnerEnds.Raw, "Left raw", "For a fringe, or cloth that does not fray.")
+        )
+        .ToldToCustomer();
 
     internal static readonly AllowanceDeclaration Hem = EdgeAllowances.Hem(
         "h",

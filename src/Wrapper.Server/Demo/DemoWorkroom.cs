@@ -1,0 +1,118 @@
+using Wrapper.Core.Jobs;
+using Wrapper.Core.Workroom.Customers;
+using Wrapper.Core.Workroom.Pricing;
+using Wrapper.Server.Customers;
+using Wrapper.Server.Hosting;
+using Wrapper.Store;
+
+namespace Wrapper.Server.Demo;
+
+/// <summary>The demo's customers and its price book: invented people, places and figures.</summary>
+internal static class DemoWorkroom
+{
+    private static readonly Dictionary<string, Customer> Customers = new()
+    {
+        ["ferncliff"] = new("Ferncliff Observatory Lodge")
+        {
+            Address = "Ferncliff Observatory Lodge\nNorth Stair\nFerncliff FC1 4LL",
+            Notes = "The dome is closed to visitors on Mondays. Cat: keep lids on thread boxes.",
+            People =
+            [
+                new("keeper", "Odile Marrow", "keeper, has the keys", "01632 960 114", "keeper@ferncliff.example"),
+                new("books", "Piers Attwell", "pays", "01632 960 118", "books@ferncliff.example"),
+            ],
+            Places =
+            [
+                new(
+                    "lodge",
+                    "The Lodge",
+                    "North Stair, Ferncliff FC1 4LL",
+                    ["East bay", "Stove corner", "Guest room 1", "Guest room 2", "Bunk room"],
+                    "Parking behind the dome; narrow stair, measure long benches on the spot."
+                ),
+            ],
+        },
+        ["marigold"] = new("Barge Marigold")
+        {
+            Address = "Barge Marigold\nLower Basin, berth 9\nSallow Wharf SW7 2QD",
+            Notes = "Latex allergy: no rubberised backing.",
+            People = [new("skipper", "Ines Tolland", "skipper", "01632 960 127", "ines@marigold.example")],
+            Places =
+            [
+                new(
+                    "saloon",
+                    "Marigold",
+                    "Lower Basin, berth 9",
+                    ["Saloon", "Fore cabin"],
+                    "Ring the bell at the gate; tide shifts the gangway."
+                ),
+            ],
+        },
+        ["mill-lane"] = new("Mill Lane Reading Room")
+        {
+            Address = "Mill Lane Reading Room\n3 Mill Lane\nFerncliff FC2 1AB",
+            People = [new("desk", "Tobias Renn", "reading room desk", "01632 960 131", "desk@milllane.example")],
+            Places =
+            [
+                new(
+                    "reading",
+                    "Reading Room",
+                    "3 Mill Lane",
+                    ["Hall", "Gallery", "Map room"],
+                    "Quiet after two o'clock."
+                ),
+            ],
+        },
+    };
+
+    /// <summary>The price book of Heron Loft.</summary>
+    public static PriceBook Book { get; } =
+        new()
+        {
+            LabourRate = "32",
+            Rows =
+            [
+                new("chain", "zip chain", "2.20", PricedBy.Yard),
+                new("zip", "zip, teeth", "3.40", PricedBy.Each),
+                new("cord", "cord", "0.65", PricedBy.Yard),
+                new("thread", "thread", "2.10", PricedBy.Each),
+                new("foam", "foam", "0.42", PricedBy.Litre),
+                new("filling", "loose filling", "9.50", PricedBy.Kilogram),
+                new("inner", "inner, by volume", "9.50", PricedBy.Kilogram),
+                new("tape", "tie tape", "0.55", PricedBy.Yard),
+                new("hook", "hook-and-loop", "3.10", PricedBy.Yard),
+                new("label", "label", "0.80", PricedBy.Each),
+                new("buttons", "buttons", "0.45", PricedBy.Each),
+                new("elastic", "elastic, 1/4 in wide", "0.60", PricedBy.Yard),
+                new("loops", "elastic for loops", "0.40", PricedBy.Yard),
+            ],
+            Waste = "5",
+            Sundries = "3",
+            Margin = "15",
+            Rush = "20",
+            Taxes = [new("vat", "VAT", "20")],
+            Address = "Heron Loft\nStaithe Row 2\nFerncliff FB2 7QX",
+            TaxNumber = "GB 000 0000 00",
+            PayTo = "Heron Loft, sort code 00-00-00, account 00000000",
+            Terms =
+                "Prices hold for the sizes measured and the cloth named. Cloth is ordered when the deposit is paid. Covers are fitted once; what does not fit is put right without charge within six weeks. Cut cloth cannot be taken back.",
+        };
+
+    /// <summary>The customer of each demo job, by the job's id.</summary>
+    public static JobDocument Of(string id, JobDocument job) =>
+        Customers.FirstOrDefault(each => each.Value.Name == job.Customer) is { Key: { } customer, Value: { } named }
+            ? job with
+            {
+                CustomerId = customer,
+                PlaceId = named.Places[0].Id,
+            }
+            : throw new InvalidOperationException($"nobody is the customer of {id}");
+
+    /// <summary>Puts them into the stores, unless something was told there already.</summary>
+    public static void Seed(CustomerStore customers, SheetStore sheets)
+    {
+        foreach (var (id, customer) in Customers)
+            customers.Keep(id, 0, CustomerEndpoints.Entry(customer));
+        sheets.KeepBook(0, KeptJson.Write(Book));
+    }
+}

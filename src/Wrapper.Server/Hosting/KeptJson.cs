@@ -1,0 +1,34 @@
+using System.Text.Json;
+using System.Text.Json.Serialization;
+
+namespace Wrapper.Server.Hosting;
+
+/// <summary>
+/// What is kept as JSON beside the job documents: word for word, whatever things are called in the workroom by now.
+/// </summary>
+internal static class KeptJson
+{
+    private static readonly JsonSerializerOptions Options = new(JsonSerializerDefaults.Web)
+    {
+        NumberHandling = JsonNumberHandling.Strict,
+    };
+
+    /// <summary>As it is kept.</summary>
+    public static string Write<T>(T of) => JsonSerializer.Serialize(of, Options);
+
+    /// <summary>What was kept; null where it cannot be read.</summary>
+    public static T? Read<T>(string? kept)
+        where T : class
+    {
+        try
+        {
+            return kept is null ? null
+                : JsonSerializer.Deserialize<T>(kept, Options) is { } read && NullMembers.In(read) is null ? read
+                : null;
+        }
+        catch (JsonException)
+        {
+            return null;
+        }
+    }
+}
