@@ -1,4 +1,5 @@
 using System.Globalization;
+using System.Text.Json;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Workroom.Money;
@@ -40,6 +41,10 @@ internal static class PaperEndpoints
     private const int LongestSearch = 200,
         LongestNote = 400,
         MostListed = 200;
+
+    // By the names that they have in job files.
+    private static readonly Dictionary<string, PaperKind> Kinds = Enum.GetValues<PaperKind>()
+        .ToDictionary(kind => JsonNamingPolicy.KebabCaseLower.ConvertName($"{kind}"));
 
     public static void Map(RouteGroupBuilder api)
     {
@@ -102,7 +107,7 @@ internal static class PaperEndpoints
                 Results<Ok<List<PaperView>>, ProblemHttpResult> (
                     PaperStore store,
                     string? q,
-                    PaperKind? kind,
+                    string? kind,
                     string? after,
                     int? limit
                 ) =>
@@ -126,9 +131,18 @@ internal static class PaperEndpoints
                                 "50"
                             ),
                         ])
+                    : kind is { Length: > 0 } && !Kinds.ContainsKey(kind)
+                        ? Problems.Fields([
+                            new Problem("kind", kind[..Math.Min(40, kind.Length)], 0, "no kind of paper", "quotation"),
+                        ])
                     : TypedResults.Ok(
                         store
-                            .List(q ?? "", kind?.ToString(), after, limit ?? MostListed)
+                            .List(
+                                q ?? "",
+                                kind is { Length: > 0 } ? $"{Kinds[kind]}" : null,
+                                after,
+                                limit ?? MostListed
+                            )
                             .Select(PaperView.Of)
                             .OfType<PaperView>()
                             .ToList()

@@ -4809,7 +4809,7 @@ export interface operations {
         parameters: {
             query?: {
                 q?: string;
-                kind?: components["schemas"]["PaperKind"];
+                kind?: string;
                 after?: string;
                 limit?: number;
             };

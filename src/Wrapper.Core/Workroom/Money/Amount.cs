@@ -121,11 +121,13 @@ public static partial class Amount
         var last = marks[^1];
         var isSole = marks.Count(each => each == last) == 1;
         var isDecimal = isSole && (last is '.' or ',');
-        // One mark before three digits parts thousands, unless the currency has three decimals.
+        // One mark before three digits may part thousands or decimals, and a thousand times is no slip to make.
         if (isDecimal && marks.Count == 1 && groups is [{ Length: >= 1 and <= 3 } head, { Length: 3 }] && head != "0")
         {
-            if (currency.Decimals == 3 && last == ',')
-                return No($"this could be {head}.{groups[1]} or {head}{groups[1]}: write it with a point or no mark");
+            if (last == (currency.Decimals == 3 ? ',' : '.'))
+                return No(
+                    $"this could be {head}{groups[1]} or {head}.{groups[1]}: write it with no mark or all decimals"
+                );
             isDecimal = currency.Decimals == 3;
         }
         string[] whole = isDecimal ? groups[..^1] : groups;
