@@ -35,6 +35,7 @@ public class ArchitectureTests
         (11, "Cloth"),
         (12, "Planning"),
         (13, "Workroom.Pricing"),
+        (13, "Workroom.Week"),
     ];
 
     [Theory]

@@ -109,13 +109,13 @@ public sealed class PaperStoreTests : IDisposable
         var jobs = new JobStore(database, TimeProvider.System);
         jobs.Create("j", new Change("c", """{"name":"a","customer":"b"}""", "a", "b"));
         var sheets = new SheetStore(database);
-        Assert.True(sheets.Keep("j", 0, "{}"));
+        Assert.True(sheets.Keep(JobSheet.Price, "j", 0, "{}"));
         Issue("a");
         var later = new JobList(database, new Later());
         Assert.True(new JobList(database, TimeProvider.System).Put("j", Kept.Deleted));
         Assert.Equal(1, later.Clear());
         Assert.NotNull(papers.Find("a"));
-        Assert.Null(sheets.Of("j"));
+        Assert.Null(sheets.Read(JobSheet.Price, "j"));
     }
 
     [Fact]
@@ -123,16 +123,16 @@ public sealed class PaperStoreTests : IDisposable
     {
         new JobStore(database, TimeProvider.System).Create("j", new Change("c", "{}", "a", "b"));
         var sheets = new SheetStore(database);
-        Assert.True(sheets.Keep("j", 0, "1"));
-        Assert.False(sheets.Keep("j", 0, "2"));
-        Assert.True(sheets.Keep("j", 1, "3"));
-        Assert.False(sheets.Keep("j", 1, "4"));
-        Assert.Equal(new KeptSheet(2, "3"), sheets.Of("j"));
-        Assert.False(sheets.Keep("gone", 0, "1"));
-        Assert.True(sheets.KeepBook(0, "1"));
-        Assert.False(sheets.KeepBook(0, "2"));
-        Assert.True(sheets.KeepBook(1, "3"));
-        Assert.Equal(new KeptSheet(2, "3"), sheets.Book());
+        Assert.True(sheets.Keep(JobSheet.Price, "j", 0, "1"));
+        Assert.False(sheets.Keep(JobSheet.Price, "j", 0, "2"));
+        Assert.True(sheets.Keep(JobSheet.Price, "j", 1, "3"));
+        Assert.False(sheets.Keep(JobSheet.Price, "j", 1, "4"));
+        Assert.Equal(new KeptSheet(2, "3"), sheets.Read(JobSheet.Price, "j"));
+        Assert.False(sheets.Keep(JobSheet.Price, "gone", 0, "1"));
+        Assert.True(sheets.Keep(WorkroomSheet.PriceBook, 0, "1"));
+        Assert.False(sheets.Keep(WorkroomSheet.PriceBook, 0, "2"));
+        Assert.True(sheets.Keep(WorkroomSheet.PriceBook, 1, "3"));
+        Assert.Equal(new KeptSheet(2, "3"), sheets.Read(WorkroomSheet.PriceBook));
     }
 
     private sealed class Later : TimeProvider

@@ -113,6 +113,6 @@ internal static class DemoWorkroom
     {
         foreach (var (id, customer) in Customers)
             customers.Keep(id, 0, CustomerEndpoints.Entry(customer));
-        sheets.KeepBook(0, KeptJson.Write(Book));
+        sheets.Keep(WorkroomSheet.PriceBook, 0, KeptJson.Write(Book));
     }
 }

@@ -19,6 +19,7 @@ using Wrapper.Server.Money;
 using Wrapper.Server.Photos;
 using Wrapper.Server.Plans;
 using Wrapper.Server.Records;
+using Wrapper.Server.Week;
 using Wrapper.Server.Workrooms;
 using Wrapper.Store;
 
@@ -109,6 +110,7 @@ public static class WrapperServer
         builder.Services.AddSingleton<TileDrawing>();
         builder.Services.AddSingleton<ItemPictures>();
         builder.Services.AddSingleton<GivingOut>();
+        builder.Services.AddSingleton<Workloads>();
         AddStore(builder, options, wording);
 
         var app = builder.Build();
@@ -151,6 +153,8 @@ public static class WrapperServer
         PriceBookEndpoints.Map(api);
         OfferEndpoints.Map(api);
         PaperEndpoints.Map(api);
+        CalendarEndpoints.Map(api);
+        WeekEndpoints.Map(api);
         JobListEndpoints.Map(api);
         JobEndpoints.Map(api);
         PhotoEndpoints.Map(api);
@@ -179,6 +183,7 @@ public static class WrapperServer
                         typeof(WorkroomStore),
                         typeof(SheetStore),
                         typeof(PaperStore),
+                        typeof(WeekStore),
                         typeof(CustomerStore),
                         typeof(Database),
                         typeof(Backups),
@@ -218,6 +223,7 @@ public static class WrapperServer
         builder.Services.AddSingleton(sheets);
         builder.Services.AddSingleton(new PaperStore(database, TimeProvider.System));
         builder.Services.AddSingleton(customers);
+        builder.Services.AddSingleton(new WeekStore(database));
         builder.Services.AddSingleton(new FoundLays(database, TimeProvider.System));
         builder.Services.AddSingleton(new Backups(database));
         builder.Services.AddSingleton<Upkeep>();

@@ -63,7 +63,7 @@ internal sealed class GivingOut(
         CancellationToken cancel
     )
     {
-        var sheet = KeptJson.Read<PriceSheet>(sheets.Of(job.Id)?.Content) ?? new PriceSheet();
+        var sheet = KeptJson.Read<PriceSheet>(sheets.Read(JobSheet.Price, job.Id)?.Content) ?? new PriceSheet();
         var book = new BookReading(PriceBookEndpoints.BookOf(sheets));
         var head = Head(job.Document);
         if (head.Problem is { } nobody)

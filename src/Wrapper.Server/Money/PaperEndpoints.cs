@@ -77,7 +77,7 @@ internal static class PaperEndpoints
                 ) =>
                     jobs.Find(id) is null ? JobEndpoints.NoJob(id, list)
                     : SheetLimits.Check(keep.Sheet).ToList() is { Count: > 0 } refused ? Problems.Fields(refused)
-                    : sheets.Keep(id, keep.From, KeptJson.Write(keep.Sheet))
+                    : sheets.Keep(JobSheet.Price, id, keep.From, KeptJson.Write(keep.Sheet))
                         ? TypedResults.Ok(MoneyOf(id, sheets, papers))
                     : Problems.Meanwhile(
                         "The price of this job was changed elsewhere in the meantime: look at it and say it again."
@@ -230,7 +230,7 @@ internal static class PaperEndpoints
 
     internal static JobMoneyView MoneyOf(string id, SheetStore sheets, PaperStore papers)
     {
-        var (sheet, given) = (sheets.Of(id), papers.OfJob(id));
+        var (sheet, given) = (sheets.Read(JobSheet.Price, id), papers.OfJob(id));
         var book = new BookReading(PriceBookEndpoints.BookOf(sheets));
         return new(
             sheet?.Revision ?? 0,

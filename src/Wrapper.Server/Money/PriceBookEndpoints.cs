@@ -39,7 +39,7 @@ internal static class PriceBookEndpoints
                 {
                     if (TooLong(keep.Book) is { } problem)
                         return Problems.Fields([problem]);
-                    return store.KeepBook(keep.From, KeptJson.Write(keep.Book))
+                    return store.Keep(WorkroomSheet.PriceBook, keep.From, KeptJson.Write(keep.Book))
                         ? TypedResults.Ok(Read(store))
                         : Problems.Meanwhile(
                             "Prices were changed elsewhere in the meantime: look at them and say it again."
@@ -54,12 +54,17 @@ internal static class PriceBookEndpoints
 
     /// <summary>The price book as it is kept; an empty one before there is any.</summary>
     public static PriceBook BookOf(SheetStore store) =>
-        KeptJson.Read<PriceBook>(store.Book()?.Content) ?? new PriceBook();
+        KeptJson.Read<PriceBook>(store.Read(WorkroomSheet.PriceBook)?.Content) ?? new PriceBook();
 
     private static PriceBookView Read(SheetStore store)
     {
         var book = BookOf(store);
-        return new(store.Book()?.Revision ?? 0, book, new BookReading(book).Problems, Currency.All);
+        return new(
+            store.Read(WorkroomSheet.PriceBook)?.Revision ?? 0,
+            book,
+            new BookReading(book).Problems,
+            Currency.All
+        );
     }
 
     private static Problem? TooLong(PriceBook book)

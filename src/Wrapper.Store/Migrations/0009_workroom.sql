@@ -25,6 +25,18 @@ CREATE TABLE price_book (
     revision INTEGER NOT NULL,
     content TEXT NOT NULL
 ) STRICT;
+-- When the workroom works, as JSON; one row.
+CREATE TABLE calendar (
+    only_one INTEGER PRIMARY KEY CHECK (only_one = 1),
+    revision INTEGER NOT NULL,
+    content TEXT NOT NULL
+) STRICT;
+-- What was said of when a job is made, as JSON.
+CREATE TABLE schedules (
+    job_id TEXT PRIMARY KEY REFERENCES jobs (id),
+    revision INTEGER NOT NULL,
+    content TEXT NOT NULL
+) STRICT, WITHOUT ROWID;
 -- What was said of the price of a job beside what is reckoned, as JSON.
 CREATE TABLE price_sheets (
     job_id TEXT PRIMARY KEY REFERENCES jobs (id),
