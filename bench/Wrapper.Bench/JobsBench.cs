@@ -45,7 +45,7 @@ internal static class JobsBench
         }
     }
 
-    private static void Fill(JobStore store)
+    internal static void Fill(JobStore store)
     {
         var random = new Random(1);
         string One(string[] of) => of[random.Next(of.Length)];

@@ -10,6 +10,11 @@ if (args.Contains("--jobs"))
     Wrapper.Bench.JobsBench.Run();
     return 0;
 }
+if (args.Contains("--workroom"))
+{
+    await Wrapper.Bench.WorkroomBench.Run();
+    return 0;
+}
 if (args.Contains("--sewn"))
 {
     Wrapper.Bench.SewnBench.Run();

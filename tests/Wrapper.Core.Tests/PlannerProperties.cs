@@ -32,7 +32,7 @@ public class PlannerProperties
             (works, promised) =>
                 new PlannedJob(
                     id,
-                    [.. works.Select((work, n) => new Work($"{n}", work.Item1, work.Item2, work.Item3))],
+                    [.. works.Select((work, n) => new PlannedWork($"{n}", work.Item1, work.Item2, work.Item3))],
                     promised < 0 ? null : promised
                 )
         );
@@ -220,12 +220,12 @@ public class PlannerProperties
     public void By_hand()
     {
         Worker[] alone = [new("m", [360, 360, 0, 360], All)];
-        PlannedJob Job(string id, int? promised, params Work[] works) => new(id, works, promised);
+        PlannedJob Job(string id, int? promised, params PlannedWork[] works) => new(id, works, promised);
         var plan = Planner.Of(
             [
-                Job("stools", 1, new Work("cut", Skill.Cutting, 60), new Work("sew", Skill.Sewing, 240)),
-                Job("bench", 0, new Work("cut", Skill.Cutting, 90), new Work("sew", Skill.Sewing, 150)),
-                Job("pads", null, new Work("sew", Skill.Sewing, 300, NotBefore: 1)),
+                Job("stools", 1, new PlannedWork("cut", Skill.Cutting, 60), new PlannedWork("sew", Skill.Sewing, 240)),
+                Job("bench", 0, new PlannedWork("cut", Skill.Cutting, 90), new PlannedWork("sew", Skill.Sewing, 150)),
+                Job("pads", null, new PlannedWork("sew", Skill.Sewing, 300, NotBefore: 1)),
             ],
             alone
         );
@@ -246,10 +246,10 @@ public class PlannerProperties
             plan.Finishes.Select(each => (each.Job, each.Day!.Value, each.Late))
         );
         // A day less, and the one that cannot be is late by so much.
-        plan = Planner.Of([Job("bench", 0, new Work("sew", Skill.Sewing, 600))], [new("m", [300, 0, 300], All)]);
+        plan = Planner.Of([Job("bench", 0, new PlannedWork("sew", Skill.Sewing, 600))], [new("m", [300, 0, 300], All)]);
         Assert.Equal((2, 2), (plan.Finishes[0].Day, plan.Finishes[0].Late));
         plan = Planner.Of(
-            [Job("bench", 0, new Work("fit", Skill.Fitting, 10))],
+            [Job("bench", 0, new PlannedWork("fit", Skill.Fitting, 10))],
             [new("m", [300], new HashSet<Skill> { Skill.Sewing })]
         );
         Assert.Equal("nobody in the workroom can do it", Assert.Single(plan.Clashes).Reason);

@@ -21,6 +21,7 @@ const queries = new QueryClient({
 
 const Customers = lazy(() => import('./workroom/Customers'))
 const CustomerPage = lazy(() => import('./workroom/CustomerPage'))
+const Week = lazy(() => import('./week/Week'))
 const Prices = lazy(() => import('./workroom/Prices'))
 const PaperList = lazy(() => import('./papers/PaperList'))
 const PaperPage = lazy(() => import('./papers/PaperPage'))
@@ -30,6 +31,7 @@ const router = createBrowserRouter([
   { path: '/', element: <Home /> },
   { path: '/customers', element: later(<Customers />) },
   { path: '/customers/:id', element: later(<CustomerPage />) },
+  { path: '/week', element: later(<Week />) },
   { path: '/prices', element: later(<Prices />) },
   { path: '/papers', element: later(<PaperList />) },
   { path: '/papers/:id', element: later(<PaperPage />) },

@@ -1,6 +1,7 @@
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Workroom.Customers;
 using Wrapper.Core.Workroom.Pricing;
+using Wrapper.Core.Workroom.Week;
 using Wrapper.Server.Customers;
 using Wrapper.Server.Hosting;
 using Wrapper.Store;
@@ -107,6 +108,65 @@ internal static class DemoWorkroom
                 PlaceId = named.Places[0].Id,
             }
             : throw new InvalidOperationException($"nobody is the customer of {id}");
+
+    private static readonly Skill[] All = Enum.GetValues<Skill>();
+
+    private static Calendar Hours(DateOnly today) =>
+        new()
+        {
+            People =
+            [
+                new("wren", "Wren", ["7", "7", "7", "7", "7", "", ""], All, ""),
+                new("jory", "Jory", ["", "5:30", "5:30", "5:30", "", "", ""], [Skill.Cutting, Skill.Sewing], "120")
+                {
+                    Other = [new("away", Written(today.AddDays(12)), Written(today.AddDays(15)), "", "away")],
+                },
+            ],
+        };
+
+    // Promised so that the week is full and one job will be late, with something to be done about it.
+    private static IEnumerable<(string Job, JobSchedule Schedule)> Schedules(DateOnly today) =>
+        [
+            (
+                "demo-window-bench",
+                new()
+                {
+                    Promised = Written(today.AddDays(5)),
+                    Cloth = Supply.Here,
+                    Foam = Supply.Here,
+                }
+            ),
+            (
+                "demo-marigold",
+                new()
+                {
+                    Promised = Written(today.AddDays(13)),
+                    Cloth = Supply.Ordered,
+                    ClothOn = Written(today.AddDays(6)),
+                }
+            ),
+            (
+                "demo-lodge-seats",
+                new()
+                {
+                    AskedFor = Written(today.AddDays(8)),
+                    Promised = Written(today.AddDays(9)),
+                    Cloth = Supply.Here,
+                    FittingOn = Written(today.AddDays(7)),
+                }
+            ),
+            ("demo-tables", new() { Cloth = Supply.Ordered, InWeek = InWeek.Yes }),
+        ];
+
+    private static string Written(DateOnly day) => Week.Days.Written(day);
+
+    /// <summary>What was said of when the demo's jobs are made, unless something was said already.</summary>
+    public static void Seed(SheetStore sheets, DateOnly today)
+    {
+        sheets.Keep(WorkroomSheet.Calendar, 0, KeptJson.Write(Hours(today)));
+        foreach (var (job, schedule) in Schedules(today))
+            sheets.Keep(JobSheet.Schedule, job, 0, KeptJson.Write(schedule));
+    }
 
     /// <summary>Puts them into the stores, unless something was told there already.</summary>
     public static void Seed(CustomerStore customers, SheetStore sheets)

@@ -211,6 +211,7 @@ public static class WrapperServer
         {
             DemoWorkroom.Seed(customers, sheets);
             DemoJobs.Seed(jobs);
+            DemoWorkroom.Seed(sheets, WeekEndpoints.Today(TimeProvider.System));
             WorkroomEndpoints.Seed(workroom);
         }
         wording.TakeUp(workroom.Read()?.Words);

@@ -47,6 +47,13 @@ export type PaperView = Schemas['PaperView']
 export type PriceBook = Schemas['PriceBook']
 export type PriceSheet = Schemas['PriceSheet']
 export type PricedBy = Schemas['PricedBy']
+export type Calendar = Schemas['Calendar']
+export type Hand = Schemas['Hand']
+export type JobSchedule = Schemas['JobSchedule']
+export type Skill = Schemas['Skill']
+export type Strip = Schemas['StripView']
+export type Week = Schemas['WeekView']
+export type WeekJob = Schemas['WeekJobView']
 export type JobSummary = Schemas['JobSummary']
 
 export const api = createClient<paths>({ baseUrl: '' })

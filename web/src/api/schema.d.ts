@@ -758,6 +758,76 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calendar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Who works when, and on which days otherwise. */
+        get: operations["getCalendar"];
+        /** Keeps the calendar. What cannot be read in it is kept as typed, and told. */
+        put: operations["keepCalendar"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/week": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The works of every job on the bench in days, from today on; what will be late and what would help; what waits. */
+        get: operations["getWeek"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/schedule": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What was said of when a job is made. */
+        get: operations["getSchedule"];
+        /** Says when a job is made. What cannot be read is kept as typed, and told. */
+        put: operations["keepSchedule"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/when": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** When a job can be had without making any other late, and why not sooner. */
+        get: operations["when"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/photos": {
         parameters: {
             query?: never;
@@ -1174,6 +1244,20 @@ export interface components {
             cheaper: null | string;
             tight: null | string;
         };
+        /** @description When the workroom works, all as typed. */
+        Calendar: {
+            /** @description Who works here. */
+            people: components["schemas"]["Hand"][];
+            /** @description Days on which the whole workroom is closed, or works otherwise. */
+            other: components["schemas"]["OtherDays"][];
+        };
+        /** @description When the workroom works, at one revision, and what in it cannot be read. */
+        CalendarView: {
+            /** Format: int64 */
+            revision: number;
+            calendar: components["schemas"]["Calendar"];
+            problems: components["schemas"]["Problem"][];
+        };
         /**
          * @description What a care mark is about.
          * @enum {unknown}
@@ -1585,6 +1669,12 @@ export interface components {
             /** @description When it was logged, `2026-11-26`. */
             date: string;
         };
+        /** @description A work of a job that was put somewhere by hand. */
+        FixedWork: {
+            work: string;
+            person: string;
+            date: string;
+        };
         /**
          * @description What a line of a form is.
          * @enum {unknown}
@@ -1655,6 +1745,19 @@ export interface components {
          * @enum {unknown}
          */
         Grain: "along" | "across" | "either";
+        /**
+         * @description Somebody who works here: the hours of Monday to Sunday as typed, empty for none, what they can do, and how long they
+         *     take, in per cent of the workroom's usual time, empty for 100.
+         */
+        Hand: {
+            id: string;
+            name: string;
+            hours: string[];
+            skills: components["schemas"]["Skill"][];
+            pace: string;
+            /** @description Their own days off and extra days; they go before the workroom's. */
+            other: components["schemas"]["OtherDays"][];
+        };
         /** @description What goes out with the covers of a job, and what is kept of them (craft §12). */
         HandOverLog: {
             /** @description Where they go: house, room, boat. */
@@ -1669,10 +1772,21 @@ export interface components {
             covers: components["schemas"]["CoverView"][];
             label: components["schemas"]["LabelView"];
         };
+        /** @description Somebody who works: the minutes of each day. */
+        HandView: {
+            id: string;
+            name: string;
+            minutes: number[];
+        };
         Health: {
             status: string;
             notes: string[];
         };
+        /**
+         * @description Whether a job is in the week.
+         * @enum {unknown}
+         */
+        InWeek: "usual" | "yes" | "no";
         /** @description One cover to be made, in its maker's words: which make-up, how many, and what was entered for it, all as typed. */
         Item: {
             id: string;
@@ -1884,6 +1998,27 @@ export interface components {
              */
             id: string;
         };
+        /** @description What was said of when a job is made, dates `yyyy-MM-dd` and empty where nothing was said. */
+        JobSchedule: {
+            /** @description The day that the customer asked for. */
+            askedFor: string;
+            /** @description The day that was promised. */
+            promised: string;
+            /** @description Whether its cloth is there; nothing is cut before. */
+            cloth: components["schemas"]["Supply"];
+            /** @description When its cloth is expected. */
+            clothOn: string;
+            /** @description Whether its foam and fillings are there; nothing is filled before. */
+            foam: components["schemas"]["Supply"];
+            /** @description When they are expected. */
+            foamOn: string;
+            /** @description When it is fitted at the customer's; nothing is tried on before. */
+            fittingOn: string;
+            /** @description Whether it is in the week. */
+            inWeek: components["schemas"]["InWeek"];
+            /** @description What was put somewhere by hand. */
+            fixed: components["schemas"]["FixedWork"][];
+        };
         /**
          * @description A job in a list; Mark is what the next page of that list is asked for with.
          *     GoesAt is when a deleted one goes for good.
@@ -1918,6 +2053,12 @@ export interface components {
         JoinCustomer: {
             into: string;
         };
+        /** @description The calendar as it is to be, made from revision From. */
+        KeepCalendar: {
+            /** Format: int64 */
+            from: number;
+            calendar: components["schemas"]["Calendar"];
+        };
         /** @description A customer as it is to be, made from revision From, 0 for a new one. */
         KeepCustomer: {
             /** Format: int64 */
@@ -1936,6 +2077,12 @@ export interface components {
             from: number;
             sheet: components["schemas"]["PriceSheet"];
         };
+        /** @description What is said of when a job is made, made from revision From. */
+        KeepSchedule: {
+            /** Format: int64 */
+            from: number;
+            schedule: components["schemas"]["JobSchedule"];
+        };
         /**
          * @description Where a job is kept: on the bench, put away, or deleted and still to be had.
          * @enum {unknown}
@@ -1946,6 +2093,12 @@ export interface components {
             width: components["schemas"]["LengthView"];
             height: components["schemas"]["LengthView"];
             problems: components["schemas"]["Problem"][];
+        };
+        /** @description A job that will be late, in words, and what helps. */
+        LateView: {
+            job: string;
+            text: string;
+            remedies: components["schemas"]["RemedyView"][];
         };
         /**
          * @description A lay, drawn with the cloth along the screen: up the roll to the right, the first selvedge on top, hundredths of a
@@ -2249,6 +2402,24 @@ export interface components {
         OtherAnswer: {
             key: string;
             text: string;
+        };
+        /**
+         * @description Days that are otherwise than the week says: off where Hours is empty, else so many hours each; both
+         *     dates `yyyy-MM-dd`, Until empty for one day.
+         */
+        OtherDays: {
+            id: string;
+            from: string;
+            until: string;
+            hours: string;
+            why: string;
+        };
+        /** @description A job that is not in the week, or waits. */
+        OutsideView: {
+            id: string;
+            name: string;
+            customer: string;
+            why: string;
         };
         /** @description The workroom's own way of making a cover; empty for the usual one. */
         OwnWay: {
@@ -2687,6 +2858,18 @@ export interface components {
             always: boolean;
             standsAt: null | components["schemas"]["Doing"];
         };
+        /**
+         * @description One thing that would bring a late job in time, told with what it costs others, and what to change for it: a job to be
+         *     promised for a day, or a person to work on one.
+         */
+        RemedyView: {
+            text: string;
+            others: string[];
+            job: null | string;
+            person: null | string;
+            date: string;
+            hours: string;
+        };
         /** @description What is left to be used for something else: where it lies, along and across. */
         RemnantView: {
             box: components["schemas"]["BoxView"];
@@ -2755,6 +2938,13 @@ export interface components {
             saves: components["schemas"]["LengthView"];
             buysLess: string;
             costsLess: null | string;
+        };
+        /** @description What was said of when a job is made, and what of it cannot be read. */
+        ScheduleView: {
+            /** Format: int64 */
+            revision: number;
+            schedule: components["schemas"]["JobSchedule"];
+            problems: components["schemas"]["Problem"][];
         };
         /**
          * @description What two chains of runs do to each other.
@@ -3021,6 +3211,11 @@ export interface components {
             dimensions: components["schemas"]["SketchDimension"][];
         };
         /**
+         * @description What somebody in the workroom can do.
+         * @enum {unknown}
+         */
+        Skill: "cutting" | "sewing" | "fitting" | "finishing";
+        /**
          * @description The print of the cloth slid on a piece of an item, by so many hundredths of a millimetre to the right and up on the
          *     piece as drawn.
          */
@@ -3162,6 +3357,26 @@ export interface components {
         };
         /** Format: binary */
         Stream: string;
+        /**
+         * @description A strip of work on one day of one person: where in the day it begins and how long it is, in minutes.
+         *     Part counts the strips of one work from 0; IsFixed says that it was put there
+         *     by hand.
+         */
+        StripView: {
+            job: string;
+            work: string;
+            skill: components["schemas"]["Skill"];
+            person: string;
+            /** Format: int32 */
+            day: number;
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            minutes: number;
+            /** Format: int32 */
+            part: number;
+            isFixed: boolean;
+        };
         /** @description A stroke of a sketch; points as SVG takes them. */
         StrokeView: {
             kind: string;
@@ -3179,6 +3394,11 @@ export interface components {
             units: number;
             text: string;
         };
+        /**
+         * @description Whether something that a job waits for is there.
+         * @enum {unknown}
+         */
+        Supply: "unsaid" | "ordered" | "here";
         /** @description An SVG drawing as text. */
         SvgDrawing: {
             svg: string;
@@ -3289,6 +3509,49 @@ export interface components {
             text: string;
             /** @description What the maker notes at it every time. */
             note: string;
+        };
+        /**
+         * @description A job in the week: what was said of it, when it begins and is done, the last day on which it can be begun to be in
+         *     time with nothing else in the way, how many days late, and what is wrong; dates empty where there is none.
+         */
+        WeekJobView: {
+            id: string;
+            name: string;
+            customer: string;
+            tone: string;
+            /** Format: int64 */
+            revision: number;
+            schedule: components["schemas"]["JobSchedule"];
+            hours: string;
+            begins: string;
+            done: string;
+            beginBy: string;
+            /** Format: int32 */
+            late: number;
+            told: string[];
+            problems: components["schemas"]["Problem"][];
+        };
+        /**
+         * @description The days from First on, who works, every strip of work, the jobs, what is late, what waits for
+         *     something without a date and what is not in the week.
+         */
+        WeekView: {
+            first: string;
+            /** Format: int32 */
+            days: number;
+            people: components["schemas"]["HandView"][];
+            strips: components["schemas"]["StripView"][];
+            jobs: components["schemas"]["WeekJobView"][];
+            late: components["schemas"]["LateView"][];
+            waiting: components["schemas"]["OutsideView"][];
+            outside: components["schemas"]["OutsideView"][];
+            problems: components["schemas"]["Problem"][];
+        };
+        /** @description When something can be had, and why not sooner. */
+        WhenView: {
+            date: null | string;
+            text: string;
+            why: string[];
         };
         /** @description A cloth tried at one width; figures are null where Reason says why it cannot be. */
         WidthView: {
@@ -4946,6 +5209,214 @@ export interface operations {
             };
             /** @description Unprocessable Entity */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getCalendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalendarView"];
+                };
+            };
+        };
+    };
+    keepCalendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeepCalendar"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalendarView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getWeek: {
+        parameters: {
+            query?: {
+                days?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeekView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getSchedule: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScheduleView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    keepSchedule: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeepSchedule"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScheduleView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    when: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WhenView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

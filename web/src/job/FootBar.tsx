@@ -1,6 +1,10 @@
 import { clsx } from 'clsx'
 import { Button } from 'antd'
+import { useQuery } from '@tanstack/react-query'
 import { memo } from 'react'
+import { Link } from 'react-router'
+import { answer, api } from '../api/client'
+import { dayText } from '../week/days'
 import { useScene } from './scene'
 import s from './FootBar.module.css'
 
@@ -93,10 +97,28 @@ export const FootBar = memo(function FootBar() {
           </div>
         )}
       </dl>
+      <Due />
       {(did || totals.change !== null) && <Did did={did} />}
     </footer>
   )
 })
+
+// The day that was promised; the week has the rest.
+function Due() {
+  const id = useScene((scene) => scene.id)
+  const promised = useQuery({
+    queryKey: ['schedule', id],
+    queryFn: () => answer(api.GET('/api/jobs/{id}/schedule', { params: { path: { id } } })),
+    staleTime: 60_000,
+  }).data?.schedule.promised
+  return (
+    promised !== undefined && (
+      <Link to={`/week?job=${id}`} className={s.due}>
+        {promised === '' ? 'No day promised' : `Promised ${dayText(promised)}`}
+      </Link>
+    )
+  )
+}
 
 // What the latest change did, and the way back from it.
 function Did({ did }: { did: string }) {

@@ -6,6 +6,7 @@ import s from './Bar.module.css'
 
 const places = [
   { key: 'jobs', name: 'Jobs', to: '/' },
+  { key: 'week', name: 'Week', to: '/week' },
   { key: 'customers', name: 'Customers', to: '/customers' },
   { key: 'papers', name: 'Papers', to: '/papers' },
   { key: 'prices', name: 'Prices', to: '/prices' },

@@ -4,7 +4,7 @@ namespace Wrapper.Core.Workroom.Week;
 /// Work of one job that is done without changing tools: so many minutes at the usual pace, on no day before
 /// <paramref name="NotBefore"/> (day 0 is the first of the plan). <paramref name="Minutes"/> is at least 1.
 /// </summary>
-public sealed record Work(string Id, Skill Skill, int Minutes, int NotBefore = 0)
+public sealed record PlannedWork(string Id, Skill Skill, int Minutes, int NotBefore = 0)
 {
     /// <summary>Who does it and from which day on, where that was fixed by hand.</summary>
     public Fixed? Fixed { get; init; }
@@ -17,7 +17,7 @@ public sealed record Fixed(string Person, int Day);
 /// A job to be planned: its works in the order in which they are done, and the last day on which it may be finished;
 /// null where no day was promised. Among jobs of one day the one that comes first in the list is planned first.
 /// </summary>
-public sealed record PlannedJob(string Id, IReadOnlyList<Work> Works, int? Promised)
+public sealed record PlannedJob(string Id, IReadOnlyList<PlannedWork> Works, int? Promised)
 {
     /// <summary>The day that was asked for, which orders jobs that nothing was promised for.</summary>
     public int? AskedFor { get; init; }

@@ -12,7 +12,7 @@ public sealed class Planner
 
     // Most tries of the exact search and of the other one: both end soon, whatever they are asked.
     private const int MostNodes = 60_000,
-        MostPlaced = 4_000;
+        MostPlaced = 10_000;
 
     private readonly IReadOnlyList<PlannedJob> jobs;
     private readonly IReadOnlyList<Worker> workers;
@@ -279,13 +279,13 @@ public sealed class Planner
                 : Math.Max(1, days - promised)
         );
 
-    private Stretch Stretch(int job, Work work, int worker, (int Day, int From, int Minutes) part) =>
+    private Stretch Stretch(int job, PlannedWork work, int worker, (int Day, int From, int Minutes) part) =>
         new(jobs[job].Id, work.Id, workers[worker].Id, part.Day, part.From, part.Minutes);
 
     // Whoever is done first; among equals who did the work before it, then who can do less. -1 and null for nobody.
     private (int Worker, (int Day, int Minute)? End) Quickest(
         Table table,
-        Work work,
+        PlannedWork work,
         (int Day, int Minute) start,
         int last
     )
@@ -349,7 +349,7 @@ public sealed class Planner
         return ends;
     }
 
-    private (int Day, int Minute) Begins(int job, Work work, List<Stretch> stretches)
+    private (int Day, int Minute) Begins(int job, PlannedWork work, List<Stretch> stretches)
     {
         var first = stretches.First(part => part.Job == jobs[job].Id && part.Work == work.Id);
         return (first.Day, first.From);

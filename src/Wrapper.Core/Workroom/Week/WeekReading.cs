@@ -69,7 +69,7 @@ public sealed class WeekReading
             new(
                 job.Id,
                 [
-                    .. job.Works.Select(work => new Work(
+                    .. job.Works.Select(work => new PlannedWork(
                         work.Id,
                         work.Skill,
                         work.Minutes,

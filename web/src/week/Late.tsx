@@ -1,0 +1,72 @@
+import { useQueryClient } from '@tanstack/react-query'
+import { Button } from 'antd'
+import { useState } from 'react'
+import { answer, api, newId, type JobSchedule, type Week } from '../api/client'
+import { told } from '../parts/told'
+import s from './week.module.css'
+
+interface Props {
+  week: Week
+  edit: (job: string, change: (old: JobSchedule) => JobSchedule) => Promise<void>
+  hold: (job: string) => void
+}
+
+type Remedy = Week['late'][number]['remedies'][number]
+
+/** What will be late, and what would help, each with what it costs others. */
+export function Late({ week, edit, hold }: Props) {
+  const queries = useQueryClient()
+  const [problem, setProblem] = useState('')
+  if (week.late.length === 0) return null
+  // A job is promised anew, or somebody works on a day that was off.
+  const take = async ({ job, person, date, hours }: Remedy) => {
+    if (job !== null) {
+      await edit(job, (old) => ({ ...old, promised: date }))
+      return
+    }
+    try {
+      const { revision, calendar } = await answer(api.GET('/api/calendar'))
+      const day = { id: newId(), from: date, until: '', hours, why: 'so that nothing is late' }
+      const people = calendar.people.map((hand) =>
+        hand.id === person ? { ...hand, other: [...hand.other, day] } : hand,
+      )
+      await answer(api.PUT('/api/calendar', { body: { from: revision, calendar: { ...calendar, people } } }))
+      setProblem('')
+    } catch (error) {
+      setProblem(told(error))
+    }
+    await Promise.all([
+      queries.invalidateQueries({ queryKey: ['week'] }),
+      queries.invalidateQueries({ queryKey: ['calendar'] }),
+    ])
+  }
+  return (
+    <section className={s.lates} aria-label="What will be late">
+      {problem && <p className="problem">{problem}</p>}
+      {week.late.map((late) => (
+        <div key={late.job}>
+          <p>
+            <b>{late.text}</b>{' '}
+            <Button type="text" onClick={() => hold(late.job)}>
+              Its dates
+            </Button>
+          </p>
+          {late.remedies.length > 0 && (
+            <ul>
+              {late.remedies.map((remedy) => (
+                <li key={remedy.text}>
+                  {remedy.job !== null || remedy.person !== null ? (
+                    <Button onClick={() => void take(remedy)}>{remedy.text}</Button>
+                  ) : (
+                    <span>{remedy.text}</span>
+                  )}{' '}
+                  <small>{remedy.others.length === 0 ? 'nothing else is later' : remedy.others.join('; ')}</small>
+                </li>
+              ))}
+            </ul>
+          )}
+        </div>
+      ))}
+    </section>
+  )
+}
