@@ -155,6 +155,8 @@ public static class WrapperServer
         PaperEndpoints.Map(api);
         CalendarEndpoints.Map(api);
         WeekEndpoints.Map(api);
+        RevisionEndpoints.Map(api);
+        TemplateEndpoints.Map(api);
         JobListEndpoints.Map(api);
         JobEndpoints.Map(api);
         PhotoEndpoints.Map(api);
@@ -184,6 +186,8 @@ public static class WrapperServer
                         typeof(SheetStore),
                         typeof(PaperStore),
                         typeof(WeekStore),
+                        typeof(RevisionStore),
+                        typeof(TemplateStore),
                         typeof(CustomerStore),
                         typeof(Database),
                         typeof(Backups),
@@ -225,6 +229,8 @@ public static class WrapperServer
         builder.Services.AddSingleton(new PaperStore(database, TimeProvider.System));
         builder.Services.AddSingleton(customers);
         builder.Services.AddSingleton(new WeekStore(database));
+        builder.Services.AddSingleton(new RevisionStore(database, TimeProvider.System));
+        builder.Services.AddSingleton(new TemplateStore(database, TimeProvider.System));
         builder.Services.AddSingleton(new FoundLays(database, TimeProvider.System));
         builder.Services.AddSingleton(new Backups(database));
         builder.Services.AddSingleton<Upkeep>();

@@ -23,6 +23,7 @@ internal sealed class GivingOut(
     SheetStore sheets,
     PaperStore papers,
     CustomerStore customers,
+    RevisionStore states,
     WorkroomStore workroom,
     Drafting drafting,
     LayCache lays,
@@ -181,6 +182,9 @@ internal sealed class GivingOut(
                 )
                     is null
         );
+        // What the price was reckoned from stays to be looked at, whatever becomes of the job.
+        if (kept is not null && give.Kind == PaperKind.Quotation)
+            states.Name(job.Id, job.Revision, $"as quoted, {Paper.Name(give.Kind, kept.Number)}");
         return kept is null
             ? Refused(give, reason is { Length: > 0 } ? reason : "another paper was given out under this id")
             : TypedResults.Ok(PaperView.Of(kept)!);

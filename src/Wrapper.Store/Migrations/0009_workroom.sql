@@ -100,3 +100,19 @@ CREATE TRIGGER paper_events_frozen BEFORE UPDATE ON paper_events
 BEGIN SELECT RAISE(ABORT, 'what became of a paper cannot be changed'); END;
 CREATE TRIGGER paper_events_kept BEFORE DELETE ON paper_events
 BEGIN SELECT RAISE(ABORT, 'what became of a paper cannot be taken away'); END;
+-- States of jobs that were given a name ("as quoted"), whole and packed, whatever becomes of the revision.
+CREATE TABLE named_states (
+    job_id TEXT NOT NULL REFERENCES jobs (id),
+    name TEXT NOT NULL,
+    number INTEGER NOT NULL,
+    content BLOB NOT NULL,
+    at TEXT NOT NULL,
+    PRIMARY KEY (job_id, name)
+) STRICT;
+-- Jobs to begin others from, as JSON.
+CREATE TABLE templates (
+    id TEXT PRIMARY KEY,
+    name TEXT NOT NULL,
+    content TEXT NOT NULL,
+    made_at TEXT NOT NULL
+) STRICT;

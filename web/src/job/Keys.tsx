@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react'
+import { lazy, Suspense, useEffect, useState } from 'react'
 import { tinykeys } from 'tinykeys'
 import { Dialog } from '../parts/Dialog'
 import { useLight } from '../parts/Look'
@@ -7,6 +7,8 @@ import { pickLaid } from './picked'
 import { draftInHand, useSceneStore } from './scene'
 import { beside, stages, type ViewKey } from './stages'
 import s from './Keys.module.css'
+
+const History = lazy(() => import('./History').then((module) => ({ default: module.History })))
 
 const typing = (target: EventTarget | null): target is HTMLElement =>
   target instanceof HTMLElement &&
@@ -59,7 +61,7 @@ const Listed = ({ keys }: { keys: { keys: string; name: string }[] }) => (
 export function Keys({ stage }: { stage: ViewKey }) {
   const store = useSceneStore()
   const { switchLight } = useLight()
-  const [open, setOpen] = useState<'sheet' | 'palette'>()
+  const [open, setOpen] = useState<'sheet' | 'palette' | 'history'>()
   const measures = () => {
     const scene = store.get()
     const asked = draftInHand(scene)?.asked
@@ -99,6 +101,7 @@ export function Keys({ stage }: { stage: ViewKey }) {
         keys: '=',
         run: () => job.edit('', (document) => void (document.unit = unit === 'cm' ? 'in' : 'cm')),
       },
+      { name: 'What changed: earlier states of the job', keys: 'Alt H', run: () => setOpen('history') },
       { name: 'Change the light', keys: '*', run: switchLight },
       {
         name: 'Find a command, an item, a piece, a choice, a cloth or a job',
@@ -177,6 +180,7 @@ export function Keys({ stage }: { stage: ViewKey }) {
     'Shift+(.)': character,
     'Alt+(Digit[1-9])': (event: KeyboardEvent) => held(`Alt ${event.code.replace('Digit', '')}`)(event),
     '$mod+z': held('Ctrl Z'),
+    'Alt+(KeyH)': held('Alt H'),
     '$mod+Shift+z': held('Ctrl Shift Z'),
     '$mod+k': held('Ctrl K'),
     Escape: (event: KeyboardEvent) => {
@@ -184,6 +188,12 @@ export function Keys({ stage }: { stage: ViewKey }) {
     },
   }
   useEffect(() => tinykeys(window, bindings))
+  if (open === 'history')
+    return (
+      <Suspense fallback={null}>
+        <History close={() => setOpen(undefined)} />
+      </Suspense>
+    )
   if (open === 'palette') return <Palette commands={[...commands(), ...things()]} close={() => setOpen(undefined)} />
   return (
     open && (

@@ -1,5 +1,5 @@
-import { useQuery } from '@tanstack/react-query'
-import { Button, Input, Segmented } from 'antd'
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { Button, Input, Segmented, Select } from 'antd'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { answer, api, newId, Refused, type Unit, type Workroom } from '../api/client'
@@ -55,14 +55,28 @@ function Table({ workroom }: { workroom: Workroom }) {
   const [unit, setUnit] = useState<Unit>(workroom.unit)
   const [problem, setProblem] = useState('')
   const health = useQuery({ queryKey: ['health'], queryFn: () => answer(api.GET('/api/health')), staleTime: 0 })
+  const templates = useQuery({
+    queryKey: ['templates'],
+    queryFn: () => answer(api.GET('/api/templates')),
+  }).data
+  const [template, setTemplate] = useState('')
   const begin = async () => {
     const id = newId()
+    const called = name.trim() || (templates?.find((each) => each.id === template)?.name ?? '')
     try {
-      await answer(
-        api.POST('/api/jobs', {
-          body: { id, changeId: newId(), name: name.trim(), unit, document: null, customerId: null },
-        }),
-      )
+      if (template !== '')
+        await answer(
+          api.POST('/api/templates/{template}/begin', {
+            params: { path: { template } },
+            body: { id, changeId: newId(), name: called },
+          }),
+        )
+      else
+        await answer(
+          api.POST('/api/jobs', {
+            body: { id, changeId: newId(), name: name.trim(), unit, document: null, customerId: null },
+          }),
+        )
       await navigate(`/jobs/${id}/measure`)
     } catch (error) {
       setProblem(
@@ -113,6 +127,7 @@ function Table({ workroom }: { workroom: Workroom }) {
         <Button type="primary" htmlType="submit">
           Begin
         </Button>
+        {templates && templates.length > 0 && <Templates all={templates} template={template} choose={setTemplate} />}
       </form>
       {problem && (
         <p className="problem" role="alert">
@@ -122,6 +137,42 @@ function Table({ workroom }: { workroom: Workroom }) {
       <Jobs />
       <BackUp />
     </main>
+  )
+}
+
+// What a new job is begun from: nothing, or the same bench as once before.
+function Templates({
+  all,
+  template,
+  choose,
+}: {
+  all: { id: string; name: string; items: number }[]
+  template: string
+  choose: (template: string) => void
+}) {
+  const queries = useQueryClient()
+  const remove = async () => {
+    await api.DELETE('/api/templates/{template}', { params: { path: { template } } })
+    choose('')
+    await queries.invalidateQueries({ queryKey: ['templates'] })
+  }
+  return (
+    <span className={s.templates}>
+      <Select
+        aria-label="Begin from a template"
+        value={template}
+        options={[
+          { value: '', label: 'from nothing' },
+          ...all.map((each) => ({
+            value: each.id,
+            label: `like ${each.name}, ${each.items} ${each.items === 1 ? 'item' : 'items'}`,
+          })),
+        ]}
+        popupMatchSelectWidth={false}
+        onChange={choose}
+      />
+      {template !== '' && <Button onClick={() => void remove()}>Take this template away</Button>}
+    </span>
   )
 }
 

@@ -8,7 +8,7 @@ import { stages } from '../job/stages'
 import { queued, usePicture } from '../parts/picture'
 import s from './Home.module.css'
 
-export type Act = 'copy' | 'put-away' | 'delete' | 'bring-back'
+export type Act = 'copy' | 'template' | 'put-away' | 'delete' | 'bring-back'
 
 const moment = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' })
 const day = new Intl.DateTimeFormat(undefined, { dateStyle: 'long' })
@@ -16,6 +16,7 @@ const day = new Intl.DateTimeFormat(undefined, { dateStyle: 'long' })
 const acts: Record<'Here' | 'Away' | 'Deleted', [Act, string][]> = {
   Here: [
     ['copy', 'Copy'],
+    ['template', 'Keep as a template'],
     ['put-away', 'Put away'],
     ['delete', 'Delete'],
   ],

@@ -18,7 +18,13 @@ const nothing: Record<Kept, string> = {
   Away: 'Nothing was put away.',
   Deleted: 'Nothing was deleted in the last 30 days.',
 }
-const done = { 'put-away': 'was put away', delete: 'was deleted', 'bring-back': 'is back', copy: 'was copied' } as const
+const done = {
+  'put-away': 'was put away',
+  delete: 'was deleted',
+  'bring-back': 'is back',
+  copy: 'was copied',
+  template: 'is a template now',
+} as const
 
 /** The jobs: found by any of their words, sorted; copied, put away, deleted, and brought back. */
 export function Jobs() {
@@ -50,6 +56,7 @@ export function Jobs() {
         'put-away': () => api.POST('/api/jobs/{id}/put-away', params),
         delete: () => api.DELETE('/api/jobs/{id}', params),
         'bring-back': () => api.POST('/api/jobs/{id}/bring-back', params),
+        template: () => api.POST('/api/templates', { body: { id: newId(), job: job.id, name: job.name } }),
         copy: () =>
           api.POST('/api/jobs/{id}/copy', {
             ...params,
@@ -66,7 +73,7 @@ export function Jobs() {
     } catch (error) {
       setTold({ text: `${error instanceof Refused ? error.message : noAnswer} Nothing was changed.` })
     }
-    await queries.invalidateQueries({ queryKey: ['jobs'] })
+    await queries.invalidateQueries({ queryKey: [what === 'template' ? 'templates' : 'jobs'] })
   }
   return (
     <section aria-label="Jobs">
