@@ -83,7 +83,7 @@ export function Strips({ week, from, days, held, hold, put, letGo }: Props) {
                   .map((strip) => {
                     const job = jobs.get(strip.job)
                     const long = (strip.minutes / longest) * height
-                    const label = `${job?.name ?? ''}, ${skillWord[strip.skill]}, ${minutesText(strip.minutes)}`
+                    const label = `${job?.name ?? ''} ${skillWord[strip.skill]} ${minutesText(strip.minutes)}`
                     return (
                       <button
                         key={`${strip.job}/${strip.work}/${strip.part}`}
@@ -121,7 +121,7 @@ export function Strips({ week, from, days, held, hold, put, letGo }: Props) {
                       >
                         {!small && long >= 18 && (
                           <span>
-                            {job?.name}
+                            {job?.name}{' '}
                             {long >= 40 && <small>{`${skillWord[strip.skill]} ${minutesText(strip.minutes)}`}</small>}
                           </span>
                         )}

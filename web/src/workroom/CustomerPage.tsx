@@ -197,7 +197,7 @@ function People({ customer, edit }: Part) {
           <Typed label="Telephone" value={person.phone} write={(phone) => set(person.id, { phone })} />
           <Typed label="Mail" value={person.email} write={(email) => set(person.id, { email })} />
           <Button
-            aria-label={`Take ${person.name || 'this person'} away`}
+            aria-label={`Take away ${person.name || 'this person'}`}
             onClick={() => edit((old) => ({ ...old, people: old.people.filter(({ id }) => id !== person.id) }))}
           >
             Take away
@@ -236,7 +236,7 @@ function Places({ customer, edit }: Part) {
           />
           <Rooms rooms={place.rooms} write={(rooms) => set(place.id, { rooms })} />
           <Button
-            aria-label={`Take ${place.name || 'this place'} away`}
+            aria-label={`Take away ${place.name || 'this place'}`}
             onClick={() => edit((old) => ({ ...old, places: old.places.filter(({ id }) => id !== place.id) }))}
           >
             Take away
@@ -272,7 +272,7 @@ function Rooms({ rooms, write }: { rooms: string[]; write: (rooms: string[]) => 
           <li key={each}>
             {each}{' '}
             <Button
-              aria-label={`Take ${each} away`}
+              aria-label={`Take away ${each}`}
               onClick={() => write(rooms.filter((other) => other !== each))}
               type="text"
             >

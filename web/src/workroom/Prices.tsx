@@ -169,7 +169,7 @@ export default function Prices() {
                   onChange={(by) => row(each.id, { by })}
                 />
                 <Button
-                  aria-label={`Take ${each.thing || 'this price'} away`}
+                  aria-label={`Take away ${each.thing || 'this price'}`}
                   onClick={() => edit((old) => ({ ...old, rows: old.rows.filter(({ id }) => id !== each.id) }))}
                 >
                   Take away
