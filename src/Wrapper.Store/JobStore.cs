@@ -212,6 +212,7 @@ public sealed class JobStore(Database database, TimeProvider clock)
         Finding.Keep(connection, transaction, id, change.Name, change.Customer, root);
         RecordStore.Keep(connection, transaction, id, root);
         LearningStore.Keep(connection, transaction, id, root);
+        StockStore.Keep(connection, transaction, id, root);
         Execute(
             connection,
             transaction,

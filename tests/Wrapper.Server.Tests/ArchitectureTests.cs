@@ -17,6 +17,7 @@ public class ArchitectureTests
         (3, "Jobs"),
         (4, "Workroom.Money"),
         (4, "Workroom.Customers"),
+        (4, "Workroom.Stock"),
         (4, "Patterns"),
         (5, "Making"),
         (5, "Sewing"),

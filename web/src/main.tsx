@@ -22,6 +22,8 @@ const queries = new QueryClient({
 const Customers = lazy(() => import('./workroom/Customers'))
 const CustomerPage = lazy(() => import('./workroom/CustomerPage'))
 const Week = lazy(() => import('./week/Week'))
+const Stock = lazy(() => import('./workroom/Stock'))
+const Recall = lazy(() => import('./workroom/Recall'))
 const Prices = lazy(() => import('./workroom/Prices'))
 const PaperList = lazy(() => import('./papers/PaperList'))
 const PaperPage = lazy(() => import('./papers/PaperPage'))
@@ -32,6 +34,8 @@ const router = createBrowserRouter([
   { path: '/customers', element: later(<Customers />) },
   { path: '/customers/:id', element: later(<CustomerPage />) },
   { path: '/week', element: later(<Week />) },
+  { path: '/stock', element: later(<Stock />) },
+  { path: '/recall', element: later(<Recall />) },
   { path: '/prices', element: later(<Prices />) },
   { path: '/papers', element: later(<PaperList />) },
   { path: '/papers/:id', element: later(<PaperPage />) },

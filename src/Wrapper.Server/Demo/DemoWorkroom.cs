@@ -1,6 +1,8 @@
 using Wrapper.Core.Jobs;
+using Wrapper.Core.Lengths;
 using Wrapper.Core.Workroom.Customers;
 using Wrapper.Core.Workroom.Pricing;
+using Wrapper.Core.Workroom.Stock;
 using Wrapper.Core.Workroom.Week;
 using Wrapper.Server.Customers;
 using Wrapper.Server.Hosting;
@@ -157,6 +159,71 @@ internal static class DemoWorkroom
             ),
             ("demo-tables", new() { Cloth = Supply.Ordered, InWeek = InWeek.Yes }),
         ];
+
+    private static Entry In(string typed) => new(typed, JobUnit.Inch);
+
+    private static readonly Dictionary<string, StockRow> Shelves = new()
+    {
+        ["slate-roll"] = new(StockKind.PartRoll, "Slate wool twill")
+        {
+            Batch = "SW 4411",
+            Place = "rack, left",
+            Length = In("2 1/4 yd"),
+            Mark = "1 yd",
+        },
+        ["fern-left"] = new(StockKind.Remnant, "Fern velvet")
+        {
+            Batch = "FV 19-3",
+            Place = "shelf 2",
+            Length = In("27"),
+            Width = In("31 1/2"),
+        },
+        ["plum-left"] = new(StockKind.Remnant, "Plum linen union")
+        {
+            Batch = "PL 880",
+            Place = "shelf 2",
+            Length = In("40"),
+            Width = In("22"),
+        },
+        ["chain"] = new(StockKind.Cord, "zip chain")
+        {
+            Place = "drawer 1",
+            Length = In("4 yd"),
+            Mark = "5 yd",
+        },
+        ["cord"] = new(StockKind.Cord, "cord")
+        {
+            Place = "drawer 1",
+            Length = In("26 yd"),
+            Mark = "10 yd",
+        },
+        ["thread"] = new(StockKind.Other, "thread")
+        {
+            Place = "thread rack",
+            Count = "14",
+            Mark = "6",
+        },
+        ["foam"] = new(StockKind.Foam, "foam offcuts, 4 in")
+        {
+            Place = "under the table",
+            Count = "3",
+            Width = In("18"),
+        },
+    };
+
+    /// <summary>Fills the demo's shelves, as far as nothing of it lies there.</summary>
+    public static void Seed(StockStore stock)
+    {
+        foreach (var (id, row) in Shelves)
+            stock.Keep(
+                id,
+                0,
+                row.Name,
+                row.Batch,
+                KeptJson.Write(row),
+                string.Join('\n', row.Name, row.Batch, row.Place)
+            );
+    }
 
     private static string Written(DateOnly day) => Week.Days.Written(day);
 

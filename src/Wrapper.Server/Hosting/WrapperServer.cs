@@ -19,6 +19,7 @@ using Wrapper.Server.Money;
 using Wrapper.Server.Photos;
 using Wrapper.Server.Plans;
 using Wrapper.Server.Records;
+using Wrapper.Server.Stock;
 using Wrapper.Server.Week;
 using Wrapper.Server.Workrooms;
 using Wrapper.Store;
@@ -157,6 +158,8 @@ public static class WrapperServer
         WeekEndpoints.Map(api);
         RevisionEndpoints.Map(api);
         TemplateEndpoints.Map(api);
+        StockEndpoints.Map(api);
+        RecallEndpoints.Map(api);
         JobListEndpoints.Map(api);
         JobEndpoints.Map(api);
         PhotoEndpoints.Map(api);
@@ -188,6 +191,7 @@ public static class WrapperServer
                         typeof(WeekStore),
                         typeof(RevisionStore),
                         typeof(TemplateStore),
+                        typeof(StockStore),
                         typeof(CustomerStore),
                         typeof(Database),
                         typeof(Backups),
@@ -209,12 +213,14 @@ public static class WrapperServer
         builder.Services.AddSingleton(database);
         var jobs = new JobStore(database, TimeProvider.System);
         var workroom = new WorkroomStore(database);
+        var stock = new StockStore(database);
         var (customers, sheets) = (new CustomerStore(database, TimeProvider.System), new SheetStore(database));
         builder.Services.AddSingleton(workroom);
         if (options.Demo)
         {
             DemoWorkroom.Seed(customers, sheets);
             DemoJobs.Seed(jobs);
+            DemoWorkroom.Seed(stock);
             DemoWorkroom.Seed(sheets, WeekEndpoints.Today(TimeProvider.System));
             WorkroomEndpoints.Seed(workroom);
         }
@@ -231,6 +237,7 @@ public static class WrapperServer
         builder.Services.AddSingleton(new WeekStore(database));
         builder.Services.AddSingleton(new RevisionStore(database, TimeProvider.System));
         builder.Services.AddSingleton(new TemplateStore(database, TimeProvider.System));
+        builder.Services.AddSingleton(stock);
         builder.Services.AddSingleton(new FoundLays(database, TimeProvider.System));
         builder.Services.AddSingleton(new Backups(database));
         builder.Services.AddSingleton<Upkeep>();

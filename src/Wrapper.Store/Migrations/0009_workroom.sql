@@ -116,3 +116,27 @@ CREATE TABLE templates (
     content TEXT NOT NULL,
     made_at TEXT NOT NULL
 ) STRICT;
+-- What lies on the shelves, as JSON, found by its words.
+CREATE TABLE stock (
+    id TEXT PRIMARY KEY,
+    revision INTEGER NOT NULL,
+    name TEXT NOT NULL,
+    batch TEXT NOT NULL,
+    content TEXT NOT NULL,
+    words TEXT NOT NULL
+) STRICT;
+CREATE INDEX stock_name ON stock (name COLLATE NOCASE, id);
+CREATE INDEX stock_batch ON stock (batch COLLATE NOCASE);
+-- Which jobs lay something of the shelves under their pieces, and from which batches they cut: read off their documents.
+CREATE TABLE reservations (
+    stock_id TEXT NOT NULL,
+    job_id TEXT NOT NULL REFERENCES jobs (id),
+    PRIMARY KEY (stock_id, job_id)
+) STRICT, WITHOUT ROWID;
+CREATE INDEX reservations_job ON reservations (job_id);
+CREATE TABLE batches (
+    batch TEXT NOT NULL COLLATE NOCASE,
+    job_id TEXT NOT NULL REFERENCES jobs (id),
+    PRIMARY KEY (batch, job_id)
+) STRICT, WITHOUT ROWID;
+CREATE INDEX batches_job ON batches (job_id);

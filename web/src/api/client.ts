@@ -54,6 +54,9 @@ export type Skill = Schemas['Skill']
 export type Strip = Schemas['StripView']
 export type Week = Schemas['WeekView']
 export type WeekJob = Schemas['WeekJobView']
+export type StockKind = Schemas['StockKind']
+export type StockRow = Schemas['StockRow']
+export type StockView = Schemas['StockView']
 export type JobSummary = Schemas['JobSummary']
 
 export const api = createClient<paths>({ baseUrl: '' })

@@ -828,6 +828,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/recall": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every cover that a batch is in, by customer, handed over or not, and what of it lies on the shelves. */
+        get: operations["recall"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/photos": {
         parameters: {
             query?: never;
@@ -1117,6 +1134,41 @@ export interface paths {
         post?: never;
         /** Takes a template away; jobs that were begun from it stay. */
         delete: operations["removeTemplate"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stock": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What lies on the shelves, with every word of `q` in name, batch, place or note, or of one `cloth`; and what is below its mark. */
+        get: operations["listStock"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stock/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Puts something on a shelf or changes it. What cannot be read is kept as typed, and told. */
+        put: operations["keepStock"];
+        post?: never;
+        /** Takes something off the shelves that no job on the bench counts on. */
+        delete: operations["removeStock"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2214,6 +2266,12 @@ export interface components {
             from: number;
             schedule: components["schemas"]["JobSchedule"];
         };
+        /** @description A row as it is to be, made from revision From, 0 for a new one. */
+        KeepStock: {
+            /** Format: int64 */
+            from: number;
+            row: components["schemas"]["StockRow"];
+        };
         /**
          * @description Where a job is kept: on the bench, put away, or deleted and still to be had.
          * @enum {unknown}
@@ -2341,6 +2399,12 @@ export interface components {
             /** Format: int64 */
             from: number;
             pile: boolean;
+        };
+        /** @description Something of which there is less than its mark. */
+        LowView: {
+            name: string;
+            there: string;
+            mark: string;
         };
         /** @description Keeps a job as a template under an id that the client chose. */
         MakeTemplate: {
@@ -2970,6 +3034,30 @@ export interface components {
             from: number;
             cloth: string;
         };
+        /** @description Every cover of a batch by customer, and what of it still lies on the shelves. */
+        RecallView: {
+            batch: string;
+            customers: components["schemas"]["RecalledCustomer"][];
+            shelves: components["schemas"]["StockView"][];
+        };
+        /** @description Covers of one item that a batch is in: whose, where, and when they were handed over, empty for not yet. */
+        RecalledCover: {
+            job: string;
+            jobName: string;
+            item: string;
+            name: string;
+            quantity: string;
+            cloth: string;
+            place: string;
+            handedOver: string;
+        };
+        /** @description Somebody who has, or will have, covers of a batch. */
+        RecalledCustomer: {
+            name: string;
+            address: string;
+            reached: string[];
+            covers: components["schemas"]["RecalledCover"][];
+        };
         /** @description A record that was put away, with the job that has it; Mark asks for the next page. */
         RecordView: {
             job: string;
@@ -3034,6 +3122,11 @@ export interface components {
             motifAlong: null | number;
             /** Format: int64 */
             motifAcross: null | number;
+        };
+        /** @description A job that counts on something. */
+        ReservedBy: {
+            job: string;
+            name: string;
         };
         /**
          * @description What pieces of one role are cut from: the id of a cloth, or null where there is none. Fillings without one are
@@ -3315,6 +3408,11 @@ export interface components {
             strains: string[];
             description: string;
         };
+        /** @description The shelves, and what is to be bought anew. */
+        ShelvesView: {
+            rows: components["schemas"]["StockView"][];
+            low: components["schemas"]["LowView"][];
+        };
         /** @description One line to take to the shop: where it is bought, what, which, how much as it is sold, and the items that it is for. */
         ShoppingLine: {
             at: components["schemas"]["Counter"];
@@ -3513,6 +3611,48 @@ export interface components {
             cautions: string[];
             work: string;
             checks: components["schemas"]["StepCheckView"][];
+        };
+        /**
+         * @description What kind of thing lies on a shelf.
+         * @enum {unknown}
+         */
+        StockKind: "bolt" | "part-roll" | "remnant" | "zip" | "cord" | "foam" | "other";
+        /** @description Something on a shelf, as typed. Every length of cloth is a row of its own and keeps its batch. */
+        StockRow: {
+            kind: components["schemas"]["StockKind"];
+            name: string;
+            /** @description The batch or dye lot that its ticket says. */
+            batch: string;
+            /** @description Where it lies. */
+            place: string;
+            length: null | components["schemas"]["Entry"];
+            width: null | components["schemas"]["Entry"];
+            /** @description How many, of what is counted. */
+            count: string;
+            /**
+             * @description More is bought once there is less than this of all rows of its name: a length or a count as the row has; empty for
+             *     never.
+             */
+            mark: string;
+            /** @description What else to know of it. */
+            note: string;
+            /** @description When it was last counted, `yyyy-MM-dd`; empty for never. */
+            countedOn: string;
+            /** @description The job that it was left by; empty for none. */
+            from: string;
+        };
+        /**
+         * @description Something on a shelf: as typed, how much it is in words, empty where that is not known, who counts on it, and what
+         *     cannot be read.
+         */
+        StockView: {
+            id: string;
+            /** Format: int64 */
+            revision: number;
+            row: components["schemas"]["StockRow"];
+            amount: string;
+            reserved: components["schemas"]["ReservedBy"][];
+            problems: components["schemas"]["Problem"][];
         };
         /** Format: binary */
         Stream: string;
@@ -5592,6 +5732,37 @@ export interface operations {
             };
         };
     };
+    recall: {
+        parameters: {
+            query?: {
+                batch?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecallView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     listPhotos: {
         parameters: {
             query?: never;
@@ -6420,6 +6591,120 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    listStock: {
+        parameters: {
+            query?: {
+                q?: string;
+                cloth?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelvesView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    keepStock: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeepStock"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StockView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    removeStock: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -8,6 +8,7 @@ const places = [
   { key: 'jobs', name: 'Jobs', to: '/' },
   { key: 'week', name: 'Week', to: '/week' },
   { key: 'customers', name: 'Customers', to: '/customers' },
+  { key: 'stock', name: 'Stock', to: '/stock' },
   { key: 'papers', name: 'Papers', to: '/papers' },
   { key: 'prices', name: 'Prices', to: '/prices' },
 ] as const

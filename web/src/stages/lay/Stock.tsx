@@ -45,6 +45,7 @@ export function Stock({ cloth, planned, edit }: ClothGroup) {
           <Button onClick={() => edit({ stock: cloth.stock.filter((_, n) => n !== at) })}>Take it away</Button>
         </fieldset>
       ))}
+      <OnShelf cloth={cloth} edit={edit} />
       <Offers cloth={cloth} use={(remnant) => edit({ stock: [...cloth.stock, { ...remnant, id: newId() }] })} />
       <Button
         onClick={() =>
@@ -57,6 +58,53 @@ export function Stock({ cloth, planned, edit }: ClothGroup) {
       </Button>
     </Folded>
   )
+}
+
+// What of this cloth lies on the shelves: what is used is reserved by this job, and keeps its batch.
+function OnShelf({ cloth, edit }: Pick<ClothGroup, 'cloth' | 'edit'>) {
+  const id = useScene((scene) => scene.id)
+  const rows = useQuery({
+    queryKey: ['stock', 'cloth', cloth.name],
+    queryFn: ({ signal }) => answer(api.GET('/api/stock', { params: { query: { cloth: cloth.name } }, signal })),
+    enabled: cloth.name.trim() !== '',
+  }).data?.rows
+  return rows
+    ?.filter(
+      (each) =>
+        each.row.length !== null && each.amount !== '' && !cloth.stock.some((used) => used.id === `shelf-${each.id}`),
+    )
+    .map((each) => {
+      const other = each.reserved.find(({ job }) => job !== id)
+      return (
+        <p key={each.id}>
+          On the shelves: {each.amount}
+          {each.row.batch && `, batch ${each.row.batch}`}
+          {each.row.place && `, ${each.row.place}`}{' '}
+          {other ? (
+            <small>for {other.name}</small>
+          ) : (
+            <Button
+              onClick={() =>
+                edit({
+                  stock: [
+                    ...cloth.stock,
+                    {
+                      id: `shelf-${each.id}`,
+                      name: [each.row.place, each.row.batch].filter(Boolean).join(', '),
+                      length: each.row.length ?? { typed: '', unit: 'in' },
+                      width: each.row.kind === 'remnant' ? each.row.width : null,
+                    },
+                  ],
+                  ...(cloth.batch === '' && { batch: each.row.batch }),
+                })
+              }
+            >
+              Use it
+            </Button>
+          )}
+        </p>
+      )
+    })
 }
 
 // What other jobs have left of cloth of this name, once it has been cut.

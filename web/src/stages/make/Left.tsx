@@ -1,8 +1,11 @@
 import { Button, Input } from 'antd'
-import { newId, unitWord, type Bench, type Cloth } from '../../api/client'
+import { useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { answer, api, newId, unitWord, type Bench, type Cloth } from '../../api/client'
 import { useScene, useUnit } from '../../job/scene'
 import { useClothEdit } from '../../job/useClothEdit'
 import { EntryField } from '../../job/EntryField'
+import { told } from '../../parts/told'
 import s from './make.module.css'
 
 type Problems = NonNullable<Bench['at']>['problems']
@@ -53,6 +56,7 @@ export function Left({ cloth, problems }: { cloth: Cloth; problems: Problems }) 
             />
           </div>
           <Button onClick={() => edit({ left: cloth.left.filter((each) => each.id !== row.id) })}>Take it out</Button>
+          <ToShelf cloth={cloth} row={row} />
         </div>
       ))}
       <Button
@@ -65,5 +69,52 @@ export function Left({ cloth, problems }: { cloth: Cloth; problems: Problems }) 
         Measure a remnant
       </Button>
     </fieldset>
+  )
+}
+
+// A remnant that was measured is put among the stock, with the batch it came from; again, and it is put right there.
+function ToShelf({ cloth, row }: { cloth: Cloth; row: Cloth['left'][number] }) {
+  const job = useScene((scene) => scene.id)
+  const queries = useQueryClient()
+  const [said, setSaid] = useState('')
+  const put = async () => {
+    const id = `${job}-${row.id}`.slice(0, 64)
+    try {
+      const there = await answer(api.GET('/api/stock', { params: { query: { cloth: cloth.name } } }))
+      const from = there.rows.find((each) => each.id === id)?.revision ?? 0
+      await answer(
+        api.PUT('/api/stock/{id}', {
+          params: { path: { id } },
+          body: {
+            from,
+            row: {
+              kind: 'remnant',
+              name: cloth.name,
+              batch: cloth.batch,
+              place: row.name,
+              length: row.length,
+              width: row.width,
+              count: '',
+              mark: '',
+              note: '',
+              countedOn: '',
+              from: job,
+            },
+          },
+        }),
+      )
+      setSaid('Among the stock now.')
+      await queries.invalidateQueries({ queryKey: ['stock'] })
+    } catch (error) {
+      setSaid(told(error))
+    }
+  }
+  return (
+    <span role="status">
+      <Button disabled={row.length.typed.trim() === ''} onClick={() => void put()}>
+        Put it among the stock
+      </Button>{' '}
+      {said}
+    </span>
   )
 }

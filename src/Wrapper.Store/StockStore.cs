@@ -1,0 +1,185 @@
+using System.Text.Json;
+using Microsoft.Data.Sqlite;
+using static Wrapper.Store.Sql;
+
+namespace Wrapper.Store;
+
+/// <summary>Something on a shelf as JSON, and the jobs on the bench that it is reserved by.</summary>
+public sealed record KeptStock(
+    string Id,
+    long Revision,
+    string Content,
+    IReadOnlyList<(string Job, string Name)> Reserved
+);
+
+/// <summary>What came of taking something off the shelves.</summary>
+public enum Taking
+{
+    /// <summary>It is gone.</summary>
+    Done,
+
+    /// <summary>There is no such thing.</summary>
+    Unknown,
+
+    /// <summary>A job on the bench counts on it.</summary>
+    Reserved,
+}
+
+/// <summary>The shelves of the workroom, and which batch went where.</summary>
+public sealed class StockStore(Database database)
+{
+    /// <summary>The most rows.</summary>
+    public const int Most = 5000;
+
+    /// <summary>By this a row of a job's cloth says that it is one of the shelves.</summary>
+    public const string OfShelf = "shelf-";
+
+    private const string Here = "deleted_at IS NULL AND put_away_at IS NULL";
+
+    /// <summary>Rows that hold every word of <paramref name="search"/>, by name.</summary>
+    public IReadOnlyList<KeptStock> List(string search = "")
+    {
+        var words = search.ToLowerInvariant().Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries);
+        var has = string.Concat(words.Select((_, n) => $" AND instr(words, $w{n}) > 0"));
+        return Read($"TRUE{has}", [.. words.Select((word, n) => ($"$w{n}", (object)word))]);
+    }
+
+    /// <summary>Rows of this name, whatever its capitals.</summary>
+    public IReadOnlyList<KeptStock> Named(string name) => Read("name = $name COLLATE NOCASE", ("$name", name.Trim()));
+
+    /// <summary>Rows of this batch, whatever its capitals.</summary>
+    public IReadOnlyList<KeptStock> OfBatch(string batch) =>
+        Read("batch = $batch COLLATE NOCASE AND batch <> ''", ("$batch", batch.Trim()));
+
+    /// <summary>A row; null where there is none.</summary>
+    public KeptStock? Find(string id) => Read("id = $id", ("$id", id)).FirstOrDefault();
+
+    /// <summary>
+    /// Keeps a row made from revision <paramref name="from"/>, 0 for a new one; null where it was changed since, or there
+    /// are too many.
+    /// </summary>
+    public KeptStock? Keep(string id, long from, string name, string batch, string content, string words)
+    {
+        using (var connection = database.Connect())
+        {
+            var changed = Execute(
+                connection,
+                null,
+                from == 0
+                    ? $"INSERT OR IGNORE INTO stock (id, revision, name, batch, content, words) SELECT $id, 1, $name, $batch, $content, $words WHERE (SELECT count(*) FROM stock) < {Most}"
+                    : "UPDATE stock SET revision = revision + 1, name = $name, batch = $batch, content = $content, words = $words WHERE id = $id AND revision = $from",
+                ("$id", id),
+                ("$from", from),
+                ("$name", name),
+                ("$batch", batch),
+                ("$content", content),
+                ("$words", words.ToLowerInvariant())
+            );
+            // The same once more, as when a reply was lost, is no change.
+            if (changed == 0)
+                return Find(id) is { } there && there.Content == content ? there : null;
+        }
+        return Find(id);
+    }
+
+    /// <summary>Takes a row off the shelves that no job on the bench counts on.</summary>
+    public Taking Remove(string id)
+    {
+        if (Find(id) is not { } there)
+            return Taking.Unknown;
+        if (there.Reserved.Count > 0)
+            return Taking.Reserved;
+        using var connection = database.Connect();
+        Execute(connection, null, "DELETE FROM stock WHERE id = $id", ("$id", id));
+        return Taking.Done;
+    }
+
+    /// <summary>The jobs that cut from this batch, wherever they are kept, deleted ones apart.</summary>
+    public IReadOnlyList<string> JobsOf(string batch)
+    {
+        using var connection = database.Connect();
+        using var command = Command(
+            connection,
+            null,
+            "SELECT job_id FROM batches JOIN jobs ON id = job_id WHERE batch = $batch AND deleted_at IS NULL ORDER BY jobs.rowid",
+            ("$batch", batch.Trim())
+        );
+        using var rows = command.ExecuteReader();
+        List<string> jobs = [];
+        while (rows.Read())
+            jobs.Add(rows.GetString(0));
+        return jobs;
+    }
+
+    /// <summary>Writes what a job takes from the shelves and its batches anew, as its <paramref name="document"/> has them.</summary>
+    internal static void Keep(
+        SqliteConnection connection,
+        SqliteTransaction transaction,
+        string id,
+        JsonElement document
+    )
+    {
+        Execute(
+            connection,
+            transaction,
+            "DELETE FROM reservations WHERE job_id = $id; DELETE FROM batches WHERE job_id = $id",
+            ("$id", id)
+        );
+        foreach (var cloth in document.Rows("cloths"))
+        {
+            foreach (var row in cloth.Rows("stock"))
+                if (row.Text("id") is { } shelf && shelf.StartsWith(OfShelf, StringComparison.Ordinal))
+                    Execute(
+                        connection,
+                        transaction,
+                        "INSERT OR IGNORE INTO reservations (stock_id, job_id) VALUES ($stock, $id)",
+                        ("$stock", shelf[OfShelf.Length..]),
+                        ("$id", id)
+                    );
+            if (cloth.Text("batch").Trim() is { Length: > 0 } batch)
+                Execute(
+                    connection,
+                    transaction,
+                    "INSERT OR IGNORE INTO batches (batch, job_id) VALUES ($batch, $id)",
+                    ("$batch", batch),
+                    ("$id", id)
+                );
+        }
+    }
+
+    private List<KeptStock> Read(string where, params (string, object)[] values)
+    {
+        using var connection = database.Connect();
+        Dictionary<string, List<(string, string)>> reserved = [];
+        using (
+            var command = Command(
+                connection,
+                null,
+                $"SELECT stock_id, job_id, name FROM reservations JOIN jobs ON id = job_id WHERE {Here}"
+            )
+        )
+        using (var rows = command.ExecuteReader())
+            while (rows.Read())
+                (reserved.TryGetValue(rows.GetString(0), out var jobs) ? jobs : reserved[rows.GetString(0)] = []).Add(
+                    (rows.GetString(1), rows.GetString(2))
+                );
+        using var list = Command(
+            connection,
+            null,
+            $"SELECT id, revision, content FROM stock WHERE {where} ORDER BY name COLLATE NOCASE, id",
+            values
+        );
+        using var found = list.ExecuteReader();
+        List<KeptStock> all = [];
+        while (found.Read())
+            all.Add(
+                new(
+                    found.GetString(0),
+                    found.GetInt64(1),
+                    found.GetString(2),
+                    reserved.GetValueOrDefault(found.GetString(0)) ?? []
+                )
+            );
+        return all;
+    }
+}
