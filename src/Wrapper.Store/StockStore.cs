@@ -136,6 +136,12 @@ public sealed class StockStore(Database database)
                         ("$stock", shelf[OfShelf.Length..]),
                         ("$id", id)
                     );
+        }
+        // Those of covers that went out too: the job's cloth may be of another batch since.
+        var given = document
+            .Rows("handOver", "covers")
+            .SelectMany(cover => cover.Object("given")?.Rows("cloths") ?? []);
+        foreach (var cloth in document.Rows("cloths").Concat(given))
             if (cloth.Text("batch").Trim() is { Length: > 0 } batch)
                 Execute(
                     connection,
@@ -144,7 +150,6 @@ public sealed class StockStore(Database database)
                     ("$batch", batch),
                     ("$id", id)
                 );
-        }
     }
 
     private List<KeptStock> Read(string where, params (string, object)[] values)

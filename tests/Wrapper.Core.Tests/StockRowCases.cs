@@ -1,4 +1,3 @@
-using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Workroom.Stock;
 

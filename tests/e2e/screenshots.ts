@@ -16,11 +16,11 @@ const shots = [
   ['sewn', '/jobs/demo-lodge-seats/pieces', 'day', /Armchair/],
   ['lay-seats', '/jobs/demo-reading-room/lay', 'day'],
   ['lay-repeat', '/jobs/demo-lodge-seats/lay#cloth-star', 'day'],
-  ['lay-stripe', '/jobs/demo-marigold/lay', 'day'],
-  ['about-cloth', '/jobs/demo-tables/lay#cloth-damask', 'day'],
-  ['buy-beds', '/jobs/demo-bunks/buy', 'day'],
   ['make', '/jobs/demo-window-bench/make', 'day'],
   ['hand-over', '/jobs/demo-window-bench/hand-over', 'day'],
+  ['week', '/week?job=demo-lodge-seats', 'day'],
+  ['price', '/jobs/demo-reading-room/price', 'day'],
+  ['stock', '/stock', 'day'],
   ['walk', '/jobs/demo-tables/measure', 'day', /Pressing table/],
   ['measure-dim', '/jobs/demo-marigold/measure', 'dim'],
 ] as const
@@ -30,21 +30,17 @@ for (const [name, path, light, item] of shots as readonly (readonly [string, str
     await page.addInitScript((value) => localStorage.setItem('wrapper.light', value), light)
     await page.goto(path)
     if (path === '/') await expect(page.getByText('Saloon berths')).toBeVisible()
-    else await expect(page.getByTestId('to-buy')).toBeVisible()
+    else if (path.startsWith('/jobs')) await expect(page.getByTestId('to-buy')).toBeVisible()
     if (item) await page.getByRole('complementary', { name: 'Items' }).getByRole('button', { name: item }).click()
-    if (name === 'buy-beds') {
-      await page.getByRole('button', { name: /Look for sizes/ }).click()
-      await expect(page.getByRole('button', { name: /^Make it/ }).first()).toBeVisible()
-      await page.getByRole('region', { name: 'Less cloth' }).scrollIntoViewIfNeeded()
+    if (name === 'price') {
+      await page.getByRole('button', { name: 'Write the quotation' }).click()
+      await page.getByRole('link', { name: /Q-0001/ }).click()
+      await expect(page.locator('[data-paper="quotation"]')).toBeVisible()
     }
     if (name === 'sewn') {
       await page.getByText('Sewn', { exact: true }).click()
       await expect(page.locator('#sewn-words')).toContainText('Sewn as cut')
       await page.waitForTimeout(2500)
-    }
-    if (name === 'about-cloth') {
-      await page.getByRole('button', { name: 'About the cloth' }).click()
-      await page.getByText('What it looks like').click()
     }
     if (name === 'walk') await page.getByRole('button', { name: 'Walk the room' }).click()
     await page.evaluate(() => document.fonts.ready)

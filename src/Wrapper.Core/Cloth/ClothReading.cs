@@ -27,14 +27,19 @@ public sealed partial class ClothReading
 
     private readonly decimal across,
         along;
+    private readonly int decimals;
     private readonly Stage stage = Stage.Lay;
     private readonly decimal? price;
     private readonly IReadOnlyList<(Length From, decimal? Price)> prices;
 
-    /// <summary>Reads <paramref name="cloth"/>; what cannot be read stands in <see cref="Problems"/>.</summary>
-    public ClothReading(JobCloth cloth, JobUnit unit)
+    /// <summary>
+    /// Reads <paramref name="cloth"/>, prices with so many <paramref name="decimals"/> at the most; what cannot be read
+    /// stands in <see cref="Problems"/>.
+    /// </summary>
+    public ClothReading(JobCloth cloth, JobUnit unit, int decimals = 2)
     {
         Cloth = cloth;
+        this.decimals = decimals;
         var width = Read("width", cloth.Width, Width);
         var selvedge = Read("selvedge", cloth.Selvedge, LengthLimits.Allowance);
         var (across, along) = (
@@ -212,7 +217,7 @@ public sealed partial class ClothReading
         var given = typed.Trim();
         if (given.Length == 0)
             return null;
-        if (WholeAndCents().IsMatch(given))
+        if (WholeAndPart().Match(given) is { Success: true } match && match.Groups["part"].Length <= decimals)
             return decimal.Parse(given.Replace(',', '.'), CultureInfo.InvariantCulture);
         Problems.Add(Wrong(field, typed, "a price is needed, up to 999999.99, or nothing", "24.50"));
         return null;
@@ -221,8 +226,8 @@ public sealed partial class ClothReading
     [GeneratedRegex(@"^[0-9]{1,2}([.,][0-9]{1,2})?$")]
     private static partial Regex OneOrTwoDigits();
 
-    [GeneratedRegex(@"^[0-9]{1,6}([.,][0-9]{1,3})?$")]
-    private static partial Regex WholeAndCents();
+    [GeneratedRegex(@"^[0-9]{1,6}([.,](?<part>[0-9]{1,3}))?$")]
+    private static partial Regex WholeAndPart();
 
     // What is laid has been washed: repeats and flaws have shrunk with the cloth (craft §10).
     private Repeat? ReadRepeat()

@@ -81,7 +81,8 @@ public sealed record ClothPlan(
         CancellationToken cancel
     )
     {
-        var reading = new ClothReading(cloth, job.Unit);
+        var decimals = Currency.Signed(job.Currency).Decimals;
+        var reading = new ClothReading(cloth, job.Unit, decimals);
         var cut = (
             from item in items
             from piece in CutPiece.Of(item)
@@ -165,8 +166,7 @@ public sealed record ClothPlan(
                 .Misfits.DistinctBy(misfit => misfit.Label)
                 .Select(misfit => Misfits.TooWide(misfit, reading, job.Unit)),
         ];
-        var buying =
-            problems.Count == 0 ? Buying.Of(laid.Length, reading, Currency.Signed(job.Currency).Decimals) : null;
+        var buying = problems.Count == 0 ? Buying.Of(laid.Length, reading, decimals) : null;
         // What is made here is not bought; there must be enough of it.
         if (cloth.MadeBy is not null && buying is not null)
         {
