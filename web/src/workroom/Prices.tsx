@@ -17,12 +17,12 @@ const per: { value: PricedBy; label: string }[] = [
 
 type TextKey = { [K in keyof PriceBook]: PriceBook[K] extends string ? K : never }[keyof PriceBook]
 
-const percents: { key: TextKey; name: string; example: string }[] = [
-  { key: 'waste', name: 'Spoilt, of what is bought beside cloth', example: '5' },
-  { key: 'sundries', name: 'Needles, chalk, pins: of all material', example: '3' },
-  { key: 'margin', name: 'Margin, of the price before tax', example: '15' },
-  { key: 'rush', name: 'A job that goes before others, more', example: '20' },
-  { key: 'deposit', name: 'Deposit, of an order', example: '50' },
+const percents: { key: TextKey; name: string }[] = [
+  { key: 'waste', name: 'Spoilt, of what is bought beside cloth' },
+  { key: 'sundries', name: 'Needles, chalk, pins: of all material' },
+  { key: 'margin', name: 'Margin, of the price before tax' },
+  { key: 'rush', name: 'A job that goes before others, more' },
+  { key: 'deposit', name: 'Deposit, of an order' },
 ]
 
 /** What the workroom reckons its prices by, and what stands on its papers. */
@@ -69,6 +69,7 @@ export default function Prices() {
                 <span>Currency of the books</span>
                 <Select
                   aria-label="Currency of the books"
+                  showSearch
                   value={book.currency}
                   options={currencies.map(({ code, symbol }) => ({
                     value: code,
@@ -78,8 +79,8 @@ export default function Prices() {
                 />
               </div>
               {text('labourRate', 'An hour of making', { unit: sign, placeholder: '32.00' })}
-              {percents.map(({ key, name, example }) => (
-                <div key={key}>{text(key, name, { unit: '%', placeholder: example })}</div>
+              {percents.map(({ key, name }) => (
+                <div key={key}>{text(key, name, { unit: '%', placeholder: 'none' })}</div>
               ))}
             </div>
             <h2>Tax</h2>
