@@ -59,6 +59,29 @@ public sealed class LearningStore(Database database)
         return times;
     }
 
+    /// <summary>The same with the jobs that they are of.</summary>
+    public IReadOnlyList<(string Job, string Name, KeptTime Time)> TimesByJob()
+    {
+        using var connection = database.Connect();
+        using var command = Command(
+            connection,
+            null,
+            "SELECT kind, reckoned, seconds, took, jobs.id, jobs.name FROM jobs JOIN times ON times.job_id = jobs.id WHERE deleted_at IS NULL ORDER BY changed_at DESC LIMIT $latest",
+            ("$latest", 10 * Latest)
+        );
+        using var rows = command.ExecuteReader();
+        List<(string, string, KeptTime)> times = [];
+        while (rows.Read())
+            times.Add(
+                (
+                    rows.GetString(4),
+                    rows.GetString(5),
+                    new(rows.GetString(0), rows.GetInt64(1), rows.GetInt64(2), rows.GetString(3))
+                )
+            );
+        return times;
+    }
+
     /// <summary>What new items of a make-up begin with: entries as JSON, by field.</summary>
     public IReadOnlyDictionary<string, string> OwnValues(string makeUp)
     {

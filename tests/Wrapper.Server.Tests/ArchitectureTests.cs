@@ -37,6 +37,7 @@ public class ArchitectureTests
         (12, "Planning"),
         (13, "Workroom.Pricing"),
         (13, "Workroom.Week"),
+        (14, "Workroom.Figures"),
     ];
 
     [Theory]

@@ -238,6 +238,14 @@ public sealed class MoneyTests(Host host) : IClassFixture<Host>
             ordered - invoice["paper"]!["paid"]![0]!["amount"]!["units"]!.GetValue<long>(),
             invoice["paper"]!["due"]!["units"]!.GetValue<long>()
         );
+        // Whether it paid, and what of the quotations was won.
+        var (found, real) = await host.Send(HttpMethod.Get, "/api/jobs/money-1/real-cost");
+        Assert.Equal(HttpStatusCode.OK, found);
+        Assert.Equal(Text(order, "paper", "sum", "net", "text"), Text(real, "ordered"));
+        Assert.False(real["materialPaid"]!.GetValue<bool>());
+        var (_, figures) = await host.Send(HttpMethod.Get, "/api/figures");
+        var won = figures["offers"]!.AsArray().Single(each => Text(each!, "name") == "Ordered")!;
+        Assert.Contains(won["rows"]!.AsArray(), row => Text(row!, "job") == "money-1");
         Assert.Equal(
             HttpStatusCode.Conflict,
             (await host.Post("/api/papers/o1/events", new JsonObject { ["event"] = "cancelled", ["note"] = "" })).Status

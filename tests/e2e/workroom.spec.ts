@@ -157,9 +157,16 @@ const axe = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8')
 for (const light of ['day', 'dim'])
   for (const place of [
     '/',
-    ...['week', 'customers', 'customers/ferncliff', 'stock', 'recall?batch=H%202207', 'papers', 'prices'].map(
-      (page) => `/${page}`,
-    ),
+    ...[
+      'week',
+      'customers',
+      'customers/ferncliff',
+      'stock',
+      'recall?batch=H%202207',
+      'papers',
+      'prices',
+      'figures',
+    ].map((page) => `/${page}`),
     ...['measure', 'make-up', 'pieces', 'pieces?sewn', 'lay', 'buy', 'make', 'hand-over', 'price'].map(
       (stage) => `/jobs/demo-window-bench/${stage}`,
     ),

@@ -22,6 +22,7 @@ const queries = new QueryClient({
 const Customers = lazy(() => import('./workroom/Customers'))
 const CustomerPage = lazy(() => import('./workroom/CustomerPage'))
 const Week = lazy(() => import('./week/Week'))
+const Figures = lazy(() => import('./figures/Figures'))
 const Stock = lazy(() => import('./workroom/Stock'))
 const Recall = lazy(() => import('./workroom/Recall'))
 const Prices = lazy(() => import('./workroom/Prices'))
@@ -34,6 +35,7 @@ const router = createBrowserRouter([
   { path: '/customers', element: later(<Customers />) },
   { path: '/customers/:id', element: later(<CustomerPage />) },
   { path: '/week', element: later(<Week />) },
+  { path: '/figures', element: later(<Figures />) },
   { path: '/stock', element: later(<Stock />) },
   { path: '/recall', element: later(<Recall />) },
   { path: '/prices', element: later(<Prices />) },

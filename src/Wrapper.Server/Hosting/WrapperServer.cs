@@ -11,6 +11,7 @@ using Wrapper.Server.Cloths;
 using Wrapper.Server.Customers;
 using Wrapper.Server.Demo;
 using Wrapper.Server.Drawings;
+using Wrapper.Server.Figures;
 using Wrapper.Server.Jobs;
 using Wrapper.Server.Lays;
 using Wrapper.Server.MakeUps;
@@ -160,6 +161,7 @@ public static class WrapperServer
         TemplateEndpoints.Map(api);
         StockEndpoints.Map(api);
         RecallEndpoints.Map(api);
+        FiguresEndpoints.Map(api);
         JobListEndpoints.Map(api);
         JobEndpoints.Map(api);
         PhotoEndpoints.Map(api);

@@ -12,7 +12,7 @@ internal static class SheetLimits
 
     public static IEnumerable<Problem> Check(PriceSheet sheet)
     {
-        if (sheet.Extras.Count > MostExtras)
+        if (sheet.Extras.Count > MostExtras || sheet.Bought.Count > MostExtras)
             yield return new("extras", $"{sheet.Extras.Count}", 0, $"at most {MostExtras} lines of your own", "");
         if (sheet.Options.Count > Offer.MostOptions)
             yield return new(
@@ -22,7 +22,7 @@ internal static class SheetLimits
                 $"at most {Offer.MostOptions} options are offered at once",
                 ""
             );
-        foreach (var extra in sheet.Extras.Where(extra => extra.Text.Length > LongestText))
+        foreach (var extra in sheet.Extras.Concat(sheet.Bought).Where(extra => extra.Text.Length > LongestText))
             yield return new(
                 $"extras.{extra.Id}.text",
                 extra.Text[..40],
@@ -31,7 +31,8 @@ internal static class SheetLimits
                 "Delivery and fitting"
             );
         var words = sheet
-            .Extras.SelectMany(extra => new[] { extra.Id, extra.Amount })
+            .Extras.Concat(sheet.Bought)
+            .SelectMany(extra => new[] { extra.Id, extra.Amount })
             .Concat(sheet.Options.SelectMany(option => new[] { option.Id, option.Item, option.Choice, option.Answer }))
             .Append(sheet.Deposit);
         foreach (var word in words.Where(word => word.Length > LongestWord))

@@ -845,6 +845,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/figures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Hours and earnings by kind of work, cloth saved against the hand sum, offers won and lost, what estimates were off; each with its rows. */
+        get: operations["getFigures"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/real-cost": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What an ordered job really cost: material as paid, hours as timed, and what is left of the order. */
+        get: operations["realCost"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/photos": {
         parameters: {
             query?: never;
@@ -1823,6 +1857,26 @@ export interface components {
             id: string;
             text: string;
             amount: string;
+        };
+        /** @description A row behind a figure: what it is of, where that is to be seen, and the figure of it alone. */
+        FigureRow: {
+            text: string;
+            figure: string;
+            job: string;
+        };
+        /** @description A figure with the rows that it is the sum of. */
+        FigureView: {
+            name: string;
+            figure: string;
+            beside: string;
+            rows: components["schemas"]["FigureRow"][];
+        };
+        /** @description What the workroom did: hours by kind of work, cloth saved, offers, what estimates were off. */
+        FiguresView: {
+            hours: components["schemas"]["FigureView"][];
+            cloth: components["schemas"]["FigureView"][];
+            offers: components["schemas"]["FigureView"][];
+            off: components["schemas"]["FigureView"][];
         };
         /**
          * @description What the fillings of a cover are.
@@ -2960,6 +3014,8 @@ export interface components {
             extras: components["schemas"]["ExtraLine"][];
             /** @description What is offered beside. */
             options: components["schemas"]["OfferedOption"][];
+            /** @description What was really paid for its material, by receipt; nothing while that is not entered. */
+            bought: components["schemas"]["ExtraLine"][];
             /** @description A deposit other than the workroom's usual one, in per cent; empty for that. */
             deposit: string;
         };
@@ -3033,6 +3089,20 @@ export interface components {
             /** Format: int32 */
             from: number;
             cloth: string;
+        };
+        /** @description What a job really cost: each figure as it is printed; what of the amounts paid cannot be read. */
+        RealCostView: {
+            ordered: string;
+            material: string;
+            materialPaid: boolean;
+            hours: string;
+            timed: string;
+            reckoned: string;
+            labour: string;
+            left: string;
+            paid: boolean;
+            anHour: null | string;
+            problems: components["schemas"]["Problem"][];
         };
         /** @description Every cover of a batch by customer, and what of it still lies on the shelves. */
         RecallView: {
@@ -5754,6 +5824,57 @@ export interface operations {
             };
             /** @description Unprocessable Entity */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getFigures: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FiguresView"];
+                };
+            };
+        };
+    };
+    realCost: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RealCostView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

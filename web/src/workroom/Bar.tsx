@@ -11,6 +11,7 @@ const places = [
   { key: 'stock', name: 'Stock', to: '/stock' },
   { key: 'papers', name: 'Papers', to: '/papers' },
   { key: 'prices', name: 'Prices', to: '/prices' },
+  { key: 'figures', name: 'Figures', to: '/figures' },
 ] as const
 
 /** Along the top of every page of the workroom: where one can go. */

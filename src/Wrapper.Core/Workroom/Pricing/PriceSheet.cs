@@ -20,6 +20,9 @@ public sealed record PriceSheet
     /// <summary>What is offered beside.</summary>
     public IReadOnlyList<OfferedOption> Options { get; init; } = [];
 
+    /// <summary>What was really paid for its material, by receipt; nothing while that is not entered.</summary>
+    public IReadOnlyList<ExtraLine> Bought { get; init; } = [];
+
     /// <summary>A deposit other than the workroom's usual one, in per cent; empty for that.</summary>
     public string Deposit { get; init; } = "";
 }

@@ -11,6 +11,7 @@ import { Extras } from './Extras'
 import { Going } from './Going'
 import { Missing } from './Missing'
 import { Options } from './Options'
+import { RealCost } from './RealCost'
 import { Reckoning } from './Reckoning'
 import { useMoney } from './useMoney'
 import s from './price.module.css'
@@ -74,8 +75,9 @@ export default function Price() {
         {priced && <Options offer={priced} sheet={sheet} edit={edit} />}
       </section>
       <Going money={money} offer={priced} stale={stale || offer.isFetching} refresh={refresh} />
+      {money.standing.order && <RealCost id={id} revision={money.revision} sheet={sheet} edit={edit} />}
     </div>
   )
 }
 
-const blank = { isRush: false, extras: [], options: [], deposit: '' }
+const blank = { isRush: false, extras: [], options: [], bought: [], deposit: '' }
