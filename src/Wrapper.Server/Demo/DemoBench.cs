@@ -22,6 +22,8 @@ internal static class DemoBench
                     .. done.Select(turn => new StepLog(turn.Step.Id, turn.Last)
                     {
                         Seconds = (long)(turn.Step.Minutes * turn.Covers * 66),
+                        Kind = $"{turn.Step.Step.Kind}".ToLowerInvariant(),
+                        Reckoned = (long)(turn.Step.Rated * turn.Covers * 60),
                     }),
                 ],
                 Checks =

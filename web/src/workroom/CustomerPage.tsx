@@ -1,4 +1,4 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQueries, useQuery, useQueryClient } from '@tanstack/react-query'
 import { Button, Input } from 'antd'
 import { useRef, useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
@@ -163,6 +163,7 @@ export default function CustomerPage() {
                 A new job for them
               </Button>
             </p>
+            <Photos jobs={page.jobs} />
             <h2>Handed over</h2>
             <Records q={customer.name} />
             <p>
@@ -172,6 +173,40 @@ export default function CustomerPage() {
         </div>
       </main>
     </div>
+  )
+}
+
+// So many of their jobs are looked through for photos, the latest first.
+const mostJobs = 6
+
+function Photos({ jobs }: { jobs: Page['jobs'] }) {
+  const shown = jobs.filter(({ kept }) => kept !== 'Deleted').slice(0, mostJobs)
+  const photos = useQueries({
+    queries: shown.map(({ id }) => ({
+      queryKey: ['photos', id],
+      queryFn: () => answer(api.GET('/api/jobs/{id}/photos', { params: { path: { id } } })),
+    })),
+  })
+  const all = photos.flatMap(({ data }, at) =>
+    (data ?? []).filter(({ away }) => !away).map((photo) => ({ photo, job: shown[at] })),
+  )
+  if (all.length === 0) return null
+  return (
+    <>
+      <h2>Photos</h2>
+      <ul className={s.photos}>
+        {all.map(({ photo, job }) => (
+          <li key={photo.id}>
+            <Link to={`/jobs/${job?.id ?? ''}/hand-over`}>
+              <img
+                src={`/api/photos/${photo.id}/small`}
+                alt={photo.caption || `${photo.moment} ${job?.name ?? ''}`.trim()}
+              />
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </>
   )
 }
 

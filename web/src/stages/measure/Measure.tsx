@@ -12,6 +12,7 @@ import { Table } from './Table'
 import { Walk } from './Walk'
 import { draftInHand, useAsked, useEditItem, useScene, useSceneStore, useUnit, type JobScene } from '../../job/scene'
 import { useItemField } from '../../job/useItemField'
+import { Room } from './Room'
 import s from './measure.module.css'
 
 const makeUpInHand = ({ makeUps, item }: JobScene) => makeUps.find((each) => each.key === item?.makeUp)
@@ -251,6 +252,7 @@ function Found() {
       <Button onClick={() => setOpen(true)}>Notes, parts, photos{noted && ' · noted'}</Button>
       <Drawer open={open} onClose={() => setOpen(false)} title="As it was found" size={440} destroyOnHidden>
         <div className={s.asFound}>
+          <Room />
           <Notes />
           <PartsOff />
           <Photos moment="before" />

@@ -103,7 +103,11 @@ export function Going({ money, offer, stale, refresh }: Props) {
       )}
       {!invoice && order && (
         <div className={s.row}>
-          <Button type="primary" disabled={busy} onClick={() => void give('invoice', { basedOn: order.id })}>
+          <Button
+            {...(!standing.deposit && { type: 'primary' as const })}
+            disabled={busy}
+            onClick={() => void give('invoice', { basedOn: order.id })}
+          >
             Write the invoice
           </Button>
           <Button disabled={busy} onClick={() => void note(order, 'cancelled')}>
@@ -234,7 +238,7 @@ function Pay({
       </label>
       <Segmented aria-label="How it was paid" name="how" value={how} options={ways} onChange={setHow} />
       <Typed label="On, if not today" value={date} placeholder="2026-11-24" write={setDate} />
-      <Button htmlType="submit" disabled={busy}>
+      <Button type="primary" htmlType="submit" disabled={busy}>
         Write the receipt
       </Button>
     </form>
