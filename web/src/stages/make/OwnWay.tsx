@@ -34,10 +34,14 @@ export function OwnWay({ turn, at, steps }: Props) {
         const item = document.items.find((each) => each.id === turn.item)
         if (!item) return
         const known = new Map(item.way.map((row) => [row.id, row]))
-        const way = steps.map((each): WayStep => {
-          const row = known.get(keyOf(each))
-          return row ? { ...row } : { id: keyOf(each), text: each.kind === 'own' ? each.text : '', note: '' }
-        })
+        // What is shown lags a moment: a second tap goes on from where the first one put it.
+        const isWhole = at.wayBroken === '' && steps.every((each) => known.has(keyOf(each)))
+        const way = isWhole
+          ? item.way.map((row) => ({ ...row }))
+          : steps.map((each): WayStep => {
+              const row = known.get(keyOf(each))
+              return row ? { ...row } : { id: keyOf(each), text: each.kind === 'own' ? each.text : '', note: '' }
+            })
         to(
           way,
           way.findIndex((row) => row.id === key),
