@@ -5,7 +5,12 @@ using Wrapper.Core.Planning;
 
 namespace Wrapper.Server.Tests;
 
+/// <summary>What must have the machine to itself: an answer that ends by the clock has less in it beside other tests.</summary>
+[CollectionDefinition(nameof(Alone), DisableParallelization = true)]
+public sealed class Alone;
+
 /// <summary>Every example of docs/API.md runs as it stands there, against a real server.</summary>
+[Collection(nameof(Alone))]
 public sealed partial class DocumentationTests(Host host) : IClassFixture<Host>
 {
     private static string Document()

@@ -195,7 +195,7 @@ test('what lies on a shelf is used first and reserved; it is counted along the s
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(page.getByTestId('to-buy')).toHaveText(before ?? '')
   await page.getByRole('link', { name: 'Wrapper' }).click()
-  await page.getByRole('link', { name: 'Stock' }).click()
+  await page.getByRole('link', { name: 'Stock', exact: true }).click()
   await page.getByRole('link', { name: 'Where a batch went' }).click()
   await page.getByLabel('Batch, as its ticket says').fill('h 2207')
   await page.keyboard.press('Enter')
