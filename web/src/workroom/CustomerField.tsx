@@ -4,6 +4,7 @@ import { useDeferredValue, useRef, useState } from 'react'
 import { Link } from 'react-router'
 import { answer, api, newId } from '../api/client'
 import { useEdit, useScene } from '../job/scene'
+import { told } from '../parts/told'
 import s from '../job/JobHead.module.css'
 
 const most = 8
@@ -16,6 +17,7 @@ export function CustomerField() {
   const queries = useQueryClient()
   const step = useRef('')
   const [at, setAt] = useState(false)
+  const [problem, setProblem] = useState('')
   const q = useDeferredValue(name.trim())
   const known = useQuery({
     queryKey: ['customers', 'like', q],
@@ -41,8 +43,9 @@ export function CustomerField() {
       await answer(api.PUT('/api/customers/{id}', { params: { path: { id: made } }, body: { from: 0, customer } }))
       edit(newId(), (job) => void (job.customerId = made))
       await queries.invalidateQueries({ queryKey: ['customers'] })
-    } catch {
-      // The name stays as it is typed; the list can be added to later.
+      setProblem('')
+    } catch (error) {
+      setProblem(told(error))
     }
   }
   return (
@@ -76,6 +79,11 @@ export function CustomerField() {
             }),
         }}
       />
+      {problem && (
+        <small className="problem" role="alert">
+          {problem}
+        </small>
+      )}
       {id !== '' && (
         <Link to={`/customers/${id}`} aria-label={`About ${name}`}>
           about

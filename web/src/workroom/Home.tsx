@@ -152,8 +152,9 @@ function Templates({
 }) {
   const queries = useQueryClient()
   const remove = async () => {
-    await api.DELETE('/api/templates/{template}', { params: { path: { template } } })
-    choose('')
+    const { response } = await api.DELETE('/api/templates/{template}', { params: { path: { template } } })
+    // One that somebody else took away already is as good as gone.
+    if (response.ok || response.status === 404) choose('')
     await queries.invalidateQueries({ queryKey: ['templates'] })
   }
   return (
