@@ -1,46 +1,29 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQueryClient } from '@tanstack/react-query'
 import { Button, Checkbox } from 'antd'
-import { useRef, useState } from 'react'
-import { answer, api, newId, Refused, type Calendar, type Hand, type Problem, type Skill } from '../api/client'
+import { answer, api, newId, type Hand, type Problem, type Skill } from '../api/client'
+import type { components } from '../api/schema'
 import { Dialog } from '../parts/Dialog'
-import { told } from '../parts/told'
 import { Typed } from '../parts/Typed'
+import { useKept } from '../parts/useKept'
 import { skillWord } from './Strips'
 import s from './week.module.css'
 
 const weekdays = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun']
 const skills = Object.keys(skillWord) as Skill[]
-const key = ['calendar']
+type CalendarView = components['schemas']['CalendarView']
 
 /** Who works when, what they can do, and on which days otherwise. */
 export function Hours({ close }: { close: () => void }) {
   const queries = useQueryClient()
-  const [problem, setProblem] = useState('')
-  const line = useRef<Promise<unknown>>(Promise.resolve())
-  const view = useQuery({ queryKey: key, queryFn: () => answer(api.GET('/api/calendar')) }).data
-  const keep = async () => {
-    const now = queries.getQueryData<typeof view>(key)
-    if (!now) return
-    try {
-      const kept = await answer(api.PUT('/api/calendar', { body: { from: now.revision, calendar: now.calendar } }))
-      const latest = queries.getQueryData<typeof view>(key)
-      queries.setQueryData(key, {
-        ...kept,
-        calendar: latest && latest.calendar !== now.calendar ? latest.calendar : kept.calendar,
-      })
-      setProblem('')
-    } catch (error) {
-      setProblem(told(error))
-      if (error instanceof Refused && error.status === 409) await queries.invalidateQueries({ queryKey: key })
-    }
-    await queries.invalidateQueries({ queryKey: ['week'] })
-  }
-  const edit = (change: (calendar: Calendar) => Calendar) => {
-    const now = queries.getQueryData<typeof view>(key)
-    if (!now) return
-    queries.setQueryData(key, { ...now, calendar: change(now.calendar) })
-    line.current = line.current.then(keep)
-  }
+  const { view, problem, edit } = useKept({
+    key: ['calendar'],
+    read: () => answer(api.GET('/api/calendar')),
+    write: ({ revision, calendar }: CalendarView) =>
+      answer(api.PUT('/api/calendar', { body: { from: revision, calendar } })),
+    of: ({ calendar }) => calendar,
+    put: (kept, calendar) => ({ ...kept, calendar }),
+    then: () => queries.invalidateQueries({ queryKey: ['week'] }),
+  })
   const wrong = (field: string) => view?.problems.find((each) => each.field === field)
   const set = (id: string, changed: Partial<Hand>) =>
     edit((old) => ({ ...old, people: old.people.map((each) => (each.id === id ? { ...each, ...changed } : each)) }))

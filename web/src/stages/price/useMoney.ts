@@ -1,50 +1,19 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query'
-import { useRef, useState } from 'react'
-import { answer, api, Refused, type JobMoney, type PriceSheet } from '../../api/client'
-import { told } from '../../parts/told'
+import { useQueryClient } from '@tanstack/react-query'
+import { answer, api, type JobMoney } from '../../api/client'
+import { useKept } from '../../parts/useKept'
 
-export const moneyKey = (job: string) => ['money', job]
-
-/** The price sheet and the papers of a job; `edit` changes the sheet here at once and keeps it one change at a time. */
+/** The price sheet and the papers of a job. */
 export function useMoney(job: string) {
   const queries = useQueryClient()
+  const key = ['money', job]
   const params = { params: { path: { id: job } } }
-  const asked = useQuery({
-    queryKey: moneyKey(job),
-    queryFn: () => answer(api.GET('/api/jobs/{id}/money', params)),
+  const { view, ...kept } = useKept({
+    key,
+    read: () => answer(api.GET('/api/jobs/{id}/money', params)),
+    write: ({ revision, sheet }: JobMoney) =>
+      answer(api.PUT('/api/jobs/{id}/money', { ...params, body: { from: revision, sheet } })),
+    of: ({ sheet }) => sheet,
+    put: (money, sheet) => ({ ...money, sheet }),
   })
-  const [problem, setProblem] = useState('')
-  const line = useRef<Promise<unknown>>(Promise.resolve())
-  const set = (money: JobMoney) => queries.setQueryData(moneyKey(job), money)
-  const now = () => queries.getQueryData<JobMoney>(moneyKey(job))
-  const keep = async () => {
-    const money = now()
-    if (!money) return
-    try {
-      const kept = await answer(
-        api.PUT('/api/jobs/{id}/money', { ...params, body: { from: money.revision, sheet: money.sheet } }),
-      )
-      const latest = now()
-      // What was typed while it was on its way stays.
-      set({ ...kept, sheet: latest && latest.sheet !== money.sheet ? latest.sheet : kept.sheet })
-      setProblem('')
-    } catch (error) {
-      setProblem(told(error))
-      if (error instanceof Refused && error.status === 409) await queries.invalidateQueries({ queryKey: moneyKey(job) })
-    }
-  }
-  const edit = (change: (sheet: PriceSheet) => PriceSheet) => {
-    const money = now()
-    if (!money) return
-    set({ ...money, sheet: change(money.sheet) })
-    line.current = line.current.then(keep)
-  }
-  return {
-    money: asked.data,
-    failed: asked.isError ? told(asked.error) : '',
-    problem,
-    edit,
-    again: () => (line.current = line.current.then(keep)),
-    refresh: () => queries.invalidateQueries({ queryKey: moneyKey(job) }),
-  }
+  return { ...kept, money: view, refresh: () => queries.invalidateQueries({ queryKey: key }) }
 }
