@@ -187,6 +187,7 @@ public sealed class JobList(Database database, TimeProvider clock)
                 $"DELETE FROM photos WHERE job_id IN ({gone})",
                 $"DELETE FROM records WHERE job_id IN ({gone})",
                 $"DELETE FROM reservations WHERE job_id IN ({gone})",
+                $"DELETE FROM taken WHERE job_id IN ({gone})",
                 $"DELETE FROM batches WHERE job_id IN ({gone})",
                 $"DELETE FROM named_states WHERE job_id IN ({gone})",
                 $"DELETE FROM schedules WHERE job_id IN ({gone})",

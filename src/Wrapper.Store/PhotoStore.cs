@@ -31,6 +31,35 @@ public sealed class Picture(string type, SqliteBlob bytes, SqliteConnection conn
     /// <summary>Its bytes.</summary>
     public Stream Bytes => bytes;
 
+    /// <summary>The picture in column <c>bytes</c> of <paramref name="table"/>; null where there is no such row.</summary>
+    internal static Picture? Of(Database database, string table, string key, string id)
+    {
+        var connection = database.Connect();
+        try
+        {
+            using var command = Command(
+                connection,
+                null,
+                $"SELECT type, rowid FROM {table} WHERE {key} = $id",
+                ("$id", id)
+            );
+            using var rows = command.ExecuteReader();
+            if (rows.Read())
+                return new Picture(
+                    rows.GetString(0),
+                    new SqliteBlob(connection, table, "bytes", rows.GetInt64(1), readOnly: true),
+                    connection
+                );
+        }
+        catch
+        {
+            connection.Dispose();
+            throw;
+        }
+        connection.Dispose();
+        return null;
+    }
+
     /// <inheritdoc/>
     public void Dispose()
     {
@@ -125,28 +154,7 @@ public sealed class PhotoStore(Database database, TimeProvider clock)
     }
 
     /// <summary>A photo's picture, or null.</summary>
-    public Picture? Picture(string id)
-    {
-        var connection = database.Connect();
-        try
-        {
-            using var command = Command(connection, null, "SELECT type, rowid FROM photos WHERE id = $id", ("$id", id));
-            using var rows = command.ExecuteReader();
-            if (rows.Read())
-                return new Picture(
-                    rows.GetString(0),
-                    new SqliteBlob(connection, "photos", "bytes", rows.GetInt64(1), readOnly: true),
-                    connection
-                );
-        }
-        catch
-        {
-            connection.Dispose();
-            throw;
-        }
-        connection.Dispose();
-        return null;
-    }
+    public Picture? Picture(string id) => Store.Picture.Of(database, "photos", "id", id);
 
     /// <summary>A photo's picture in little; null where there is none, or no such photo.</summary>
     public byte[]? Small(string id)

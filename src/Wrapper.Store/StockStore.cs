@@ -4,12 +4,19 @@ using static Wrapper.Store.Sql;
 
 namespace Wrapper.Store;
 
-/// <summary>Something on a shelf as JSON, and the jobs on the bench that it is reserved by.</summary>
+/// <summary>
+/// A job on the bench that counts on something of a shelf: on so much as the entry <paramref name="Amount"/> says as
+/// JSON, empty for all of it.
+/// </summary>
+public sealed record Reservation(string Job, string Name, string Amount);
+
+/// <summary>Something on a shelf as JSON, the jobs on the bench that it is reserved by, and whether there is a photo.</summary>
 public sealed record KeptStock(
     string Id,
     long Revision,
     string Content,
-    IReadOnlyList<(string Job, string Name)> Reserved
+    IReadOnlyList<Reservation> Reserved,
+    bool HasPhoto
 );
 
 /// <summary>What came of taking something off the shelves.</summary>
@@ -90,7 +97,12 @@ public sealed class StockStore(Database database)
         if (there.Reserved.Count > 0)
             return Taking.Reserved;
         using var connection = database.Connect();
-        Execute(connection, null, "DELETE FROM stock WHERE id = $id", ("$id", id));
+        Execute(
+            connection,
+            null,
+            "DELETE FROM stock_photos WHERE stock_id = $id; DELETE FROM stock WHERE id = $id",
+            ("$id", id)
+        );
         return Taking.Done;
     }
 
@@ -122,9 +134,19 @@ public sealed class StockStore(Database database)
         Execute(
             connection,
             transaction,
-            "DELETE FROM reservations WHERE job_id = $id; DELETE FROM batches WHERE job_id = $id",
+            "DELETE FROM reservations WHERE job_id = $id; DELETE FROM batches WHERE job_id = $id; DELETE FROM taken WHERE job_id = $id",
             ("$id", id)
         );
+        foreach (var row in document.Rows("fromShelves").Where(row => !row.Is("isOut")))
+            Execute(
+                connection,
+                transaction,
+                "INSERT OR IGNORE INTO taken (job_id, row_id, stock_id, amount) VALUES ($id, $row, $stock, $amount)",
+                ("$id", id),
+                ("$row", row.Text("id")),
+                ("$stock", row.Text("stock")),
+                ("$amount", row.Object("amount")?.GetRawText() ?? "")
+            );
         foreach (var cloth in document.Rows("cloths"))
         {
             foreach (var row in cloth.Rows("stock"))
@@ -155,23 +177,26 @@ public sealed class StockStore(Database database)
     private List<KeptStock> Read(string where, params (string, object)[] values)
     {
         using var connection = database.Connect();
-        Dictionary<string, List<(string, string)>> reserved = [];
+        Dictionary<string, List<Reservation>> reserved = [];
         using (
             var command = Command(
                 connection,
                 null,
-                $"SELECT stock_id, job_id, name FROM reservations JOIN jobs ON id = job_id WHERE {Here}"
+                $"""
+                SELECT stock_id, job_id, name, '' FROM reservations JOIN jobs ON id = job_id WHERE {Here}
+                UNION ALL SELECT stock_id, job_id, name, amount FROM taken JOIN jobs ON id = job_id WHERE {Here}
+                """
             )
         )
         using (var rows = command.ExecuteReader())
             while (rows.Read())
                 (reserved.TryGetValue(rows.GetString(0), out var jobs) ? jobs : reserved[rows.GetString(0)] = []).Add(
-                    (rows.GetString(1), rows.GetString(2))
+                    new(rows.GetString(1), rows.GetString(2), rows.GetString(3))
                 );
         using var list = Command(
             connection,
             null,
-            $"SELECT id, revision, content FROM stock WHERE {where} ORDER BY name COLLATE NOCASE, id",
+            $"SELECT id, revision, content, EXISTS (SELECT 1 FROM stock_photos WHERE stock_id = id) FROM stock WHERE {where} ORDER BY name COLLATE NOCASE, id",
             values
         );
         using var found = list.ExecuteReader();
@@ -182,7 +207,8 @@ public sealed class StockStore(Database database)
                     found.GetString(0),
                     found.GetInt64(1),
                     found.GetString(2),
-                    reserved.GetValueOrDefault(found.GetString(0)) ?? []
+                    reserved.GetValueOrDefault(found.GetString(0)) ?? [],
+                    found.GetInt64(3) != 0
                 )
             );
         return all;

@@ -41,6 +41,12 @@ internal static class StoredJson
             ? text.GetString() ?? ""
             : "";
 
+    /// <summary>Whether it says <c>true</c> under a name.</summary>
+    public static bool Is(this JsonElement of, string name) =>
+        of.ValueKind == JsonValueKind.Object
+        && of.TryGetProperty(name, out var said)
+        && said.ValueKind == JsonValueKind.True;
+
     /// <summary>The whole number under a name; 0 where there is none.</summary>
     public static long Number(this JsonElement of, string name) =>
         of.TryGetProperty(name, out var number)

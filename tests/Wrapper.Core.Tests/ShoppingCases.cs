@@ -53,6 +53,41 @@ public class ShoppingCases
         Assert.Matches(@"^\d+( \d/8)? yd$", list[0].Amount); // the cloth, in the shop's own fractions
     }
 
+    // The chain of the case above: 135 in. 1 1/2 yd of it are there: 135 - 54 = 81 in, 2 1/4 yd; or 50 in: 85, by quarters
+    // 90. What cannot be read takes nothing off.
+    [Theory]
+    [InlineData("zip chain", "1 1/2 yd", "2 1/4 yd")]
+    [InlineData("zip chain", "50", "2 1/2 yd")]
+    [InlineData("zip chain", "9 yd", "nothing")]
+    [InlineData("zip chain", "some", null)]
+    [InlineData("foam", "2", "1 of 3")]
+    [InlineData("foam", "3", "nothing")]
+    [InlineData("foam", "1/2", null)]
+    public void What_is_taken_from_the_shelves_is_not_bought(string name, string taken, string? left)
+    {
+        var job = JobDocument.Empty("job", JobUnit.Inch) with
+        {
+            Items =
+            [
+                Items.Example("box-cushion-strip") with
+                {
+                    Id = "a",
+                    Quantity = "2",
+                },
+                Items.Of("box-cushion-strip", JobUnit.Inch, ("W", "20"), ("L", "20"), ("T", "3")) with
+                {
+                    Id = "b",
+                },
+            ],
+        };
+        var plan = Plan.Of(job, Items.Drafting, lay: false);
+        var line = Assert.Single(Shopping.Of(plan, job), line => line.Name == name);
+        Assert.Equal(name == "foam" ? "3" : "3 3/4 yd", line.Whole);
+        Assert.Null(line.StillToBuy);
+        var with = job with { FromShelves = [new("r", line.Key, "shelf", new(taken, JobUnit.Inch))] };
+        Assert.Equal(left, Assert.Single(Shopping.Of(plan, with), each => each.Key == line.Key).StillToBuy);
+    }
+
     // P 160, cord 2 x 160 + 15 = 335 cm, three times 10.05 m: 10.10 by tens. Zip 40 + 2 x 6.5 + 3 = 56.
     [Fact]
     public void In_centimetres()

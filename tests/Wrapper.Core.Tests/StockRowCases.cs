@@ -1,3 +1,4 @@
+using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Workroom.Stock;
 
@@ -68,5 +69,61 @@ public class StockRowCases
             JobUnit.Inch
         );
         Assert.Equal([("Twill", "2 1/2 yd", "3 yd"), ("Zip, 20 in", "7", "8")], low);
+    }
+
+    // Of 12 zips jobs have 4 and 5: 3 are free, under the mark of 4. Of 5 yd of cord 2 1/4 and 90 in: 1/4 yd, 9 in.
+    [Fact]
+    public void What_jobs_have_reserved_is_not_free_and_counts_as_gone_against_the_mark()
+    {
+        Entry Typed(string typed) => new(typed, JobUnit.Inch);
+        var zips = new StockReading(
+            new StockRow(StockKind.Zip, "zip") { Count = "12", Mark = "4" },
+            JobUnit.Inch,
+            [Typed("4"), Typed(" 5 ")]
+        );
+        Assert.Equal((12, 3), (zips.Count, zips.FreeCount));
+        var cord = new StockReading(
+            new StockRow(StockKind.Cord, "cord") { Length = Typed("5 yd") },
+            JobUnit.Inch,
+            [Typed("2 1/4 yd"), Typed("90")]
+        );
+        Assert.Equal((Length.Inches(180), Length.Inches(9)), (cord.Length, cord.FreeLength));
+        Assert.Equal([("zip", "3", "4")], StockReading.Low([zips, cord], JobUnit.Inch));
+        Assert.Empty(zips.Problems);
+        // Two people counted on the same: told, and nothing is free.
+        var over = new StockReading(
+            new StockRow(StockKind.Zip, "zip") { Count = "6" },
+            JobUnit.Inch,
+            [Typed("4"), Typed("4")]
+        );
+        Assert.Equal(0, over.FreeCount);
+        Assert.Contains("reserved 8, and 6 is there", Assert.Single(over.Problems).Reason, StringComparison.Ordinal);
+    }
+
+    [Theory]
+    [InlineData("5 yd", "1 3/4 yd", "117 in left")]
+    [InlineData("5 yd", "180", "0 in left")]
+    [InlineData("5 yd", "181", "more than there is")]
+    [InlineData("5 yd", "some", "")]
+    public void A_length_is_taken_out_of_a_shelf(string there, string taken, string expected)
+    {
+        var (row, problem) = Read(Roll(there)).Without(new(taken, JobUnit.Inch), JobUnit.Inch);
+        if (row is null)
+            Assert.Contains(expected, problem!.Reason, StringComparison.Ordinal);
+        else
+            Assert.Equal(expected, $"{Read(row).Length!.Value.Ticks / Length.Inches(1).Ticks} in left");
+    }
+
+    [Theory]
+    [InlineData("6", "4", "2")]
+    [InlineData("6", "6", "0")]
+    [InlineData("6", "7", "more than there is")]
+    [InlineData("6", "-1", "whole number")]
+    [InlineData("many", "1", "counted first")]
+    public void A_number_is_taken_out_of_a_shelf(string there, string taken, string expected)
+    {
+        var (row, problem) = Read(new StockRow(StockKind.Zip, "zip") { Count = there })
+            .Without(new(taken, JobUnit.Inch), JobUnit.Inch);
+        Assert.Contains(expected, row?.Count ?? problem!.Reason, StringComparison.Ordinal);
     }
 }

@@ -172,6 +172,7 @@ public class WeekCases
         );
         Assert.Empty(remedies[RemedyKind.Day].Others);
         Assert.Equal((1, 1), (remedies[RemedyKind.Helper].Day, remedies[RemedyKind.Helper].Amount));
+        Assert.Equal([(1, 300)], remedies[RemedyKind.Helper].Helped);
         Assert.Equal((3, 1), (remedies[RemedyKind.Promise].Day, remedies[RemedyKind.Promise].Amount));
     }
 

@@ -68,6 +68,89 @@ public sealed class StockTests(Host host) : IClassFixture<Host>
         Assert.Equal(HttpStatusCode.NotFound, (await host.Send(HttpMethod.Delete, "/api/stock/r1")).Status);
     }
 
+    [Fact]
+    public async Task Zips_that_a_job_takes_are_reserved_and_taken_out_once()
+    {
+        await Keep("z9", 0, """{"kind":"zip","name":"zip, 24 in","count":"9","mark":"6"}""");
+        JsonNode Taken(string count, bool isOut = false) =>
+            JsonNode.Parse(
+                $$$"""[{"id":"t1","thing":"zip","stock":"z9","amount":{"typed":"{{{count}}}","unit":"in"},"isOut":{{{(isOut ? "true" : "false")}}}}]"""
+            )!;
+        await Change("demo-marigold", job => job["fromShelves"] = Taken("4"));
+        host.KillAndRestart();
+        var shelves = await Get("/api/stock");
+        var row = Row(shelves, "z9")!;
+        Assert.Equal(("9", "5"), ($"{row["amount"]}", $"{row["free"]}"));
+        Assert.Equal(("demo-marigold", "4"), ($"{row["reserved"]![0]!["job"]}", $"{row["reserved"]![0]!["amount"]}"));
+        Assert.Contains(shelves["low"]!.AsArray(), low => $"{low!["name"]}" == "zip, 24 in");
+        Assert.Equal(HttpStatusCode.Conflict, (await host.Send(HttpMethod.Delete, "/api/stock/z9")).Status);
+        await Change("demo-marigold", job => job["fromShelves"] = Taken("40"));
+        Assert.Contains(
+            "reserved 40, and 9 is there",
+            $"{Row(await Get("/api/stock"), "z9")!["problems"]}",
+            StringComparison.Ordinal
+        );
+
+        // Taken out with one hand, tapped twice: it counts once.
+        Task<(HttpStatusCode Status, JsonNode Body)> Out(int from, string count) =>
+            host.Post(
+                "/api/stock/z9/out",
+                new JsonObject
+                {
+                    ["from"] = from,
+                    ["amount"] = new JsonObject { ["typed"] = count, ["unit"] = "in" },
+                }
+            );
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, (await Out(1, "40")).Status);
+        Assert.Equal("5", $"{(await Out(1, "4")).Body["row"]!["count"]}");
+        Assert.Equal(HttpStatusCode.Conflict, (await Out(1, "4")).Status);
+        await Change("demo-marigold", job => job["fromShelves"] = Taken("4", isOut: true));
+        row = Row(await Get("/api/stock"), "z9")!;
+        Assert.Equal(("5", 0), ($"{row["free"]}", row["reserved"]!.AsArray().Count));
+        Assert.Equal(HttpStatusCode.NotFound, (await host.Post("/api/stock/none/out", TakeNothing())).Status);
+        await Change("demo-marigold", job => job["fromShelves"] = new JsonArray());
+    }
+
+    private static JsonObject TakeNothing() =>
+        new()
+        {
+            ["from"] = 1,
+            ["amount"] = new JsonObject { ["typed"] = "1", ["unit"] = "in" },
+        };
+
+    [Fact]
+    public async Task A_remnant_has_one_photo_that_goes_with_it()
+    {
+        await Keep("left", 0, """{"kind":"remnant","name":"Plum","length":{"typed":"20","unit":"in"}}""");
+        byte[] png = [.. Convert.FromBase64String(Dot)];
+        async Task<HttpStatusCode> Put(string id, byte[] bytes)
+        {
+            using var content = new ByteArrayContent(bytes);
+            using var reply = await host.Client.PutAsync(new Uri($"/api/stock/{id}/photo", UriKind.Relative), content);
+            return reply.StatusCode;
+        }
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, await Put("left", "no picture"u8.ToArray()));
+        Assert.Equal(HttpStatusCode.NotFound, await Put("nowhere", png));
+        Assert.False(Row(await Get("/api/stock"), "left")!["hasPhoto"]!.GetValue<bool>());
+        Assert.Equal(HttpStatusCode.NoContent, await Put("left", png));
+        Assert.Equal(HttpStatusCode.NoContent, await Put("left", png));
+        host.KillAndRestart();
+        Assert.True(Row(await Get("/api/stock"), "left")!["hasPhoto"]!.GetValue<bool>());
+        using (var shown = await host.Client.GetAsync(new Uri("/api/stock/left/photo", UriKind.Relative)))
+            Assert.Equal("image/png", shown.Content.Headers.ContentType?.MediaType);
+        using (var small = await host.Client.GetAsync(new Uri("/api/stock/left/photo?small=true", UriKind.Relative)))
+            Assert.Equal("image/jpeg", small.Content.Headers.ContentType?.MediaType);
+        // Gone with the row: the next of this id has none.
+        await host.Send(HttpMethod.Delete, "/api/stock/left");
+        await Keep("left", 0, """{"kind":"remnant","name":"Rust","length":{"typed":"9","unit":"in"}}""");
+        Assert.False(Row(await Get("/api/stock"), "left")!["hasPhoto"]!.GetValue<bool>());
+        Assert.Equal(HttpStatusCode.NotFound, (await host.Send(HttpMethod.Delete, "/api/stock/left/photo")).Status);
+    }
+
+    // One white pixel.
+    private const string Dot =
+        "iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mP8/5+hHgAHggJ/PchI7wAAAABJRU5ErkJggg==";
+
     private async Task<long> Bought(JsonNode job)
     {
         var (_, plan) = await host.Post("/api/plan?lay=instant", job.DeepClone());

@@ -185,7 +185,7 @@ public sealed class JobStoreTests : IDisposable
         {
             using var command = connection.CreateCommand();
             command.CommandText = """
-                DROP TABLE paper_drawings; DROP TABLE paper_events; DROP TABLE papers; DROP TABLE price_book; DROP TABLE calendar; DROP TABLE stock; DROP TABLE reservations; DROP TABLE batches; DROP TABLE named_states; DROP TABLE templates; DROP TABLE schedules; DROP TABLE price_sheets; DROP TABLE customer_marks; DROP TABLE customers; DROP INDEX jobs_customer_id; ALTER TABLE jobs DROP COLUMN customer_id;
+                DROP TABLE paper_drawings; DROP TABLE paper_events; DROP TABLE papers; DROP TABLE price_book; DROP TABLE calendar; DROP TABLE stock; DROP TABLE reservations; DROP TABLE taken; DROP TABLE stock_photos; DROP TABLE batches; DROP TABLE named_states; DROP TABLE templates; DROP TABLE schedules; DROP TABLE price_sheets; DROP TABLE customer_marks; DROP TABLE customers; DROP INDEX jobs_customer_id; ALTER TABLE jobs DROP COLUMN customer_id;
                 DROP TABLE records; DROP TABLE ways; DROP TABLE fits; DROP TABLE times; DROP TABLE own_values; DROP TABLE refusals; DROP TABLE photos; DROP TABLE lays; DROP TABLE workroom; DROP TABLE found; DROP INDEX jobs_found; DROP INDEX jobs_name; DROP INDEX jobs_customer;
                 CREATE TABLE first (job_id TEXT NOT NULL, number INTEGER NOT NULL, change_id TEXT NOT NULL, document TEXT NOT NULL, shows INTEGER NOT NULL, before INTEGER, redo TEXT NOT NULL, step TEXT NOT NULL, saved_at TEXT NOT NULL);
                 INSERT INTO first VALUES ('j', 1, 'c1', '{"name":"Stools","customer":"Mill Lane"}', 1, NULL, '[]', '', '2026-01-01'), ('j', 2, 'c2', '{"name":"Sto","customer":""}', 2, 1, '[]', 'name#1', '2026-01-01'),

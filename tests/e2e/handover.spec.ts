@@ -1,10 +1,7 @@
 import type { Page } from '@playwright/test'
 import { execFileSync } from 'node:child_process'
-import { beginCushion, beginItem, expect, line, makeUp, measure, outline, saved, test } from './workroom'
+import { beginCushion, beginItem, expect, goTo, line, makeUp, measure, outline, saved, test, turn } from './workroom'
 
-const goTo = (page: Page, stage: string) =>
-  page.getByRole('navigation', { name: 'Stages' }).locator(`a[href$="/${stage}"]`).click()
-const turn = (page: Page) => page.locator('[data-turn]')
 const steps = (page: Page) => page.getByRole('list', { name: 'Steps' }).getByRole('button')
 
 // A picture that the page itself makes: wide, its left half light.

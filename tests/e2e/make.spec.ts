@@ -2,51 +2,23 @@ import type { Page } from '@playwright/test'
 import { execFileSync } from 'node:child_process'
 import {
   beginCushion,
+  checks,
+  goTo,
   beginItem,
   expect,
   field,
   line,
   makeUp,
   measure,
+  onward,
   outline,
   saved,
   Server,
+  step,
   test,
+  turn,
   unfold,
 } from './workroom'
-
-const turn = (page: Page) => page.locator('[data-turn]')
-const goTo = (page: Page, stage: string) =>
-  page.getByRole('navigation', { name: 'Stages' }).locator(`a[href$="/${stage}"]`).click()
-const step = (page: Page) => turn(page).getByRole('heading', { level: 2 })
-
-// The check of a line: its digit, and what is to be read there, if anything is.
-const checks = async (page: Page) =>
-  page.locator('[data-check]').evaluateAll((lines) =>
-    lines.map((line) => ({
-      digit: line.querySelector('kbd')?.textContent ?? '',
-      target: /([\d ./]+) in/.exec(line.querySelector('b.finished')?.textContent ?? '')?.[1]?.trim(),
-      fields: line.querySelectorAll('[data-verdict] input').length,
-    })),
-  )
-
-// Answers everything at this step with digits, figures and Enter, and goes on with space; what the next step says.
-async function onward(page: Page) {
-  const at = await turn(page).getAttribute('data-turn')
-  await expect(page.getByRole('button', { name: /^Done, next|^Next/ })).toBeVisible()
-  for (const { digit, target, fields } of await checks(page)) {
-    await page.keyboard.press(digit)
-    if (fields === 0) continue
-    for (let n = 0; n < fields; n++) {
-      await page.keyboard.type(target ?? '30')
-      await page.keyboard.press('Enter')
-    }
-  }
-  await expect(page.locator('[data-check] [data-verdict="open"]')).toHaveCount(0)
-  await expect(page.getByRole('button', { name: 'Yes', exact: true, pressed: false })).toHaveCount(0)
-  await page.keyboard.press('Space')
-  await expect(turn(page)).not.toHaveAttribute('data-turn', at ?? '')
-}
 
 const done = async (page: Page) =>
   Number(/(\d+) of/.exec((await page.getByText(/^\d+ of \d+ steps done$/).textContent()) ?? '')?.[1])

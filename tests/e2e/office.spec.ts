@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test'
-import { beginCushion, expect, field, saved, test, type Server } from './workroom'
+import { execFileSync } from 'node:child_process'
+import { beginCushion, checks, expect, field, goTo, onward, saved, test, turn, type Server } from './workroom'
 
 const day = (after: number) => {
   const date = new Date()
@@ -22,7 +23,7 @@ const aside = async (page: Page, server: Server, inWeek: 'no' | 'usual') => {
     }))
 }
 
-test('a customer rings, is measured and quoted, pays a deposit; the cloth comes late, the week says so; invoiced, paid', async ({
+test('a customer rings, is measured, quoted, pays a deposit; cloth comes late, the week says so; made, handed over, paid; its batch is recalled', async ({
   page,
   server,
 }) => {
@@ -110,6 +111,23 @@ test('a customer rings, is measured and quoted, pays a deposit; the cloth comes 
   await page.getByText('five weeks').click()
   await expect(strip.first()).not.toHaveAttribute('aria-label', before ?? '')
 
+  // Made, step by step, and handed over with the batch that its ticket says.
+  await page.getByRole('link', { name: 'Papers', exact: true }).click()
+  await page.getByRole('link', { name: /order/ }).first().click()
+  await page.getByRole('link', { name: 'To its job' }).click()
+  await goTo(page, 'make')
+  await expect(turn(page)).toBeVisible()
+  const steps = await page.getByRole('list', { name: 'Steps' }).getByRole('button').count()
+  for (let n = 1; n < steps; n++) await onward(page)
+  for (const { digit } of await checks(page)) await page.keyboard.press(digit)
+  await page.keyboard.press('Space')
+  await page.getByRole('button', { name: 'All made: hand over' }).press('Enter')
+  await page.getByLabel('Batch or dye lot').first().fill('HL 7702')
+  await page.getByLabel('Batch or dye lot').first().press('Tab')
+  await page.getByRole('button', { name: /^Hand over/ }).press('Enter')
+  await expect(page.getByText('All handed over.')).toBeVisible()
+  await saved(page)
+
   // Invoiced and paid; what was given out is as it was.
   await page.getByRole('link', { name: 'Papers', exact: true }).click()
   await page.getByRole('link', { name: /order/ }).first().click()
@@ -126,6 +144,19 @@ test('a customer rings, is measured and quoted, pays a deposit; the cloth comes 
   await papers(page).filter({ hasText: 'invoice' }).getByRole('link').click()
   await expect(page.locator('[data-paper="invoice"]')).toContainText('Paid on')
   await expect(page.locator('[data-paper="invoice"]')).toContainText('one that is there')
+  const pdf = test.info().outputPath('invoice.pdf')
+  await page.pdf({ path: pdf, format: 'A4' })
+  const text = execFileSync('pdftotext', ['-layout', pdf, '-'], { encoding: 'utf8' })
+  expect(text).toContain('Sallow Wharf Tearoom')
+  expect(text).toMatch(/Delivery\s.*£12\.50/)
+  expect(text).not.toContain('Customers')
+
+  // Its cloth is called back: whose, where, when, and a letter to them.
+  await page.goto('/recall')
+  await page.getByLabel('Batch, as its ticket says').fill('hl 7702')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('region', { name: 'Batch hl 7702' })).toContainText('handed over on')
+  await expect(page.locator('[data-paper="letter"]')).toContainText('Sallow Wharf Tearoom')
   await aside(page, server, 'usual')
 })
 
@@ -190,6 +221,36 @@ test('what lies on a shelf is used first and reserved; it is counted along the s
   await page.keyboard.press('Enter')
   await expect(page.getByRole('region', { name: 'To buy anew' })).toContainText('cord')
   await expect(page.getByRole('region', { name: 'To buy anew' })).not.toContainText('zip chain')
+  // A photo of what lies there, and zip chain for a job: reserved, less bought, and taken out once.
+  await page.getByRole('button', { name: 'Done counting' }).click()
+  await page.getByRole('button', { name: /^Fern velvet/ }).click()
+  await page.locator('input[type=file]').setInputFiles({
+    name: 'left.png',
+    mimeType: 'image/png',
+    buffer: await page.getByRole('main').screenshot(),
+  })
+  await expect(page.getByRole('img', { name: 'How Fern velvet looks' })).toBeVisible()
+  await page.goto('/jobs/demo-window-bench/buy')
+  const list = page.getByRole('region', { name: 'Shopping list' })
+  const chain = list.getByRole('row').filter({ hasText: 'zip chain' })
+  await chain.getByRole('button', { name: 'From the shelves' }).click()
+  await chain.getByRole('listitem').filter({ hasText: 'zip chain' }).getByRole('button', { name: 'Use it' }).click()
+  await expect(chain).toContainText('to buy: nothing')
+  await chain.getByRole('textbox').fill('1 yd')
+  await chain.getByRole('textbox').press('Enter')
+  await expect(chain).toContainText(/to buy: \d/)
+  await saved(page)
+  await page.goto('/stock')
+  await expect(page.getByRole('button', { name: /^zip chain/ })).toContainText('for Window bench, east bay (1 yd)')
+  await page.goto('/jobs/demo-window-bench/buy')
+  await chain.getByRole('button', { name: 'It is out of the shelf' }).click()
+  await expect(chain).toContainText('1 yd taken out of zip chain')
+  await saved(page)
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(chain).not.toContainText('taken')
+  await saved(page)
   // Back where it was, so that nothing of this stays for others.
   await page.goto('/jobs/demo-window-bench/lay')
   await page.getByRole('button', { name: 'Undo' }).click()

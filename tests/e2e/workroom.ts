@@ -245,3 +245,40 @@ export function outline(pdf: string) {
         return { wide: reach(x, wide, (n) => dark(n, y)) / 10, high: reach(y, high, (n) => dark(x + 1, n)) / 10 }
   throw new Error('nothing is drawn')
 }
+
+/** Another stage of the job, by its link. */
+export const goTo = (page: Page, stage: string) =>
+  page.getByRole('navigation', { name: 'Stages' }).locator(`a[href$="/${stage}"]`).click()
+
+/** The step in hand, on Make. */
+export const turn = (page: Page) => page.locator('[data-turn]')
+/** What it says. */
+export const step = (page: Page) => turn(page).getByRole('heading', { level: 2 })
+
+/** The checks of a step: the digit of each, and what is to be read there, if anything is. */
+export const checks = async (page: Page) =>
+  page.locator('[data-check]').evaluateAll((lines) =>
+    lines.map((line) => ({
+      digit: line.querySelector('kbd')?.textContent ?? '',
+      target: /([\d ./]+) in/.exec(line.querySelector('b.finished')?.textContent ?? '')?.[1]?.trim(),
+      fields: line.querySelectorAll('[data-verdict] input').length,
+    })),
+  )
+
+/** Answers everything at a step with digits, figures and Enter, and goes on with space. */
+export async function onward(page: Page) {
+  const at = await turn(page).getAttribute('data-turn')
+  await expect(page.getByRole('button', { name: /^Done, next|^Next/ })).toBeVisible()
+  for (const { digit, target, fields } of await checks(page)) {
+    await page.keyboard.press(digit)
+    if (fields === 0) continue
+    for (let n = 0; n < fields; n++) {
+      await page.keyboard.type(target ?? '30')
+      await page.keyboard.press('Enter')
+    }
+  }
+  await expect(page.locator('[data-check] [data-verdict="open"]')).toHaveCount(0)
+  await expect(page.getByRole('button', { name: 'Yes', exact: true, pressed: false })).toHaveCount(0)
+  await page.keyboard.press('Space')
+  await expect(turn(page)).not.toHaveAttribute('data-turn', at ?? '')
+}

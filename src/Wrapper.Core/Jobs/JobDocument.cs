@@ -28,6 +28,9 @@ public sealed record JobDocument(
     /// <summary>The id of the customer's place that the covers go to; empty for none of theirs.</summary>
     public string PlaceId { get; init; } = "";
 
+    /// <summary>What it takes from the shelves beside cloth.</summary>
+    public IReadOnlyList<FromShelf> FromShelves { get; init; } = [];
+
     /// <summary>How it is being made.</summary>
     public MakingLog Making { get; init; } = new();
 

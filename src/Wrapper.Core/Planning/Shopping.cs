@@ -25,7 +25,17 @@ public enum Counter
 /// <summary>
 /// One line to take to the shop: where it is bought, what, which, how much as it is sold, and the items that it is for.
 /// </summary>
-public sealed record ShoppingLine(Counter At, string Name, string Note, string Amount, IReadOnlyList<string> For);
+public sealed record ShoppingLine(Counter At, string Name, string Note, string Amount, IReadOnlyList<string> For)
+{
+    /// <summary>What it is known by, whatever is asked of it; empty for cloth.</summary>
+    public string Key { get; init; } = "";
+
+    /// <summary>All of it as it would be taken from a shelf: a length, or how many; empty for cloth.</summary>
+    public string Whole { get; init; } = "";
+
+    /// <summary>What is still to be bought beside what is taken from the shelves; null where nothing is.</summary>
+    public string? StillToBuy { get; init; }
+}
 
 /// <summary>
 /// What items ask for beside cloth and buy as one thing: <paramref name="Like"/> with how many of each and for which
@@ -39,6 +49,9 @@ public sealed record AskedThing(
     IReadOnlyList<(Notion Notion, long Count, ItemPlan Item)> Like
 )
 {
+    /// <summary>What it is known by, whatever is asked of it.</summary>
+    public string Key => Note.Length > 0 ? $"{Name}/{Note}" : Name;
+
     /// <summary>How much of it, as it is sold.</summary>
     public string Amount(JobUnit unit) => Sold.Amount(Counted, Stretch, unit);
 
@@ -68,7 +81,12 @@ public static class Shopping
                     thing.Note,
                     thing.Amount(job.Unit),
                     For(thing.Like.Select(each => each.Item).Distinct())
-                )),
+                )
+                {
+                    Key = thing.Key,
+                    Whole = TakenFromShelves.Whole(thing, job.Unit),
+                    StillToBuy = TakenFromShelves.StillToBuy(thing, job),
+                }),
         ];
 
     /// <summary>What is bought beside cloth; what is in doubt is left out.</summary>

@@ -146,7 +146,8 @@ internal static class Sold
     // Each of the three threads runs off a cone of its own.
     private static long Cones(Length total) => 3 * Whole(total, 3 * Cone);
 
-    private static Length OffTheRoll(Length total, JobUnit unit) =>
+    /// <summary>Rounded up to what is cut off a roll: quarters of a yard, or tenths of a metre.</summary>
+    public static Length OffTheRoll(Length total, JobUnit unit) =>
         total.UpTo(unit.IsInches() ? Length.Inches(9) : Length.Millimetres(100));
 
     /// <summary>The next stock length for teeth so long; null where only chain is so long.</summary>

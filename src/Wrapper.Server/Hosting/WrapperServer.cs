@@ -160,6 +160,7 @@ public static class WrapperServer
         RevisionEndpoints.Map(api);
         TemplateEndpoints.Map(api);
         StockEndpoints.Map(api);
+        StockPhotoEndpoints.Map(api);
         RecallEndpoints.Map(api);
         FiguresEndpoints.Map(api);
         JobListEndpoints.Map(api);
@@ -194,6 +195,7 @@ public static class WrapperServer
                         typeof(RevisionStore),
                         typeof(TemplateStore),
                         typeof(StockStore),
+                        typeof(StockPhotoStore),
                         typeof(CustomerStore),
                         typeof(Database),
                         typeof(Backups),
@@ -240,6 +242,7 @@ public static class WrapperServer
         builder.Services.AddSingleton(new RevisionStore(database, TimeProvider.System));
         builder.Services.AddSingleton(new TemplateStore(database, TimeProvider.System));
         builder.Services.AddSingleton(stock);
+        builder.Services.AddSingleton(new StockPhotoStore(database));
         builder.Services.AddSingleton(new FoundLays(database, TimeProvider.System));
         builder.Services.AddSingleton(new Backups(database));
         builder.Services.AddSingleton<Upkeep>();

@@ -21,6 +21,7 @@ internal static class JobLimits
         MostEntries = 300,
         MostFlaws = 60,
         MostStock = 20,
+        MostFromShelves = 200,
         LongestId = 64,
         MostParts = 60,
         MostPixels = 20_000,
@@ -105,6 +106,14 @@ internal static class JobLimits
                 0,
                 $"a job keeps at most {MostRemoved} items that were taken off",
                 $"{MostRemoved}"
+            );
+        if (job.FromShelves.Count > MostFromShelves)
+            yield return new Problem(
+                "fromShelves",
+                $"{job.FromShelves.Count}",
+                0,
+                $"a job takes at most {MostFromShelves} things from the shelves",
+                $"{MostFromShelves}"
             );
         if (job.Cloths.Count > MostCloths)
             yield return new Problem(
@@ -269,6 +278,7 @@ internal static class JobLimits
                         .Append(cloth.Picture?.Photo ?? "")
                 )
             )
+            .Concat(job.FromShelves.SelectMany(row => new[] { row.Id, row.Stock }))
             .Concat([job.CustomerId, job.PlaceId]);
 
     private static IEnumerable<(string, string)> Names(JobDocument job) =>
@@ -278,6 +288,15 @@ internal static class JobLimits
             .Concat(
                 job.Items.Concat(job.Removed)
                     .SelectMany(item => item.PartsOff.Select(part => ($"items.{item.Id}.partsOff", part.Name)))
+            )
+            .Concat(
+                job.FromShelves.SelectMany(row =>
+                    new[]
+                    {
+                        ($"fromShelves.{row.Id}.thing", row.Thing),
+                        ($"fromShelves.{row.Id}.amount", row.Amount.Typed),
+                    }
+                )
             )
             .Concat(
                 job.Cloths.SelectMany(cloth =>

@@ -83,6 +83,7 @@ internal static class JobListEndpoints
                     {
                         Name = copy.Name,
                         Making = new() { Order = document.Making.Order },
+                        FromShelves = [],
                         HandOver = document.HandOver with { Covers = [] },
                         Cloths = [.. document.Cloths.Select(cloth => cloth with { Cut = [], Pins = [] })],
                     };

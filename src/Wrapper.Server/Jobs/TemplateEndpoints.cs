@@ -137,6 +137,7 @@ internal static class TemplateEndpoints
             Removed = [],
             Making = new() { Order = job.Making.Order },
             HandOver = new(),
+            FromShelves = [],
             Items = [.. job.Items.Select(item => item with { Room = "", Notes = "" })],
             Cloths =
             [

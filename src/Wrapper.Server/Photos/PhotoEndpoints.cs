@@ -23,9 +23,7 @@ public sealed record PhotoChange(
 /// </summary>
 internal static class PhotoEndpoints
 {
-    private const int MostBytes = 12 * 1024 * 1024,
-        MostRead = 16 * MostBytes,
-        MostPhotos = 300,
+    private const int MostPhotos = 300,
         LongestCaption = 300,
         MostMarks = 60,
         Whole = 10_000,
@@ -50,37 +48,19 @@ internal static class PhotoEndpoints
                     Development development
                 ) =>
                 {
-                    // Told before it is read; up to MostRead the rest is drained, so that the answer arrives.
-                    if (request.ContentLength is null or > MostBytes)
-                        return Refuse(
-                            "picture",
-                            $"larger than {MostBytes / 1024 / 1024} MB, or of unknown length",
-                            "corner.jpg"
-                        );
                     if (photo.Length > LongestId || item.Length > LongestId)
                         return Refuse("id", $"longer than {LongestId} characters", "5f0c2a");
-                    // On the disk and not in memory, however many are sent at once; gone when it is closed.
-                    await using var picture = PhotoStore.Incoming(database.Folder);
-                    await request.Body.CopyToAsync(picture, request.HttpContext.RequestAborted);
-                    picture.Position = 0;
-                    var (type, reason) = Pictures.TypeOf(picture);
-                    if (type is null)
-                        return Refuse("picture", reason!, "corner.jpg");
                     if (photos.Of(id).Count >= MostPhotos)
                         return Refuse("picture", $"a job holds at most {MostPhotos} photos", $"{MostPhotos}");
                     if (!IsMoment(moment ?? ""))
                         return Refuse("moment", "before, after or nothing is needed", "before");
                     await using var kept = PhotoStore.Incoming(database.Folder);
-                    var (keptAs, small) = await development.Develop(
-                        type,
-                        picture,
-                        kept,
-                        request.HttpContext.RequestAborted
-                    );
-                    kept.Position = 0;
+                    var (keptAs, small, problem) = await SentPicture.Take(request, database, development, kept);
+                    if (problem is not null)
+                        return Problems.Fields([problem]);
                     return photos.Add(
                         id,
-                        new Photo(photo, item, "", keptAs, false) { Moment = moment ?? "" },
+                        new Photo(photo, item, "", keptAs!, false) { Moment = moment ?? "" },
                         kept,
                         small
                     ) switch
@@ -95,7 +75,7 @@ internal static class PhotoEndpoints
                 }
             )
             .Accepts<Stream>("*/*")
-            .WithMetadata(new RequestSizeLimitAttribute(MostRead))
+            .WithMetadata(new RequestSizeLimitAttribute(SentPicture.MostRead))
             .ProducesProblem(404)
             .ProducesProblem(409)
             .ProducesProblem(422)

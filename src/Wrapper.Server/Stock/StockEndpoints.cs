@@ -7,19 +7,22 @@ using Wrapper.Store;
 
 namespace Wrapper.Server.Stock;
 
-/// <summary>A job that counts on something.</summary>
-public sealed record ReservedBy(string Job, string Name);
+/// <summary>A job that counts on something, on so much of it as typed; empty for all of it.</summary>
+public sealed record ReservedBy(string Job, string Name, string Amount);
 
 /// <summary>
-/// Something on a shelf: as typed, how much it is in words, empty where that is not known, who counts on it, and what
-/// cannot be read.
+/// Something on a shelf: as typed, whether it is told by its length, how much it is and how much no job has reserved in
+/// words, empty where that is not known, who counts on it, whether there is a photo, and what cannot be read.
 /// </summary>
 public sealed record StockView(
     string Id,
     long Revision,
     StockRow Row,
+    bool ByLength,
     string Amount,
+    string Free,
     IReadOnlyList<ReservedBy> Reserved,
+    bool HasPhoto,
     IReadOnlyList<Problem> Problems
 );
 
@@ -31,6 +34,9 @@ public sealed record ShelvesView(IReadOnlyList<StockView> Rows, IReadOnlyList<Lo
 
 /// <summary>A row as it is to be, made from revision <paramref name="From"/>, 0 for a new one.</summary>
 public sealed record KeepStock(long From, StockRow Row);
+
+/// <summary>What is taken out of a row, made from revision <paramref name="From"/>.</summary>
+public sealed record TakeOut(long From, Entry Amount);
 
 /// <summary>What lies on the shelves.</summary>
 internal static class StockEndpoints
@@ -63,7 +69,7 @@ internal static class StockEndpoints
                             [.. rows.Select(kept => View(kept, unit))],
                             [
                                 .. StockReading
-                                    .Low(store.List().Select(kept => new StockReading(RowOf(kept), unit)), unit)
+                                    .Low(store.List().Select(kept => Read(kept, unit)), unit)
                                     .Select(low => new LowView(low.Name, low.There, low.Mark)),
                             ]
                         )
@@ -121,26 +127,36 @@ internal static class StockEndpoints
                         .ToList();
                     if (negative.Count > 0)
                         return Problems.Fields(negative);
-                    return
-                        store.Keep(
-                            id,
-                            keep.From,
-                            row.Name.Trim(),
-                            row.Batch.Trim(),
-                            KeptJson.Write(row),
-                            string.Join('\n', row.Name, row.Batch, row.Place, row.Note)
-                        )
-                            is { } kept
-                        ? TypedResults.Ok(View(kept, unit))
-                        : Problems.Meanwhile(
-                            $"This was changed elsewhere in the meantime, or there are {StockStore.Most} rows: look at it and say it again."
-                        );
+                    return Keep(store, id, keep.From, row, unit);
                 }
             )
             .ProducesProblem(409)
             .ProducesProblem(422)
             .WithName("keepStock")
             .WithSummary("Puts something on a shelf or changes it. What cannot be read is kept as typed, and told.");
+
+        stock
+            .MapPost(
+                "/{id}/out",
+                Results<Ok<StockView>, ProblemHttpResult> (
+                    string id,
+                    TakeOut take,
+                    StockStore store,
+                    WorkroomStore workroom
+                ) =>
+                {
+                    if (store.Find(id) is not { } there)
+                        return Problems.NotFound("this is not on the shelves");
+                    var unit = UnitOf(workroom);
+                    var (row, problem) = Read(there, unit).Without(take.Amount, unit);
+                    return problem is not null ? Problems.Fields([problem]) : Keep(store, id, take.From, row!, unit);
+                }
+            )
+            .ProducesProblem(404)
+            .ProducesProblem(409)
+            .ProducesProblem(422)
+            .WithName("takeOut")
+            .WithSummary("Takes so much out of something on a shelf: that much less is there.");
 
         stock
             .MapDelete(
@@ -150,7 +166,7 @@ internal static class StockEndpoints
                     {
                         Taking.Done => TypedResults.NoContent(),
                         Taking.Reserved => Problems.Meanwhile(
-                            $"{string.Join(", ", store.Find(id)!.Reserved.Select(each => each.Name))} counts on it: take it out of that job's cloth first, on Lay."
+                            $"{string.Join(", ", store.Find(id)!.Reserved.Select(each => each.Name))} counts on it: take it out of that job first, on Lay or Buy."
                         ),
                         _ => Problems.NotFound("this is not on the shelves"),
                     }
@@ -161,13 +177,34 @@ internal static class StockEndpoints
             .WithSummary("Takes something off the shelves that no job on the bench counts on.");
     }
 
+    private static Results<Ok<StockView>, ProblemHttpResult> Keep(
+        StockStore store,
+        string id,
+        long from,
+        StockRow row,
+        JobUnit unit
+    ) =>
+        store.Keep(
+            id,
+            from,
+            row.Name.Trim(),
+            row.Batch.Trim(),
+            KeptJson.Write(row),
+            string.Join('\n', row.Name, row.Batch, row.Place, row.Note)
+        )
+            is { } kept
+            ? TypedResults.Ok(View(kept, unit))
+            : Problems.Meanwhile(
+                $"This was changed elsewhere in the meantime, or there are {StockStore.Most} rows: look at it and say it again."
+            );
+
     internal static StockRow RowOf(KeptStock kept) =>
         KeptJson.Read<StockRow>(kept.Content) ?? new StockRow(StockKind.Other, "?");
 
     internal static StockView View(KeptStock kept, JobUnit unit)
     {
-        var row = RowOf(kept);
-        var reading = new StockReading(row, unit);
+        var reading = Read(kept, unit);
+        var row = reading.Row;
         var amount = reading.Length is { } length
             ? row.Kind == StockKind.Remnant || reading.Width is not null
                 ? $"{LengthPrinter.Finished(length, unit).Text}{(reading.Width is { } width ? $" x {LengthPrinter.Finished(width, unit).Text}" : "")} {LengthPrinter.Word(unit)}"
@@ -179,11 +216,20 @@ internal static class StockEndpoints
             kept.Id,
             kept.Revision,
             row,
+            row.HasLength,
             amount,
-            [.. kept.Reserved.Select(each => new ReservedBy(each.Job, each.Name))],
+            reading.FreeLength is { } free ? LengthPrinter.ShopLength(free, unit) : $"{reading.FreeCount}",
+            [.. kept.Reserved.Select(each => new ReservedBy(each.Job, each.Name, AmountOf(each)?.Typed ?? ""))],
+            kept.HasPhoto,
             reading.Problems
         );
     }
+
+    private static StockReading Read(KeptStock kept, JobUnit unit) =>
+        new(RowOf(kept), unit, kept.Reserved.Select(AmountOf).OfType<Entry>());
+
+    private static Entry? AmountOf(Reservation reservation) =>
+        reservation.Amount.Length > 0 ? KeptJson.Read<Entry>(reservation.Amount) : null;
 
     internal static JobUnit UnitOf(WorkroomStore workroom) =>
         Enum.TryParse<JobUnit>(workroom.Read()?.Unit, out var unit) ? unit : JobUnit.Inch;

@@ -227,7 +227,16 @@ internal sealed class WeekTable
                 null,
                 Week.Days.Written(date),
                 ""
-            ),
+            )
+            {
+                Helper =
+                [
+                    .. remedy.Helped.Select(each => new HelperDay(
+                        Week.Days.Written(first.AddDays(each.Day)),
+                        $"{each.Minutes / 60}:{each.Minutes % 60:00}"
+                    )),
+                ],
+            },
             _ => new(
                 $"Promise it for {Week.Days.Told(date)} instead",
                 others,

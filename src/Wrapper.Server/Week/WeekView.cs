@@ -46,7 +46,7 @@ public sealed record WeekJobView(
 
 /// <summary>
 /// One thing that would bring a late job in time, told with what it costs others, and what to change for it: a job to be
-/// promised for a day, or a person to work on one.
+/// promised for a day, a person to work on one, or a helper to come.
 /// </summary>
 public sealed record RemedyView(
     string Text,
@@ -55,7 +55,14 @@ public sealed record RemedyView(
     string? Person,
     string Date,
     string Hours
-);
+)
+{
+    /// <summary>Of a helper: the days on which somebody comes.</summary>
+    public IReadOnlyList<HelperDay> Helper { get; init; } = [];
+}
+
+/// <summary>A day on which a helper comes, and for how long, both as the calendar has them.</summary>
+public sealed record HelperDay(string Date, string Hours);
 
 /// <summary>A job that will be late, in words, and what helps.</summary>
 public sealed record LateView(string Job, string Text, IReadOnlyList<RemedyView> Remedies);

@@ -15,6 +15,7 @@ export type Given = Schemas['GivenRecord']
 export type CareMark = Schemas['CareMarkView']
 export type RecordView = Schemas['RecordView']
 export type Flaw = Schemas['JobFlaw']
+export type FromShelf = Schemas['FromShelf']
 export type Item = Schemas['Item']
 export type JobDocument = Schemas['JobDocument']
 export type JobView = Schemas['JobView']
@@ -76,7 +77,8 @@ export class Refused extends Error {
 /** The data of an answer, or a thrown `Refused`; a server that does not answer throws what `fetch` throws. */
 export async function answer<T>(call: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {
   const { data, error, response } = await call
-  if (data !== undefined) return data
+  // An answer without content is one all the same.
+  if (response.ok) return data as T
   const problem = (error ?? {}) as { title?: string; detail?: string; errors?: Problem[]; current?: JobView }
   throw new Refused(
     response.status,

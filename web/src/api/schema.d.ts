@@ -1208,6 +1208,42 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/stock/{id}/out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes so much out of something on a shelf: that much less is there. */
+        post: operations["takeOut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stock/{id}/photo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How something on a shelf looks, or that in little. */
+        get: operations["getStockPhoto"];
+        /** Keeps how something on a shelf looks, in the place of the picture before. */
+        put: operations["keepStockPhoto"];
+        post?: never;
+        /** Takes the picture of something on a shelf away. */
+        delete: operations["removeStockPhoto"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs": {
         parameters: {
             query?: never;
@@ -1918,6 +1954,18 @@ export interface components {
          */
         FormLineKind: "seam" | "corded" | "zip" | "fold" | "edge" | "elastic";
         /**
+         * @description What a job takes from the shelves beside cloth: for the line Thing of its shopping list, from the
+         *     row Stock of the shelves, so much as typed: a length, or how many.
+         */
+        FromShelf: {
+            id: string;
+            thing: string;
+            stock: string;
+            amount: components["schemas"]["Entry"];
+            /** @description Whether it was taken out of the shelf; until then it is reserved there. */
+            isOut: boolean;
+        };
+        /**
          * @description A paper to be given out under an id that the client chose, so that a repeated request makes no second one.
          *     BasedOn is the paper that it follows from, empty for an estimate or quotation;
          *     Option what was ordered of it, empty for the first offer; Total what the
@@ -2018,6 +2066,11 @@ export interface components {
         Health: {
             status: string;
             notes: string[];
+        };
+        /** @description A day on which a helper comes, and for how long, both as the calendar has them. */
+        HelperDay: {
+            date: string;
+            hours: string;
         };
         /**
          * @description Whether a job is in the week.
@@ -2175,6 +2228,8 @@ export interface components {
             customerId: string;
             /** @description The id of the customer's place that the covers go to; empty for none of theirs. */
             placeId: string;
+            /** @description What it takes from the shelves beside cloth. */
+            fromShelves: components["schemas"]["FromShelf"][];
             /** @description How it is being made. */
             making: components["schemas"]["MakingLog"];
             /** @description What goes out with it. */
@@ -3159,7 +3214,7 @@ export interface components {
         };
         /**
          * @description One thing that would bring a late job in time, told with what it costs others, and what to change for it: a job to be
-         *     promised for a day, or a person to work on one.
+         *     promised for a day, a person to work on one, or a helper to come.
          */
         RemedyView: {
             text: string;
@@ -3168,6 +3223,8 @@ export interface components {
             person: null | string;
             date: string;
             hours: string;
+            /** @description Of a helper: the days on which somebody comes. */
+            helper: components["schemas"]["HelperDay"][];
         };
         /** @description What is left to be used for something else: where it lies, along and across. */
         RemnantView: {
@@ -3193,10 +3250,11 @@ export interface components {
             /** Format: int64 */
             motifAcross: null | number;
         };
-        /** @description A job that counts on something. */
+        /** @description A job that counts on something, on so much of it as typed; empty for all of it. */
         ReservedBy: {
             job: string;
             name: string;
+            amount: string;
         };
         /**
          * @description What pieces of one role are cut from: the id of a cloth, or null where there is none. Fillings without one are
@@ -3490,6 +3548,12 @@ export interface components {
             note: string;
             amount: string;
             for: string[];
+            /** @description What it is known by, whatever is asked of it; empty for cloth. */
+            key: string;
+            /** @description All of it as it would be taken from a shelf: a length, or how many; empty for cloth. */
+            whole: string;
+            /** @description What is still to be bought beside what is taken from the shelves; null where nothing is. */
+            stillToBuy: null | string;
         };
         /** @description How something is done, with its drawing in a field 120 wide and 60 high. */
         ShownView: {
@@ -3712,16 +3776,19 @@ export interface components {
             from: string;
         };
         /**
-         * @description Something on a shelf: as typed, how much it is in words, empty where that is not known, who counts on it, and what
-         *     cannot be read.
+         * @description Something on a shelf: as typed, whether it is told by its length, how much it is and how much no job has reserved in
+         *     words, empty where that is not known, who counts on it, whether there is a photo, and what cannot be read.
          */
         StockView: {
             id: string;
             /** Format: int64 */
             revision: number;
             row: components["schemas"]["StockRow"];
+            byLength: boolean;
             amount: string;
+            free: string;
             reserved: components["schemas"]["ReservedBy"][];
+            hasPhoto: boolean;
             problems: components["schemas"]["Problem"][];
         };
         /** Format: binary */
@@ -3771,6 +3838,12 @@ export interface components {
         /** @description An SVG drawing as text. */
         SvgDrawing: {
             svg: string;
+        };
+        /** @description What is taken out of a row, made from revision From. */
+        TakeOut: {
+            /** Format: int64 */
+            from: number;
+            amount: components["schemas"]["Entry"];
         };
         /** @description A tax as typed. */
         TaxRow: {
@@ -6826,6 +6899,161 @@ export interface operations {
             };
             /** @description Conflict */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    takeOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakeOut"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StockView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getStockPhoto: {
+        parameters: {
+            query?: {
+                small?: boolean;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    keepStockPhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "*/*": components["schemas"]["Stream"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    removeStockPhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

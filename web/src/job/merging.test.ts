@@ -33,6 +33,7 @@ const job = (...items: Item[]): JobDocument => ({
   cloths: [],
   removed: [],
   making: { order: 'batch', steps: [], fits: [], checks: [] },
+  fromShelves: [],
   handOver: { place: '', labelWidth: null, labelHeight: null, covers: [] },
 })
 const flaw = (id: string, along: string) => ({

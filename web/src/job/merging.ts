@@ -103,6 +103,7 @@ const unspoken = new Set([
   'making',
   'handOver',
   'covers',
+  'fromShelves',
 ])
 
 const named = (row: Node) =>

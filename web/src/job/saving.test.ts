@@ -15,6 +15,7 @@ const job = (name: string, customer = ''): JobDocument => ({
   cloths: [],
   removed: [],
   making: { order: 'batch', steps: [], fits: [], checks: [] },
+  fromShelves: [],
   handOver: { place: '', labelWidth: null, labelHeight: null, covers: [] },
 })
 const turn = () => new Promise((done) => setTimeout(done, 0))

@@ -1,8 +1,9 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { Button } from 'antd'
 import { useState } from 'react'
-import { answer, api, newId, type JobSchedule, type Week } from '../api/client'
+import { answer, api, newId, type Hand, type JobSchedule, type Week } from '../api/client'
 import { told } from '../parts/told'
+import { skillWord } from './Strips'
 import s from './week.module.css'
 
 interface Props {
@@ -13,23 +14,37 @@ interface Props {
 
 type Remedy = Week['late'][number]['remedies'][number]
 
+// Somebody who can do everything, and comes on these days only.
+const helping = (other: Hand['other']): Hand => ({
+  id: newId(),
+  name: 'Helper',
+  hours: Array.from({ length: 7 }, () => ''),
+  skills: Object.keys(skillWord) as Hand['skills'],
+  pace: '',
+  other,
+})
+
 /** What will be late, and what would help, each with what it costs others. */
 export function Late({ week, edit, hold }: Props) {
   const queries = useQueryClient()
   const [problem, setProblem] = useState('')
   if (week.late.length === 0) return null
-  // A job is promised anew, or somebody works on a day that was off.
-  const take = async ({ job, person, date, hours }: Remedy) => {
+  // A job is promised anew, somebody works on a day that was off, or a helper comes for some days.
+  const take = async ({ job, person, date, hours, helper }: Remedy) => {
     if (job !== null) {
       await edit(job, (old) => ({ ...old, promised: date }))
       return
     }
     try {
       const { revision, calendar } = await answer(api.GET('/api/calendar'))
-      const day = { id: newId(), from: date, until: '', hours, why: 'so that nothing is late' }
-      const people = calendar.people.map((hand) =>
-        hand.id === person ? { ...hand, other: [...hand.other, day] } : hand,
-      )
+      const why = 'so that nothing is late'
+      const day = (from: string, hours: string) => ({ id: newId(), from, until: '', hours, why })
+      const people =
+        person === null
+          ? [...calendar.people, helping(helper.map((each) => day(each.date, each.hours)))]
+          : calendar.people.map((hand) =>
+              hand.id === person ? { ...hand, other: [...hand.other, day(date, hours)] } : hand,
+            )
       await answer(api.PUT('/api/calendar', { body: { from: revision, calendar: { ...calendar, people } } }))
       setProblem('')
     } catch (error) {
@@ -55,11 +70,7 @@ export function Late({ week, edit, hold }: Props) {
             <ul>
               {late.remedies.map((remedy) => (
                 <li key={remedy.text}>
-                  {remedy.job !== null || remedy.person !== null ? (
-                    <Button onClick={() => void take(remedy)}>{remedy.text}</Button>
-                  ) : (
-                    <span>{remedy.text}</span>
-                  )}{' '}
+                  <Button onClick={() => void take(remedy)}>{remedy.text}</Button>{' '}
                   <small>{remedy.others.length === 0 ? 'nothing else is later' : remedy.others.join('; ')}</small>
                 </li>
               ))}

@@ -6,6 +6,7 @@ import { answer, api, newId, type StockKind, type StockRow, type StockView, type
 import { told } from '../parts/told'
 import { Typed } from '../parts/Typed'
 import { Bar } from './Bar'
+import { ShelfPhoto } from './ShelfPhoto'
 import s from './stock.module.css'
 
 const kinds: { value: StockKind; label: string }[] = [
@@ -17,7 +18,6 @@ const kinds: { value: StockKind; label: string }[] = [
   { value: 'foam', label: 'foam' },
   { value: 'other', label: 'other' },
 ]
-const byLength = new Set<StockKind>(['bolt', 'part-roll', 'remnant', 'cord'])
 
 /** What lies on the shelves: found, reserved, counted by walking along them, bought anew below a mark. */
 export default function Stock() {
@@ -129,12 +129,24 @@ export default function Stock() {
                   aria-expanded={held === view.id}
                   onClick={() => setHeld(held === view.id ? '' : view.id)}
                 >
-                  <b>{view.row.name || 'no name yet'}</b>
+                  <b>
+                    {view.hasPhoto && (
+                      <img
+                        src={`/api/stock/${view.id}/photo?small=true&of=${view.revision}`}
+                        alt=""
+                        className={s.little}
+                      />
+                    )}
+                    {view.row.name || 'no name yet'}
+                  </b>
                   <span>{kinds.find(({ value }) => value === view.row.kind)?.label}</span>
                   <span>{view.amount || '?'}</span>
                   <span>{view.row.batch && `batch ${view.row.batch}`}</span>
                   <span>{view.row.place}</span>
-                  <em>{view.reserved.length > 0 && `for ${view.reserved.map(({ name }) => name).join(', ')}`}</em>
+                  <em>
+                    {view.reserved.length > 0 &&
+                      `for ${view.reserved.map(({ name, amount }) => (amount === '' ? name : `${name} (${amount})`)).join(', ')}`}
+                  </em>
                 </button>
                 {held === view.id && (
                   <Fields
@@ -164,10 +176,9 @@ function Fields({
   keep: (row: StockRow) => Promise<void>
   remove: () => Promise<void>
 }) {
-  const { row, problems, reserved } = view
+  const { row, problems, reserved, byLength: long } = view
   const set = (changed: Partial<StockRow>) => void keep({ ...row, ...changed })
   const wrong = (field: string) => problems.find((each) => each.field === field)
-  const long = byLength.has(row.kind)
   return (
     <fieldset className={s.fields} aria-label={row.name || 'Something new'}>
       <Typed label="What" value={row.name} problem={wrong('name')} write={(name) => set({ name })} />
@@ -202,13 +213,17 @@ function Fields({
         write={(mark) => set({ mark })}
       />
       <Typed label="To know" value={row.note} write={(note) => set({ note })} />
+      {wrong('reserved') && <p className="problem">{wrong('reserved')?.reason}</p>}
+      <ShelfPhoto view={view} />
       <p>
         {row.countedOn && <span>Counted on {row.countedOn}. </span>}
-        {reserved.map(({ job, name }) => (
-          <Link key={job} to={`/jobs/${job}/lay`}>
+        {reserved.map(({ job, name, amount }) => (
+          <Link key={`${job} ${amount}`} to={`/jobs/${job}/${amount === '' ? 'lay' : 'buy'}`}>
             For {name}
+            {amount !== '' && `: ${amount}`}
           </Link>
         ))}
+        {reserved.some(({ amount }) => amount !== '') && <span>{view.free} free. </span>}
         <Button onClick={() => void remove()}>Take off the shelves</Button>
       </p>
     </fieldset>
@@ -225,7 +240,7 @@ function Counted({
   unit: Unit
   keep: (id: string, from: number, row: StockRow) => Promise<void>
 }) {
-  const long = byLength.has(view.row.kind)
+  const long = view.byLength
   const now = long ? (view.row.length?.typed ?? '') : view.row.count
   const [typed, setTyped] = useState(now)
   const done = () => {

@@ -1,4 +1,3 @@
-using System.Globalization;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
 
@@ -7,10 +6,11 @@ namespace Wrapper.Core.Workroom.Stock;
 /// <summary>A row of the shelves as read; what cannot be read counts as nothing and is told.</summary>
 public sealed class StockReading
 {
-    private const int MostCounted = 100_000;
-
-    /// <summary>Reads <paramref name="row"/>; nothing entered is in <paramref name="unit"/>.</summary>
-    public StockReading(StockRow row, JobUnit unit)
+    /// <summary>
+    /// Reads <paramref name="row"/>, of which jobs have <paramref name="reserved"/> so much; nothing entered is in
+    /// <paramref name="unit"/>.
+    /// </summary>
+    public StockReading(StockRow row, JobUnit unit, IEnumerable<Entry>? reserved = null)
     {
         Row = row;
         if (row.Name.Trim().Length == 0)
@@ -25,6 +25,7 @@ public sealed class StockReading
             Count = ReadCount("count", row.Count, "how many there are is needed");
         if (row.Width is { Typed: { } typed } && typed.Trim().Length > 0)
             Width = Read("width", row.Width, unit);
+        Reserve([.. reserved ?? []], unit);
         if (row.Mark.Trim().Length == 0)
             return;
         if (row.HasLength)
@@ -48,14 +49,42 @@ public sealed class StockReading
     /// <summary>How many there are; null where that is not known or it is not counted.</summary>
     public int? Count { get; }
 
+    /// <summary>What of the length no job has reserved by the length.</summary>
+    public Length? FreeLength { get; private set; }
+
+    /// <summary>What of the number no job has reserved.</summary>
+    public int? FreeCount { get; private set; }
+
     /// <summary>The length below which more is bought; null for none.</summary>
     public Length? MarkLength { get; }
 
     /// <summary>The number below which more is bought; null for none.</summary>
     public int? MarkCount { get; }
 
+    /// <summary>The row once <paramref name="taken"/> is out of it; or why so much cannot be taken.</summary>
+    public (StockRow? Row, Problem? Problem) Without(Entry taken, JobUnit unit)
+    {
+        Problem Refuse(string reason, string example) => new("amount", Shown(taken.Typed), 0, reason, example);
+        if (Length is { } length)
+        {
+            var (out_, refusal) = Entry.Read(taken, unit, LengthLimits.Cloth);
+            if (out_ is not { } cut)
+                return (null, Refuse(refusal!.Reason, unit.IsInches() ? "2 1/4 yd" : "1.8 m"));
+            return cut > length
+                ? (null, Refuse("that is more than there is", LengthPrinter.ShopLength(length, unit)))
+                : (Row with { Length = Entry.Of(length - cut, Row.Length!.Unit) }, null);
+        }
+        if (Count is not { } there)
+            return (null, Refuse("how much there is must be counted first", "12"));
+        if (Counting.Read(taken.Typed) is not { } count)
+            return (null, Refuse($"a whole number up to {Counting.Most} is needed", "4"));
+        return count > there
+            ? (null, Refuse("that is more than there is", $"{there}"))
+            : (Row with { Count = $"{there - count}" }, null);
+    }
+
     /// <summary>
-    /// What is to be bought anew, by name: of all rows of one kind and name there is less than the highest mark among
+    /// What is to be bought anew, by name: of all rows of one kind and name less is free than the highest mark among
     /// them.
     /// </summary>
     public static IReadOnlyList<(string Name, string There, string Mark)> Low(
@@ -66,8 +95,11 @@ public sealed class StockReading
             .. from row in rows
             group row by (row.Row.HasLength, Name: row.Row.Name.Trim().ToUpperInvariant()) into like
             let name = like.First().Row.Name.Trim()
-            let length = like.Aggregate(Lengths.Length.Zero, (sum, each) => sum + (each.Length ?? Lengths.Length.Zero))
-            let count = like.Sum(each => (long)(each.Count ?? 0))
+            let length = like.Aggregate(
+                Lengths.Length.Zero,
+                (sum, each) => sum + (each.FreeLength ?? Lengths.Length.Zero)
+            )
+            let count = like.Sum(each => (long)(each.FreeCount ?? 0))
             let isLow = like.Key.HasLength
                 ? like.Max(each => each.MarkLength) is { } most && length < most
                 : like.Max(each => each.MarkCount) is { } number && count < number
@@ -82,6 +114,31 @@ public sealed class StockReading
             ),
         ];
 
+    // More than there is may be reserved: two people at two benches. Then it is told, and nothing is free.
+    private void Reserve(List<Entry> reserved, JobUnit unit)
+    {
+        var lengths = reserved
+            .Select(each => Entry.Read(each, unit, LengthLimits.Cloth).Length)
+            .OfType<Length>()
+            .Aggregate(Lengths.Length.Zero, (sum, each) => sum + each);
+        var counts = reserved.Sum(each => (long)(Counting.Read(each.Typed) ?? 0));
+        if (Length is { } length)
+        {
+            FreeLength = length > lengths ? length - lengths : Lengths.Length.Zero;
+            if (lengths > length)
+                Over(LengthPrinter.ShopLength(lengths, unit), LengthPrinter.ShopLength(length, unit));
+        }
+        if (Count is { } count)
+        {
+            FreeCount = (int)Math.Max(0, count - counts);
+            if (counts > count)
+                Over($"{counts}", $"{count}");
+        }
+    }
+
+    private void Over(string reserved, string there) =>
+        Problems.Add(new("reserved", reserved, 0, $"jobs have reserved {reserved}, and {there} is there", there));
+
     private int? ReadCount(string field, string typed, string missing)
     {
         var given = typed.Trim();
@@ -89,13 +146,10 @@ public sealed class StockReading
             Problems.Add(new(field, "", 0, missing, "12"));
         else if (given.StartsWith('-'))
             Problems.Add(new(field, Shown(given), 0, "there cannot be less than nothing: count again", "0"));
-        else if (
-            int.TryParse(given, NumberStyles.None, CultureInfo.InvariantCulture, out var count)
-            && count <= MostCounted
-        )
+        else if (Counting.Read(given) is { } count)
             return count;
         else
-            Problems.Add(new(field, Shown(given), 0, $"a whole number up to {MostCounted} is needed", "12"));
+            Problems.Add(new(field, Shown(given), 0, $"a whole number up to {Counting.Most} is needed", "12"));
         return null;
     }
 

@@ -26,7 +26,11 @@ public sealed record Remedy(
     int Day,
     int Amount,
     IReadOnlyList<(string Job, int Days)> Others
-);
+)
+{
+    /// <summary>Of a helper: the days, and for how many minutes each.</summary>
+    public IReadOnlyList<(int Day, int Minutes)> Helped { get; init; } = [];
+}
 
 /// <summary>Looks for what would bring a late job in time, each tried by planning anew.</summary>
 public static class Remedies
@@ -138,7 +142,12 @@ public static class Remedies
             );
             if (!Helps(helped))
                 continue;
-            found.Add(new(RemedyKind.Helper, "", days.Max(), count, Others(helped)));
+            found.Add(
+                new(RemedyKind.Helper, "", days.Max(), count, Others(helped))
+                {
+                    Helped = [.. days.Order().Select(day => (day, workers.Max(worker => worker.Minutes[day])))],
+                }
+            );
             break;
         }
 

@@ -4,6 +4,7 @@ import { memo, useState } from 'react'
 import type { Plan } from '../../api/client'
 import { useScene } from '../../job/scene'
 import { Swatch } from '../../parts/Swatch'
+import { FromShelves } from './FromShelves'
 import { asText, byCounter, listed } from './listed'
 import s from './buy.module.css'
 
@@ -66,8 +67,12 @@ function List({ plan, stale }: { plan: Plan; stale: boolean }) {
                       {line.note && <small> {line.note}</small>}
                     </span>
                   </span>
+                  {line.thing !== '' && <FromShelves line={line} />}
                 </th>
-                <td className={s.figure}>{line.amount}</td>
+                <td className={s.figure}>
+                  {line.amount}
+                  {line.stillToBuy !== null && <small>to buy: {line.stillToBuy}</small>}
+                </td>
                 <td>
                   <span className={s.use}>{line.use}</span>
                 </td>

@@ -23,6 +23,16 @@ test('a cloth shows how it looks and what it costs; what is bought beside it doe
   ])
 })
 
+test('what is taken from the shelves is not on the way to the shop, all or the rest of it', () => {
+  const some = structuredClone(plan)
+  const [, foam, zip] = some.totals?.shopping ?? []
+  Object.assign(foam ?? {}, { stillToBuy: 'nothing' })
+  Object.assign(zip ?? {}, { stillToBuy: '1 of 3' })
+  expect(asText('Nook', listed(some, cloths))).toBe(
+    'Nook\n\nWhere cloth is cut:\n- 1 3/8 yd Linen\n\nHaberdashery:\n- 1 of 3 (the rest is there; in all 20 in) zip (made up)',
+  )
+})
+
 test('as text it goes from shop to shop, each line beginning with how much', () =>
   expect(asText('Stove corner', listed(plan, cloths))).toBe(
     'Stove corner\n\nWhere cloth is cut:\n- 1 3/8 yd Linen\n\nHaberdashery:\n- 20 in zip (made up)\n\nFoam and fillings:\n- 20 x 20 in foam',

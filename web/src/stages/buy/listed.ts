@@ -12,6 +12,12 @@ export interface Line {
   amount: string
   use: string
   cost: string
+  /** By what it is taken from the shelves; empty for cloth. */
+  thing: string
+  /** All of it, as it would be taken from a shelf. */
+  whole: string
+  /** What is bought beside what is taken from the shelves; null where nothing is. */
+  stillToBuy: string | null
   cloth?: { tone: string; look: ClothLook | undefined }
 }
 
@@ -35,6 +41,9 @@ export function listed(plan: Plan, cloths: Cloth[]): Line[] {
       amount: line.amount,
       use: line.for.join(', '),
       cost: planned?.buying?.cost ?? '',
+      thing: line.key,
+      whole: line.whole,
+      stillToBuy: line.stillToBuy ?? null,
       ...(cloth && { cloth: { tone: cloth.tone, look: planned?.look } }),
     }
   })
@@ -47,13 +56,16 @@ export const byCounter = (lines: Line[]): [string, Line[]][] =>
     return there.length > 0 ? [[name, there] as [string, Line[]]] : []
   })
 
-/** The list as plain text, the job at its head, where things are bought, a line each. */
+const asked = ({ amount, stillToBuy }: Line) =>
+  stillToBuy === null ? amount : `${stillToBuy} (the rest is there; in all ${amount})`
+
+/** The list as plain text, the job at its head, where things are bought, a line each; what is all there is left out. */
 export const asText = (job: string, lines: Line[]) =>
   [
     job,
-    ...byCounter(lines).flatMap(([name, there]) => [
+    ...byCounter(lines.filter(({ stillToBuy }) => stillToBuy !== 'nothing')).flatMap(([name, there]) => [
       '',
       `${name}:`,
-      ...there.map(({ name, note, amount }) => `- ${amount} ${name}${note === '' ? '' : ` (${note})`}`),
+      ...there.map((line) => `- ${asked(line)} ${line.name}${line.note === '' ? '' : ` (${line.note})`}`),
     ]),
   ].join('\n')
