@@ -129,9 +129,7 @@ test('a customer rings, is measured, quoted, pays a deposit; cloth comes late, t
   await saved(page)
 
   // Invoiced and paid; what was given out is as it was.
-  await page.getByRole('link', { name: 'Papers', exact: true }).click()
-  await page.getByRole('link', { name: /order/ }).first().click()
-  await page.getByRole('link', { name: 'To its job' }).click()
+  await page.getByRole('link', { name: 'Price', exact: true }).click()
   await page.getByRole('button', { name: 'Write the invoice' }).click()
   await expect(page.getByTestId('balance')).not.toHaveText('£0.00')
   await page.getByRole('form', { name: 'A payment came in' }).getByRole('textbox').first().fill('9999')

@@ -13,7 +13,7 @@ type Turn = Bench['turns'][number]
 
 const typing = (target: EventTarget | null) =>
   target instanceof HTMLElement &&
-  (/^(INPUT|TEXTAREA|SELECT|BUTTON|A|SUMMARY)$/.test(target.tagName) || target.isContentEditable)
+  (/^(INPUT|TEXTAREA|SELECT|BUTTON|SUMMARY)$/.test(target.tagName) || target.isContentEditable)
 
 // A pedal sends one of these too.
 const onward = new Set([' ', 'PageDown', 'ArrowRight']),
