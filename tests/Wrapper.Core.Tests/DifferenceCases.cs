@@ -66,6 +66,21 @@ public class DifferenceCases
         Assert.Equal(["measured in cm instead of in"], Told(Job() with { Unit = JobUnit.Centimetre }));
     }
 
+    [Fact]
+    public void What_comes_from_the_shelves_is_told()
+    {
+        FromShelf Chain(string typed) => new("r", "zip chain/closed", "s", new(typed, JobUnit.Inch));
+        var (none, some) = (Job(), Job() with { FromShelves = [Chain("3 yd")] });
+        IReadOnlyList<string> Between(JobDocument then, JobDocument now) =>
+            Differences.Of(then, now, Items.Drafting, new Vocabulary(new Dictionary<string, string>()));
+        Assert.Equal(["zip chain from the shelves: 3 yd"], Between(none, some));
+        Assert.Equal(
+            ["zip chain from the shelves 3 yd, now 1 yd", "zip chain taken out of the shelf"],
+            Between(some, Job() with { FromShelves = [Chain("1 yd") with { IsOut = true }] })
+        );
+        Assert.Equal(["zip chain: not from the shelves"], Between(some, none));
+    }
+
     // Two more take twice as much again: what is bought of each, less what was.
     [Fact]
     public void Cloth_is_told_as_the_shop_cuts_it()

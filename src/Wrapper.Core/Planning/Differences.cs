@@ -64,12 +64,31 @@ public static class Differences
                     yield return line;
         foreach (var gone in cloths.Values)
             yield return $"{gone.Name} taken away";
+        foreach (var line in FromShelves(before, after, words))
+            yield return line;
         var (done, was) = (Done(after), Done(before));
         if (done != was)
             yield return $"{Math.Abs(done - was)} {(Math.Abs(done - was) == 1 ? "step" : "steps")} {(done > was ? "done" : "taken back")}";
         var (given, gave) = (Given(after), Given(before));
         if (given > gave)
             yield return $"{given - gave} handed over";
+    }
+
+    private static IEnumerable<string> FromShelves(JobDocument before, JobDocument after, Vocabulary words)
+    {
+        var then = before.FromShelves.ToDictionary(row => row.Id);
+        foreach (var row in after.FromShelves)
+        {
+            var thing = words.Say(row.Thing.Split('/')[0]);
+            if (!then.Remove(row.Id, out var old))
+                yield return $"{thing} from the shelves: {row.Amount.Typed}";
+            else if (Changed($"{thing} from the shelves", old.Amount.Typed, row.Amount.Typed) is { } line)
+                yield return line;
+            if (row.IsOut && old?.IsOut != true)
+                yield return $"{thing} taken out of the shelf";
+        }
+        foreach (var gone in then.Values)
+            yield return $"{words.Say(gone.Thing.Split('/')[0])}: not from the shelves";
     }
 
     private static IEnumerable<string> OfItem(Item old, Item item, JobDocument job, Drafting drafting, Vocabulary words)

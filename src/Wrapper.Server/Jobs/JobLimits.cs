@@ -63,6 +63,7 @@ internal static class JobLimits
                 .Items.Concat(job.Removed)
                 .Select(item => item.Id)
                 .Concat(job.Cloths.Select(cloth => cloth.Id))
+                .Concat(job.FromShelves.Select(row => row.Id))
                 .GroupBy(id => id)
                 .Where(ids => ids.Count() > 1)
         )
