@@ -43,7 +43,8 @@ public class ArchitectureTests
     [Theory]
     [InlineData("Wrapper.Core", "")]
     [InlineData("Wrapper.Store", "")]
-    [InlineData("Wrapper.Server", "Wrapper.Core Wrapper.Store")]
+    [InlineData("Wrapper.Formats", "Wrapper.Core")]
+    [InlineData("Wrapper.Server", "Wrapper.Core Wrapper.Formats Wrapper.Store")]
     public void Dependencies_point_one_way(string assembly, string allowed)
     {
         var own = Assembly

@@ -129,6 +129,14 @@ public sealed record Piece
     /// <summary>The raw edge.</summary>
     public Outline Cut => Drawn.Cut;
 
+    /// <summary>A mark as it is drawn: from the stitch line square across the allowance; a short stroke where there is none.</summary>
+    public (Point On, Point Outward) Reach(Notch notch) =>
+        Stitch.Mark(
+            notch.Edge,
+            notch.At,
+            Allowances.TryGetValue(notch.Edge, out var allowance) ? allowance.Value : Length.Millimetres(6)
+        );
+
     /// <summary>The piece with one finished dimension changed and drawn anew; all else stays as drafted.</summary>
     public Piece Redrawn(string dimension, Length value)
     {

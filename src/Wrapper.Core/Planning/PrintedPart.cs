@@ -43,7 +43,7 @@ public sealed record PrintedPart(
     /// A piece cut by <paramref name="cut"/>, <paramref name="turned"/> over or not, that lies as
     /// <paramref name="at"/> says.
     /// </summary>
-    internal static PrintedPart Of(Outline cut, bool turned, Placement at)
+    public static PrintedPart Of(Outline cut, bool turned, Placement at)
     {
         // Mirrored, then turned to the left, then moved so that its box begins where it is placed.
         var (xx, xy, yx, yy) = (turned ? -1 : 1, 0, 0, 1);

@@ -337,10 +337,7 @@ public sealed record NotchView(bool Clip, SpanView Span)
 {
     internal static NotchView Of(Piece piece, Notch notch)
     {
-        var reach = piece.Allowances.TryGetValue(notch.Edge, out var allowance)
-            ? allowance.Value
-            : Length.Millimetres(6);
-        var (on, outward) = piece.Stitch.Mark(notch.Edge, notch.At, reach);
+        var (on, outward) = piece.Reach(notch);
         return new NotchView(notch.Clip, SketchView.Span(on, outward));
     }
 }
