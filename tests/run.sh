@@ -1,11 +1,11 @@
 #!/usr/bin/env bash
-# Runs every suite, or those named (core store server web e2e), and sums their machine-readable reports; a suite that is missing, crashed or empty fails.
+# Runs every suite, or those named (core formats store server web e2e), and sums their machine-readable reports; a suite that is missing, crashed or empty fails.
 set -uo pipefail
 cd "$(dirname "${BASH_SOURCE[0]}")/.."
 results="$PWD/artifacts/results"
 rm -rf "$results"; mkdir -p "$results"
-parts=("$@"); [ $# -gt 0 ] || parts=(core store server web e2e)
-for part in "${parts[@]}"; do [[ "$part" =~ ^(core|store|server|web|e2e)$ ]] || { echo "there is no part $part: core, store, server, web or e2e"; exit 2; }; done
+parts=("$@"); [ $# -gt 0 ] || parts=(core formats store server web e2e)
+for part in "${parts[@]}"; do [[ "$part" =~ ^(core|formats|store|server|web|e2e)$ ]] || { echo "there is no part $part: core, formats, store, server, web or e2e"; exit 2; }; done
 wanted() { [[ " ${parts[*]} " == *" $1 "* ]]; }
 broken=0
 step() { echo; echo "== $1"; shift; "$@" || { broken=$((broken + 1)); echo "!! failed: $*"; }; }
@@ -31,7 +31,7 @@ checks() {
 }
 (checks) > "$results/checks.log" 2>&1 & checking=$!
 trap 'kill "$checking" 2>/dev/null || true' EXIT
-for suite in Core Store Server; do
+for suite in Core Formats Store Server; do
   wanted "${suite,,}" || continue
   step "Wrapper.$suite.Tests" dotnet test "tests/Wrapper.$suite.Tests" -c Release --no-build --nologo -v quiet --logger "trx;LogFileName=$results/$suite.trx"
 done

@@ -3,7 +3,7 @@
 import { existsSync, readFileSync } from 'node:fs'
 
 const [, , folder, brokenSteps, ...parts] = process.argv
-const reports = { core: 'Core.trx', store: 'Store.trx', server: 'Server.trx', web: 'web.xml', e2e: 'e2e.xml' }
+const reports = { core: 'Core.trx', formats: 'Formats.trx', store: 'Store.trx', server: 'Server.trx', web: 'web.xml', e2e: 'e2e.xml' }
 let passed = 0
 let failed = 0
 for (const name of parts.map((part) => reports[part])) {

@@ -16,6 +16,10 @@ internal static class KeptJson
     /// <summary>As it is kept.</summary>
     public static string Write<T>(T of) => JsonSerializer.Serialize(of, Options);
 
+    /// <summary>How one of several is called there, <c>part-roll</c>.</summary>
+    public static string Name<T>(T of)
+        where T : struct, Enum => JsonSerializer.SerializeToElement(of, Options).GetString() ?? "";
+
     /// <summary>What was kept; null where it cannot be read.</summary>
     public static T? Read<T>(string? kept)
         where T : class

@@ -11,6 +11,7 @@ using Wrapper.Server.Cloths;
 using Wrapper.Server.Customers;
 using Wrapper.Server.Demo;
 using Wrapper.Server.Drawings;
+using Wrapper.Server.Exports;
 using Wrapper.Server.Figures;
 using Wrapper.Server.Jobs;
 using Wrapper.Server.Lays;
@@ -161,6 +162,9 @@ public static class WrapperServer
         TemplateEndpoints.Map(api);
         StockEndpoints.Map(api);
         StockPhotoEndpoints.Map(api);
+        DrawingEndpoints.Map(api);
+        TableEndpoints.Map(api);
+        FeedEndpoints.Map(api);
         RecallEndpoints.Map(api);
         FiguresEndpoints.Map(api);
         JobListEndpoints.Map(api);
@@ -196,6 +200,7 @@ public static class WrapperServer
                         typeof(TemplateStore),
                         typeof(StockStore),
                         typeof(StockPhotoStore),
+                        typeof(FeedStore),
                         typeof(CustomerStore),
                         typeof(Database),
                         typeof(Backups),
@@ -243,6 +248,7 @@ public static class WrapperServer
         builder.Services.AddSingleton(new TemplateStore(database, TimeProvider.System));
         builder.Services.AddSingleton(stock);
         builder.Services.AddSingleton(new StockPhotoStore(database));
+        builder.Services.AddSingleton(new FeedStore(database));
         builder.Services.AddSingleton(new FoundLays(database, TimeProvider.System));
         builder.Services.AddSingleton(new Backups(database));
         builder.Services.AddSingleton<Upkeep>();

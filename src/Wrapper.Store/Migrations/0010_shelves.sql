@@ -14,3 +14,8 @@ CREATE TABLE stock_photos (
     small BLOB,
     bytes BLOB NOT NULL
 ) STRICT;
+-- The secret in the address of the calendar that may be subscribed to; one row.
+CREATE TABLE feed (
+    only_one INTEGER PRIMARY KEY CHECK (only_one = 1),
+    secret TEXT NOT NULL
+) STRICT;

@@ -11,6 +11,7 @@ import { Hours } from './Hours'
 import { JobDates } from './JobDates'
 import { Late } from './Late'
 import { Strips } from './Strips'
+import { Subscribe } from './Subscribe'
 import { useSchedules } from './useSchedules'
 import s from './week.module.css'
 
@@ -22,6 +23,7 @@ export default function Week() {
   const [span, setSpan] = useState<keyof typeof spans>('week')
   const [from, setFrom] = useState(0)
   const [hours, setHours] = useState(false)
+  const [elsewhere, setElsewhere] = useState(false)
   const held = params.get('job') ?? ''
   const hold = (job: string) => setParams(job ? { job } : {}, { replace: true })
   const asked = useQuery({
@@ -80,7 +82,9 @@ export default function Week() {
             Take it back
           </Button>
           <Button onClick={() => setHours(true)}>Hours and people</Button>
+          <Button onClick={() => setElsewhere(true)}>In another calendar</Button>
         </div>
+        {elsewhere && <Subscribe close={() => setElsewhere(false)} />}
         {[problem, asked.isError ? told(asked.error) : '']
           .filter((text) => text !== '')
           .map((text) => (

@@ -3,6 +3,7 @@ import { Button, Input } from 'antd'
 import { useDeferredValue, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { answer, api, newId } from '../api/client'
+import { Saves } from '../parts/Saves'
 import { told } from '../parts/told'
 import { Bar } from './Bar'
 import s from './customers.module.css'
@@ -99,6 +100,7 @@ export default function Customers() {
           ))}
         </ul>
         {customers.hasNextPage && <Button onClick={() => void customers.fetchNextPage()}>More customers</Button>}
+        {found.length > 0 && <Saves label="all customers" base="/api/tables/customers" as={['csv', 'xlsx', 'vcf']} />}
       </main>
     </div>
   )

@@ -1,5 +1,6 @@
 import { Button, Segmented, Select } from 'antd'
 import { newId, type PriceBook, type PricedBy } from '../api/client'
+import { Saves } from '../parts/Saves'
 import { Typed } from '../parts/Typed'
 import { Bar } from './Bar'
 import { usePriceBook } from './usePriceBook'
@@ -142,6 +143,7 @@ export default function Prices() {
           </section>
           <section aria-label="What is bought beside cloth">
             <h2>What is bought beside cloth</h2>
+            <Saves label="these prices" base="/api/tables/prices" as={['csv', 'xlsx']} />
             <p className="note">
               By its name on the shopping list. A job that asks for something without a price asks you for it there.
               Cloth has its price in the job, under Buy.

@@ -3,6 +3,7 @@ import { Button, Input, Select } from 'antd'
 import { useDeferredValue, useState } from 'react'
 import { Link } from 'react-router'
 import { answer, api, newId, type StockKind, type StockRow, type StockView, type Unit } from '../api/client'
+import { Saves } from '../parts/Saves'
 import { told } from '../parts/told'
 import { Typed } from '../parts/Typed'
 import { Bar } from './Bar'
@@ -93,6 +94,7 @@ export default function Stock() {
             {walking ? 'Done counting' : 'Count along the shelves'}
           </Button>
           <Link to="/recall">Where a batch went</Link>
+          <Saves label="the shelves" base="/api/tables/stock" as={['csv', 'xlsx']} />
         </form>
         {[problem, asked.isError ? told(asked.error) : '']
           .filter((text) => text !== '')

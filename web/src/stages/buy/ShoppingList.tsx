@@ -3,6 +3,7 @@ import { Button } from 'antd'
 import { memo, useState } from 'react'
 import type { Plan } from '../../api/client'
 import { useScene } from '../../job/scene'
+import { Saves } from '../../parts/Saves'
 import { Swatch } from '../../parts/Swatch'
 import { FromShelves } from './FromShelves'
 import { asText, byCounter, listed } from './listed'
@@ -18,6 +19,7 @@ export const ShoppingList = memo(function ShoppingList() {
 function List({ plan, stale }: { plan: Plan; stale: boolean }) {
   const cloths = useScene((scene) => scene.job.document.cloths)
   const name = useScene((scene) => scene.job.document.name)
+  const id = useScene((scene) => scene.id)
   const [copied, setCopied] = useState<'done' | 'by hand'>()
   const lines = listed(plan, cloths)
   if (lines.length === 0) return null
@@ -36,6 +38,7 @@ function List({ plan, stale }: { plan: Plan; stale: boolean }) {
       <p className={s.listTools}>
         <Button onClick={() => void copy()}>Copy as text</Button>
         <Button onClick={() => window.print()}>Print</Button>
+        <Saves label="the list" base={`/api/jobs/${id}/tables/shopping-list`} as={['csv', 'xlsx']} />
         <span role="status">{copied === 'done' && 'Copied.'}</span>
       </p>
       {copied === 'by hand' && (

@@ -3,6 +3,7 @@ import { Button, Segmented } from 'antd'
 import { memo, useCallback, useState } from 'react'
 import { useLocation, useNavigate } from 'react-router'
 import { answer, api } from '../../api/client'
+import { DrawingSaves } from '../../job/DrawingSaves'
 import { useDocument, useScene } from '../../job/scene'
 import { useAddCloth } from '../../job/useAddCloth'
 import { identity } from '../../parts/identity'
@@ -67,6 +68,11 @@ export default function Lay() {
           printing={printing}
         />
       ))}
+      {shown && !printing && (
+        <p className={s.saves}>
+          <DrawingSaves label="the lay" of={`cloths/${shown.id}/lay`} />
+        </p>
+      )}
     </>
   )
 }

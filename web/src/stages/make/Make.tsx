@@ -7,6 +7,7 @@ import { logStep, start, stop } from './logging'
 import { PrintedSteps } from './PrintedSteps'
 import { Turns } from './Turns'
 import { useBench } from './useBench'
+import { Saves } from '../../parts/Saves'
 import s from './make.module.css'
 
 type Turn = Bench['turns'][number]
@@ -34,6 +35,7 @@ const letGo = (event: MouseEvent) => {
 /** The making, one step at a time: read from two metres, gone through with space or a tap. */
 export default function Make() {
   const item = useScene((scene) => scene.item?.id)
+  const id = useScene((scene) => scene.id)
   const takeInHand = useScene((scene) => scene.takeInHand)
   const go = useScene((scene) => scene.go)
   const edit = useEdit()
@@ -146,6 +148,7 @@ export default function Make() {
           {made} of {turns.length} {turns.length === 1 ? 'step' : 'steps'} done
         </p>
         <Button onClick={() => window.print()}>Print the making sheet</Button>
+        <Saves label="the time log" base={`/api/jobs/${id}/tables/time-log`} as={['csv', 'xlsx']} />
         <Turns turns={turns} at={turn.id} pick={(each) => moveTo(each, '', false)} />
       </aside>
       <PrintedSteps />

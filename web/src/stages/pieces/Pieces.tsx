@@ -1,6 +1,7 @@
 import { Button, Radio } from 'antd'
 import { useState } from 'react'
 import { unitWord, type Piece } from '../../api/client'
+import { DrawingSaves } from '../../job/DrawingSaves'
 import { EntryField } from '../../job/EntryField'
 import { PieceDrawing } from './PieceDrawing'
 import { SeamTable } from './SeamTable'
@@ -8,6 +9,7 @@ import { PrintedPieces } from './PrintedPieces'
 import { SettingOut } from './SettingOut'
 import { SewnCover } from '../../sewn/SewnCover'
 import { ToMeasure } from '../../job/ToMeasure'
+import { Saves } from '../../parts/Saves'
 import { useDraft, useScene, useUnit } from '../../job/scene'
 import { usePicked } from '../../job/picked'
 import { useItemField } from '../../job/useItemField'
@@ -21,6 +23,7 @@ import s from './pieces.module.css'
 export default function Pieces() {
   const draft = useDraft()
   const name = useScene((scene) => scene.item?.name) ?? ''
+  const id = useScene((scene) => scene.id)
   const [pointed, setPointed] = useState<string>()
   const [shown, setShown] = useState<'flat' | 'sewn' | 'list'>('flat')
   const item = useScene((scene) => scene.item?.id)
@@ -62,6 +65,11 @@ export default function Pieces() {
           ]}
         />
         <Button onClick={() => window.print()}>Print the pieces</Button>
+        {shown === 'list' ? (
+          <Saves label="the job’s cut list" base={`/api/jobs/${id}/tables/cut-list`} as={['csv', 'xlsx']} />
+        ) : (
+          item && <DrawingSaves label="all its pieces" of={`items/${item}/drawing`} />
+        )}
       </div>
       {shown === 'list' ? (
         <CutList pieces={pattern.pieces} laid={laid} source={source} />
@@ -126,6 +134,14 @@ export default function Pieces() {
                   </p>
                 ))}
               </div>
+            )}
+            {item && (
+              <Saves
+                label={piece.label}
+                base={`/api/jobs/${id}/items/${item}/drawing`}
+                as={['pdf', 'svg', 'dxf']}
+                query={{ piece: piece.key, paper: localStorage.getItem('paper') ?? 'a4' }}
+              />
             )}
             {piece.note && <p className="note">{piece.note}</p>}
             {piece.edges.length > 0 && (
