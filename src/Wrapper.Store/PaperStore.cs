@@ -51,6 +51,9 @@ public sealed record NewPaper(
 /// </summary>
 public sealed class PaperStore(Database database, TimeProvider clock)
 {
+    // What a trigger or a missing row answers.
+    private const int Constraint = 19;
+
     private const string Columns =
         "id, job_id, customer_id, kind, number, date, based_on, currency, total, content, issued_at";
 
@@ -113,6 +116,85 @@ public sealed class PaperStore(Database database, TimeProvider clock)
             );
         transaction.Commit();
         return Of(connection, null, "id = $of", paper.Id).Single();
+    }
+
+    /// <summary>The last number of a kind that was given; 0 before the first.</summary>
+    public long Last(string kind)
+    {
+        using var connection = database.Connect();
+        return (long)
+            Scalar(
+                connection,
+                null,
+                "SELECT coalesce(max(number), 0) FROM papers WHERE kind = $kind",
+                ("$kind", kind)
+            )!;
+    }
+
+    /// <summary>
+    /// Takes in a paper that was given out elsewhere, as it is, with its drawings and what became of it; one that is
+    /// there already stays. False where its number is not the next of its kind here, or what it rests on is missing: no
+    /// number is given twice.
+    /// </summary>
+    public bool TakeIn(WholePaper paper, IReadOnlyDictionary<string, byte[]> drawings, IReadOnlyList<PaperEvent> events)
+    {
+        using var connection = database.Connect();
+        using var transaction = connection.BeginTransaction(deferred: false);
+        if (
+            Scalar(connection, transaction, "SELECT content FROM papers WHERE id = $id", ("$id", paper.Id))
+            is string there
+        )
+            return there == paper.Content;
+        try
+        {
+            Execute(
+                connection,
+                transaction,
+                """
+                INSERT INTO papers (id, job_id, job_revision, customer_id, kind, number, date, based_on, currency, total, content, words, asked, issued_at)
+                VALUES ($id, $job, $revision, $customer, $kind, $number, $date, $on, $currency, $total, $content, $words, $asked, $at)
+                """,
+                ("$id", paper.Id),
+                ("$job", paper.Job),
+                ("$revision", paper.JobRevision),
+                ("$customer", paper.CustomerId),
+                ("$kind", paper.Kind),
+                ("$number", paper.Number),
+                ("$date", paper.Date),
+                ("$on", (object?)paper.BasedOn ?? DBNull.Value),
+                ("$currency", paper.Currency),
+                ("$total", paper.Total),
+                ("$content", paper.Content),
+                ("$words", paper.Words),
+                ("$asked", paper.Asked),
+                ("$at", paper.IssuedAt)
+            );
+            foreach (var (item, png) in drawings)
+                Execute(
+                    connection,
+                    transaction,
+                    "INSERT INTO paper_drawings (paper_id, item, png) VALUES ($paper, $item, $png)",
+                    ("$paper", paper.Id),
+                    ("$item", item),
+                    ("$png", png)
+                );
+            foreach (var each in events)
+                Execute(
+                    connection,
+                    transaction,
+                    "INSERT INTO paper_events (paper_id, event, note, at) VALUES ($paper, $event, $note, $at)",
+                    ("$paper", paper.Id),
+                    ("$event", each.Event),
+                    ("$note", each.Note),
+                    ("$at", each.At)
+                );
+        }
+        catch (SqliteException refused) when (refused.SqliteErrorCode == Constraint)
+        {
+            return false;
+        }
+        transaction.Commit();
+        return true;
     }
 
     /// <summary>The papers of a job, the first given out first.</summary>

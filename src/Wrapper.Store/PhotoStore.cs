@@ -74,7 +74,7 @@ public sealed class Picture(string type, SqliteBlob bytes, SqliteConnection conn
 /// </summary>
 public sealed class PhotoStore(Database database, TimeProvider clock)
 {
-    private const string Columns = "id, item_id, caption, type, away, moment, marks";
+    internal const string Columns = "id, item_id, caption, type, away, moment, marks";
 
     /// <summary>
     /// An empty file in <paramref name="folder"/> for a picture that comes in; gone when it is closed.
@@ -190,7 +190,7 @@ public sealed class PhotoStore(Database database, TimeProvider clock)
         return rows.Read() ? Read(rows) : null;
     }
 
-    private static Photo Read(SqliteDataReader row) =>
+    internal static Photo Read(SqliteDataReader row) =>
         new(row.GetString(0), row.GetString(1), row.GetString(2), row.GetString(3), row.GetInt64(4) != 0)
         {
             Moment = row.GetString(5),

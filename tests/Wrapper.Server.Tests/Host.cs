@@ -12,14 +12,16 @@ namespace Wrapper.Server.Tests;
 public sealed class Host : IDisposable
 {
     private readonly string data;
+    private readonly bool demo;
     private Process process;
 
     public Host()
         : this(Directory.CreateTempSubdirectory("wrapper-server-").FullName) { }
 
-    private Host(string data)
+    private Host(string data, bool demo = true)
     {
         this.data = data;
+        this.demo = demo;
         Port = FreePort();
         Client = new HttpClient { BaseAddress = new Uri($"http://127.0.0.1:{Port}") };
         process = Start();
@@ -34,6 +36,9 @@ public sealed class Host : IDisposable
 
     /// <summary>A host whose data lies in this folder, which it removes.</summary>
     public static Host On(string data) => new(data);
+
+    /// <summary>A host without demo data.</summary>
+    public static Host Empty() => new(Directory.CreateTempSubdirectory("wrapper-server-").FullName, demo: false);
 
     /// <summary>
     /// Kills the server as by kill -9 and starts it again on the same data, after something was done to that.
@@ -87,7 +92,10 @@ public sealed class Host : IDisposable
             Path.Combine(here, "../../../../Wrapper.TestHost/bin", configuration, "net10.0/Wrapper.TestHost.dll")
         );
         var started = Process.Start(
-            new ProcessStartInfo("dotnet", [host, "--port", $"{Port}", "--data", data, "--web", Web(), "--demo"])
+            new ProcessStartInfo(
+                "dotnet",
+                [host, "--port", $"{Port}", "--data", data, "--web", Web(), .. demo ? (string[])["--demo"] : []]
+            )
         )!;
         for (var tries = 0; tries < 200; tries++)
         {

@@ -25,6 +25,7 @@ const Week = lazy(() => import('./week/Week'))
 const Figures = lazy(() => import('./figures/Figures'))
 const Stock = lazy(() => import('./workroom/Stock'))
 const Recall = lazy(() => import('./workroom/Recall'))
+const Files = lazy(() => import('./workroom/Files'))
 const Prices = lazy(() => import('./workroom/Prices'))
 const PaperList = lazy(() => import('./papers/PaperList'))
 const PaperPage = lazy(() => import('./papers/PaperPage'))
@@ -38,6 +39,7 @@ const router = createBrowserRouter([
   { path: '/figures', element: later(<Figures />) },
   { path: '/stock', element: later(<Stock />) },
   { path: '/recall', element: later(<Recall />) },
+  { path: '/files', element: later(<Files />) },
   { path: '/prices', element: later(<Prices />) },
   { path: '/papers', element: later(<PaperList />) },
   { path: '/papers/:id', element: later(<PaperPage />) },

@@ -189,7 +189,7 @@ internal static class CustomerEndpoints
             customer.Marks()
         );
 
-    private static IEnumerable<Problem> Wrong(string id, Customer customer)
+    internal static IEnumerable<Problem> Wrong(string id, Customer customer)
     {
         if (id.Length is 0 or > LongestId)
             yield return new(

@@ -11,8 +11,8 @@ using Wrapper.Server.Cloths;
 using Wrapper.Server.Customers;
 using Wrapper.Server.Demo;
 using Wrapper.Server.Drawings;
-using Wrapper.Server.Exports;
 using Wrapper.Server.Figures;
+using Wrapper.Server.Files;
 using Wrapper.Server.Jobs;
 using Wrapper.Server.Lays;
 using Wrapper.Server.MakeUps;
@@ -113,6 +113,7 @@ public static class WrapperServer
         builder.Services.AddSingleton<TileDrawing>();
         builder.Services.AddSingleton<ItemPictures>();
         builder.Services.AddSingleton<GivingOut>();
+        builder.Services.AddSingleton<TakingIn>();
         builder.Services.AddSingleton<Workloads>();
         AddStore(builder, options, wording);
 
@@ -162,6 +163,8 @@ public static class WrapperServer
         TemplateEndpoints.Map(api);
         StockEndpoints.Map(api);
         StockPhotoEndpoints.Map(api);
+        JobFileEndpoints.Map(api);
+        WorkroomFileEndpoints.Map(api);
         DrawingEndpoints.Map(api);
         TableEndpoints.Map(api);
         FeedEndpoints.Map(api);

@@ -67,7 +67,7 @@ internal static class PriceBookEndpoints
         );
     }
 
-    private static Problem? TooLong(PriceBook book)
+    internal static Problem? TooLong(PriceBook book)
     {
         if (book.Rows.Count > BookReading.MostRows)
             return new("rows", $"{book.Rows.Count}", 0, $"at most {BookReading.MostRows} prices", "");

@@ -93,33 +93,8 @@ internal static class StockEndpoints
                 ) =>
                 {
                     var row = keep.Row;
-                    var words = new[]
-                    {
-                        id,
-                        row.Name,
-                        row.Batch,
-                        row.Place,
-                        row.Count,
-                        row.Mark,
-                        row.CountedOn,
-                        row.From,
-                    };
-                    if (
-                        id.Length > LongestId
-                        || words.Any(word => word.Length > LongestName)
-                        || row.Note.Length > LongestNote
-                        || row.Length?.Typed.Length > LongestId
-                        || row.Width?.Typed.Length > LongestId
-                    )
-                        return Problems.Fields([
-                            new Problem(
-                                "name",
-                                row.Name[..Math.Min(40, row.Name.Length)],
-                                0,
-                                $"longer than {LongestName} characters",
-                                "Slate wool twill"
-                            ),
-                        ]);
+                    if (TooLong(id, row).ToList() is { Count: > 0 } problems)
+                        return Problems.Fields(problems);
                     var unit = UnitOf(workroom);
                     // Less than nothing is never kept: a count that went wrong is told while the tape is in hand.
                     var negative = new StockReading(row, unit)
@@ -177,13 +152,28 @@ internal static class StockEndpoints
             .WithSummary("Takes something off the shelves that no job on the bench counts on.");
     }
 
-    private static Results<Ok<StockView>, ProblemHttpResult> Keep(
-        StockStore store,
-        string id,
-        long from,
-        StockRow row,
-        JobUnit unit
-    ) =>
+    /// <summary>What is out of bounds in a row.</summary>
+    internal static IEnumerable<Problem> TooLong(string id, StockRow row)
+    {
+        string[] words = [id, row.Name, row.Batch, row.Place, row.Count, row.Mark, row.CountedOn, row.From];
+        if (
+            id.Length > LongestId
+            || words.Any(word => word.Length > LongestName)
+            || row.Note.Length > LongestNote
+            || row.Length?.Typed.Length > LongestId
+            || row.Width?.Typed.Length > LongestId
+        )
+            yield return new Problem(
+                "name",
+                row.Name[..Math.Min(40, row.Name.Length)],
+                0,
+                $"longer than {LongestName} characters",
+                "Slate wool twill"
+            );
+    }
+
+    /// <summary>Keeps a row made from a revision; null where another was kept since.</summary>
+    internal static KeptStock? Keep(StockStore store, string id, long from, StockRow row) =>
         store.Keep(
             id,
             from,
@@ -191,8 +181,16 @@ internal static class StockEndpoints
             row.Batch.Trim(),
             KeptJson.Write(row),
             string.Join('\n', row.Name, row.Batch, row.Place, row.Note)
-        )
-            is { } kept
+        );
+
+    private static Results<Ok<StockView>, ProblemHttpResult> Keep(
+        StockStore store,
+        string id,
+        long from,
+        StockRow row,
+        JobUnit unit
+    ) =>
+        Keep(store, id, from, row) is { } kept
             ? TypedResults.Ok(View(kept, unit))
             : Problems.Meanwhile(
                 $"This was changed elsewhere in the meantime, or there are {StockStore.Most} rows: look at it and say it again."

@@ -58,7 +58,7 @@ internal static class CalendarEndpoints
         );
     }
 
-    private static Problem? Limits(Calendar calendar)
+    internal static Problem? Limits(Calendar calendar)
     {
         var other = calendar.Other.Concat(calendar.People.SelectMany(hand => hand.Other)).ToList();
         if (calendar.People.Count > CalendarReading.MostPeople || other.Count > MostRows)

@@ -131,7 +131,7 @@ internal static class WeekEndpoints
         return new(kept?.Revision ?? 0, schedule, [.. reading.Problems.Select(each => each.Problem)]);
     }
 
-    private static Problem? Limits(JobSchedule schedule)
+    internal static Problem? Limits(JobSchedule schedule)
     {
         if (schedule.Fixed.Count > MostFixed)
             return new("fixed", $"{schedule.Fixed.Count}", 0, $"at most {MostFixed} works are fixed", "");

@@ -59,6 +59,7 @@ export type StockKind = Schemas['StockKind']
 export type StockRow = Schemas['StockRow']
 export type StockView = Schemas['StockView']
 export type JobSummary = Schemas['JobSummary']
+export type WorkroomFile = Schemas['WorkroomFileView']
 
 export const api = createClient<paths>({ baseUrl: '' })
 

@@ -828,6 +828,91 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/file.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A job as a file; formats/job.schema.json says what is in it. */
+        get: operations["jobFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/job-files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Makes a job of a job file under an id that the client chose; the same again makes no second one. */
+        post: operations["takeJobFile"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/formats/job.schema.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What belongs into a job file, as a JSON Schema. */
+        get: operations["jobSchema"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/workroom.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Everything of the workroom as one zip, as of this moment, while it is in use. */
+        get: operations["workroomFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/workroom-files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Looks at a workroom's zip; with `take=true` takes in what is new, and of what is otherwise here that which `replace` names (`jobs:ID,customers:ID`). */
+        post: operations["takeWorkroomFile"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/items/{item}/drawing.{format}": {
         parameters: {
             query?: never;
@@ -2511,6 +2596,14 @@ export interface components {
          * @enum {unknown}
          */
         Kept: "Here" | "Away" | "Deleted";
+        /** @description How many of a kind are in a file, and how many of them are not here yet. */
+        KindCount: {
+            kind: string;
+            /** Format: int32 */
+            all: number;
+            /** Format: int32 */
+            new: number;
+        };
         /** @description How large a sewn-in label is at the least: as wide as told, and as high as its text asks for. */
         LabelView: {
             width: components["schemas"]["LengthView"];
@@ -3778,6 +3871,8 @@ export interface components {
          * @enum {unknown}
          */
         StageState: "empty" | "todo" | "doubt" | "done";
+        /** @description How a thing in a file stands to what is here. */
+        Standing: number;
         /** @description How a job stands: each figure as it is printed, and the papers that the next ones follow from. */
         StandingView: {
             invoiced: string;
@@ -3970,6 +4065,13 @@ export interface components {
             from: number;
             amount: components["schemas"]["Entry"];
         };
+        /** @description A thing in a file: what it is, under which id, what it is called, and how it stands. */
+        TakenIn: {
+            kind: string;
+            id: string;
+            name: string;
+            standing: components["schemas"]["Standing"];
+        };
         /** @description A tax as typed. */
         TaxRow: {
             id: string;
@@ -4156,6 +4258,16 @@ export interface components {
             name: string;
             time: string;
             over: string;
+        };
+        /**
+         * @description What is in a workroom's file: counts by kind; what is otherwise here, each to be decided; what cannot be taken in; and
+         *     whether it was taken in.
+         */
+        WorkroomFileView: {
+            kinds: components["schemas"]["KindCount"][];
+            other: components["schemas"]["TakenIn"][];
+            refused: components["schemas"]["TakenIn"][];
+            isTaken: boolean;
         };
         /** @description What the workroom states when it hands over. Wrapper records it and certifies nothing. */
         WorkroomStates: {
@@ -5991,6 +6103,157 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    jobFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    takeJobFile: {
+        parameters: {
+            query: {
+                id: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "*/*": components["schemas"]["Stream"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    jobSchema: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/schema+json": string;
+                };
+            };
+        };
+    };
+    workroomFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": string;
+                };
+            };
+        };
+    };
+    takeWorkroomFile: {
+        parameters: {
+            query?: {
+                take?: boolean;
+                replace?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "*/*": components["schemas"]["Stream"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkroomFileView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

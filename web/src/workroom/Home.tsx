@@ -1,11 +1,12 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { Button, Input, Segmented, Select } from 'antd'
 import { useState } from 'react'
-import { useNavigate } from 'react-router'
+import { Link, useNavigate } from 'react-router'
 import { answer, api, newId, Refused, type Unit, type Workroom } from '../api/client'
 import { Dialog } from '../parts/Dialog'
 import { Bar } from './Bar'
 import { Jobs } from './Jobs'
+import { OpenFile } from './OpenFile'
 import { WorkroomForm } from './WorkroomForm'
 import s from './Home.module.css'
 
@@ -135,6 +136,10 @@ function Table({ workroom }: { workroom: Workroom }) {
         </p>
       )}
       <Jobs />
+      <p className={s.files}>
+        <OpenFile />
+        <Link to="/files">The whole workroom as a file</Link>
+      </p>
       <BackUp />
     </main>
   )

@@ -6,6 +6,7 @@ import { Link } from 'react-router'
 import { answer, api, type JobSummary } from '../api/client'
 import { stages } from '../job/stages'
 import { queued, usePicture } from '../parts/picture'
+import { Saves } from '../parts/Saves'
 import s from './Home.module.css'
 
 export type Act = 'copy' | 'template' | 'put-away' | 'delete' | 'bring-back'
@@ -71,6 +72,7 @@ export function JobRow({ job, kept, act }: Props) {
               {word}
             </Button>
           ))}
+        {open && kept !== 'Deleted' && <Saves label="its file" base={`/api/jobs/${job.id}/file`} as={['json']} />}
       </span>
     </li>
   )

@@ -6,7 +6,7 @@ using Wrapper.Core.Words;
 using Wrapper.Core.Workroom.Figures;
 using Wrapper.Formats.Tables;
 
-namespace Wrapper.Server.Exports;
+namespace Wrapper.Server.Files;
 
 /// <summary>What is known of a job as tables: sizes as the tape says them and in millimetres.</summary>
 internal static class JobTables

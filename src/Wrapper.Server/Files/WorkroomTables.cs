@@ -4,7 +4,7 @@ using Wrapper.Core.Workroom.Stock;
 using Wrapper.Formats.Tables;
 using Wrapper.Server.Hosting;
 
-namespace Wrapper.Server.Exports;
+namespace Wrapper.Server.Files;
 
 /// <summary>What the workroom keeps as tables, as it was typed; they are read back by the same heads.</summary>
 internal static class WorkroomTables

@@ -6,7 +6,7 @@ using Wrapper.Server.Hosting;
 using Wrapper.Server.Week;
 using Wrapper.Store;
 
-namespace Wrapper.Server.Exports;
+namespace Wrapper.Server.Files;
 
 /// <summary>The address of the calendar that may be subscribed to; empty while there is none.</summary>
 public sealed record FeedView(string Address);

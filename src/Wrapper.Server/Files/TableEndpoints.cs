@@ -13,7 +13,7 @@ using Wrapper.Server.Stock;
 using Wrapper.Server.Workrooms;
 using Wrapper.Store;
 
-namespace Wrapper.Server.Exports;
+namespace Wrapper.Server.Files;
 
 /// <summary>Tables for spreadsheets.</summary>
 internal static class TableEndpoints

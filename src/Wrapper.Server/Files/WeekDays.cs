@@ -3,7 +3,7 @@ using Wrapper.Core.Making;
 using Wrapper.Formats.Dates;
 using Wrapper.Server.Week;
 
-namespace Wrapper.Server.Exports;
+namespace Wrapper.Server.Files;
 
 /// <summary>The week as days of a calendar: what each person does on a day, and what is due.</summary>
 internal static class WeekDays

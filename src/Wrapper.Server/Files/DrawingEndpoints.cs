@@ -11,7 +11,7 @@ using Wrapper.Server.Hosting;
 using Wrapper.Server.Jobs;
 using Wrapper.Store;
 
-namespace Wrapper.Server.Exports;
+namespace Wrapper.Server.Files;
 
 /// <summary>Pieces and lays of a job as drawings at their true size.</summary>
 internal static class DrawingEndpoints
