@@ -163,7 +163,7 @@ public sealed class TiledPdfTests : IDisposable
         Assert.Throws<InvalidOperationException>(() => Print(stripes, Paper.Find("a4")!));
     }
 
-    private static IEnumerable<(double X, double Y)> Along(Stroke stroke, double step)
+    internal static IEnumerable<(double X, double Y)> Along(Stroke stroke, double step)
     {
         // By chords of the true circle, reckoned here anew: centre from both ends, radius and side.
         var (x1, y1) = (Mm(stroke.From.X), Mm(stroke.From.Y));

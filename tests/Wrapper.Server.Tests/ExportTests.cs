@@ -37,6 +37,16 @@ public sealed class ExportTests(Host host) : IClassFixture<Host>
     )]
     [InlineData("jobs/demo-window-bench/tables/cut-list.csv", "text/csv", "Window bench, east bay - Cut list.csv")]
     [InlineData("jobs/demo-window-bench/tables/time-log.csv", "text/csv", "Window bench, east bay - Time log.csv")]
+    [InlineData(
+        "jobs/demo-window-bench/cloths/slate/plot.plt",
+        "application/vnd.hp-hpgl",
+        "Window bench, east bay - Slate wool twill.plt"
+    )]
+    [InlineData(
+        "jobs/demo-window-bench/cloths/slate/plot.nc?tool=pen&along=1%20m",
+        "text/x-gcode",
+        "Window bench, east bay - Slate wool twill.nc"
+    )]
     [InlineData("tables/customers.vcf", "text/vcard", "Customers.vcf")]
     [InlineData("tables/prices.csv", "text/csv", "Prices.csv")]
     [InlineData("week.ics", "text/calendar", "Workroom.ics")]
@@ -72,6 +82,10 @@ public sealed class ExportTests(Host host) : IClassFixture<Host>
         "jobs/demo-window-bench/items/bench-middle/drawing.pdf?paper=roll&roll=9999",
         HttpStatusCode.UnprocessableEntity
     )]
+    [InlineData("jobs/demo-window-bench/cloths/slate/plot.plt?across=1%20m", HttpStatusCode.UnprocessableEntity)]
+    [InlineData("jobs/demo-window-bench/cloths/slate/plot.plt?along=little", HttpStatusCode.UnprocessableEntity)]
+    [InlineData("jobs/demo-window-bench/cloths/slate/plot.plt?tool=axe", HttpStatusCode.UnprocessableEntity)]
+    [InlineData("jobs/demo-window-bench/cloths/slate/plot.exe", HttpStatusCode.NotFound)]
     [InlineData("jobs/demo-window-bench/tables/wishes.csv", HttpStatusCode.NotFound)]
     [InlineData("tables/secrets.csv", HttpStatusCode.NotFound)]
     [InlineData("feed/0000.ics", HttpStatusCode.NotFound)]

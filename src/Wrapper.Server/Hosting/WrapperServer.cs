@@ -166,6 +166,7 @@ public static class WrapperServer
         JobFileEndpoints.Map(api);
         WorkroomFileEndpoints.Map(api);
         DrawingEndpoints.Map(api);
+        PlotEndpoints.Map(api);
         TableEndpoints.Map(api);
         FeedEndpoints.Map(api);
         RecallEndpoints.Map(api);

@@ -947,6 +947,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/cloths/{cloth}/plot.{format}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The lay of a cloth for a plotter: plt (HPGL/2) or nc (G-code), on a bed so far `across` and `along`, with a knife that goes `overCut` past corners, or `tool=pen`. */
+        get: operations["plotFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/tables/{table}.{format}": {
         parameters: {
             query?: never;
@@ -6336,6 +6353,54 @@ export interface operations {
                     "application/pdf": string;
                     "image/svg+xml": string;
                     "image/vnd.dxf": string;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    plotFile: {
+        parameters: {
+            query?: {
+                across?: string;
+                along?: string;
+                overCut?: string;
+                tool?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+                cloth: string;
+                format: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/vnd.hp-hpgl": string;
+                    "text/x-gcode": string;
                 };
             };
             /** @description Not Found */

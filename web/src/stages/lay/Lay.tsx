@@ -8,6 +8,7 @@ import { useDocument, useScene } from '../../job/scene'
 import { useAddCloth } from '../../job/useAddCloth'
 import { identity } from '../../parts/identity'
 import type { ClothLook } from '../../parts/ClothPattern'
+import { Saves } from '../../parts/Saves'
 import { Swatch } from '../../parts/Swatch'
 import { usePrinting } from '../../parts/usePrinting'
 import { ClothOnTable, type Mode } from './ClothOnTable'
@@ -17,6 +18,7 @@ import s from './lay.module.css'
 export default function Lay() {
   const jobCloths = useScene((scene) => scene.job.document.cloths)
   const jobDocument = useDocument()
+  const id = useScene((scene) => scene.id)
   const plan = useScene((scene) => scene.plan)
   const { hash } = useLocation()
   const go = useNavigate()
@@ -71,6 +73,7 @@ export default function Lay() {
       {shown && !printing && (
         <p className={s.saves}>
           <DrawingSaves label="the lay" of={`cloths/${shown.id}/lay`} />
+          <Saves label="it for a plotter" base={`/api/jobs/${id}/cloths/${shown.id}/plot`} as={['plt', 'nc']} />
         </p>
       )}
     </>

@@ -1,0 +1,102 @@
+import { execFileSync } from 'node:child_process'
+import { readFileSync, writeFileSync } from 'node:fs'
+import { expect, field, saved, Server, test } from './workroom'
+
+const saveOf = (page: import('@playwright/test').Page, what: string, format: string) =>
+  page.getByRole('group', { name: `Save ${what}`, exact: true }).getByRole('link', { name: format, exact: true })
+
+test('pieces, lay, lists, shelves and week go out as files, each by one link from where it is seen, by keys too', async ({
+  page,
+}) => {
+  const save = async (what: string, format: string, name: RegExp) => {
+    const link = saveOf(page, what, format)
+    await expect(link).toBeVisible()
+    await link.focus()
+    const [download] = await Promise.all([page.waitForEvent('download'), page.keyboard.press('Enter')])
+    expect(download.suggestedFilename()).toMatch(name)
+    return download.path()
+  }
+  await page.goto('/jobs/demo-window-bench/pieces')
+  expect(readFileSync(await save('all its pieces', 'DXF', /Middle cushion\.dxf$/), 'utf8')).toContain('AC1009')
+  expect(readFileSync(await save('1a', 'SVG', /1a panel\.svg$/), 'utf8')).toContain('id="stitch"')
+  // The paper is remembered, on the next page too.
+  await page.getByRole('combobox', { name: 'Paper of the PDF' }).click()
+  await page.locator('.ant-select-item-option').getByText('on A3').click()
+  await save('all its pieces', 'PDF', /A3\.pdf$/)
+  await page.getByText('Cut list', { exact: true }).click()
+  expect(readFileSync(await save('the job’s cut list', 'CSV', /Cut list\.csv$/), 'utf8')).toContain('47 1/2,20 1/4,in')
+  await page.goto('/jobs/demo-window-bench/lay')
+  const pdf = await save('the lay', 'PDF', /Slate wool twill - A3\.pdf$/)
+  expect(execFileSync('pdftotext', ['-f', '1', '-l', '1', pdf, '-'], { encoding: 'utf8' })).toContain('100 mm')
+  expect(readFileSync(await save('it for a plotter', 'PLT', /\.plt$/), 'utf8')).toMatch(/^IN;/)
+  await page.goto('/jobs/demo-window-bench/buy')
+  await save('the list', 'XLSX', /Shopping list\.xlsx$/)
+  await page.goto('/stock')
+  expect(readFileSync(await save('the shelves', 'CSV', /^Stock\.csv$/), 'utf8')).toContain('Slate wool twill')
+  await page.goto('/customers')
+  expect(readFileSync(await save('all customers', 'VCF', /^Customers\.vcf$/), 'utf8')).toContain('FN:Odile Marrow')
+  // The week: a file, or an address that another calendar asks, until nobody may.
+  await page.goto('/week')
+  await page.getByRole('button', { name: 'In another calendar' }).click()
+  expect(readFileSync(await save('them', 'ICS', /\.ics$/), 'utf8')).toContain('BEGIN:VEVENT')
+  await page.getByRole('button', { name: 'Make a secret address' }).click()
+  const address = page.getByLabel(/Subscribe to this address/)
+  await expect(address).toHaveValue(/\/api\/feed\/[0-9a-f]{40}\.ics$/)
+  const at = await address.inputValue()
+  expect((await page.request.get(at)).ok()).toBe(true)
+  await page.getByRole('button', { name: 'Nobody may read it' }).click()
+  await expect(address).toHaveCount(0)
+  expect((await page.request.get(at)).status()).toBe(404)
+})
+
+test('a job goes as a file to another workroom; then the whole workroom does, and what is otherwise there is asked', async ({
+  page,
+}) => {
+  await page.goto('/')
+  await page.getByRole('button', { name: /^More about Saloon berths/ }).click()
+  const [download] = await Promise.all([page.waitForEvent('download'), saveOf(page, 'its file', 'JSON').click()])
+  const file = await download.path()
+  await page.goto('/files')
+  const [whole] = await Promise.all([page.waitForEvent('download'), saveOf(page, 'it', 'ZIP').click()])
+  const zip = test.info().outputPath('workroom.zip')
+  await whole.saveAs(zip)
+
+  const other = await Server.start(false)
+  await fetch(`${other.url}/api/workroom`, {
+    method: 'PUT',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({ name: 'Attic', unit: 'cm', words: {} }),
+  })
+  await page.goto(other.url)
+  // Half a file is told, and nothing comes of it.
+  const half = test.info().outputPath('half.json')
+  writeFileSync(half, readFileSync(file).subarray(0, 900))
+  const input = page.locator('main input[type=file]')
+  await input.setInputFiles(half)
+  await expect(page.getByRole('alert')).toContainText('half.json')
+  await expect(page.getByRole('alert')).toContainText('broken off')
+  await input.setInputFiles({ name: 'Saloon berths.json', mimeType: 'application/json', buffer: readFileSync(file) })
+  await expect(page).toHaveURL(/measure/)
+  await expect(page.getByTestId('to-buy')).toBeVisible()
+
+  await page.goto(`${other.url}/files`)
+  await page.locator('input[type=file]').setInputFiles(half)
+  await expect(page.getByRole('alert')).toContainText('no zip file')
+  await page.locator('input[type=file]').setInputFiles(zip)
+  await expect(page.getByText('6 jobs, 6 of them new')).toBeVisible()
+  await page.getByRole('button', { name: 'Take it in' }).click()
+  await expect(page.getByText('Taken in.')).toBeVisible()
+  // Changed here: the same file asks, and mine stays unless it is ticked.
+  await page.goto(`${other.url}/jobs/demo-window-bench/measure`)
+  await field(page, 'measures.W').fill('48')
+  await page.keyboard.press('Escape')
+  await saved(page)
+  await page.goto(`${other.url}/files`)
+  await page.locator('input[type=file]').setInputFiles(zip)
+  await page.getByRole('checkbox', { name: /^Window bench, east bay/ }).check()
+  await page.getByRole('button', { name: 'Take it in' }).click()
+  await expect(page.getByText('Taken in.')).toBeVisible()
+  await page.goto(`${other.url}/jobs/demo-window-bench/measure`)
+  await expect(field(page, 'measures.W')).toHaveValue(/^46 1\/2/)
+  await other.stop()
+})
