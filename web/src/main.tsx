@@ -25,6 +25,7 @@ const Week = lazy(() => import('./week/Week'))
 const Figures = lazy(() => import('./figures/Figures'))
 const Stock = lazy(() => import('./workroom/Stock'))
 const Recall = lazy(() => import('./workroom/Recall'))
+const Devices = lazy(() => import('./devices/Devices'))
 const Files = lazy(() => import('./workroom/Files'))
 const Prices = lazy(() => import('./workroom/Prices'))
 const PaperList = lazy(() => import('./papers/PaperList'))
@@ -40,6 +41,7 @@ const router = createBrowserRouter([
   { path: '/stock', element: later(<Stock />) },
   { path: '/recall', element: later(<Recall />) },
   { path: '/files', element: later(<Files />) },
+  { path: '/devices', element: later(<Devices />) },
   { path: '/prices', element: later(<Prices />) },
   { path: '/papers', element: later(<PaperList />) },
   { path: '/papers/:id', element: later(<PaperPage />) },

@@ -55,17 +55,8 @@ internal static class PlotEndpoints
                             var planned = plan.Cloths.FirstOrDefault(each => each.Reading.Cloth.Id == cloth);
                             if (planned is null || LayDrawing.Of(planned, plan) is not { } drawing)
                                 return Problems.NotFound("there is no lay of this cloth, or it is in doubt");
-                            var (left, _, right, _) = drawing.Bounds();
-                            if (right - left > bed.Across)
-                                return Problems.Fields([
-                                    new Problem(
-                                        "across",
-                                        LengthPrinter.Finished(bed.Across, job.Unit).Text,
-                                        0,
-                                        "the bed is narrower than the lay",
-                                        LengthPrinter.Cut(right - left, job.Unit).Text
-                                    ),
-                                ]);
+                            if (TooWide(drawing, bed, job.Unit) is { } wide)
+                                return Problems.Fields([wide]);
                             var plot = ToolPaths.Of(drawing, bed);
                             return Downloads.File(
                                 Encoding.ASCII.GetBytes(
@@ -88,7 +79,23 @@ internal static class PlotEndpoints
                 "The lay of a cloth for a plotter: plt (HPGL/2) or nc (G-code), on a bed so far `across` and `along`, with a knife that goes `overCut` past corners, or `tool=pen`."
             );
 
-    private static (PlotterBed? Bed, Problem? Problem) BedOf(
+    /// <summary>Why a lay does not go on a bed; null where it does.</summary>
+    internal static Problem? TooWide(Drawing drawing, PlotterBed bed, JobUnit unit)
+    {
+        var (left, _, right, _) = drawing.Bounds();
+        return right - left > bed.Across
+            ? new Problem(
+                "across",
+                LengthPrinter.Finished(bed.Across, unit).Text,
+                0,
+                "the bed is narrower than the lay",
+                LengthPrinter.Cut(right - left, unit).Text
+            )
+            : null;
+    }
+
+    /// <summary>A bed as typed; what is not said is as usual.</summary>
+    internal static (PlotterBed? Bed, Problem? Problem) BedOf(
         string? across,
         string? along,
         string? overCut,

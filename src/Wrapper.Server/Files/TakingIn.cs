@@ -1,8 +1,10 @@
 using System.Text;
 using System.Text.Json;
+using System.Text.Json.Serialization;
 using Microsoft.AspNetCore.Http.Json;
 using Microsoft.Extensions.Options;
 using Wrapper.Core.Jobs;
+using Wrapper.Core.Lengths;
 using Wrapper.Core.Workroom.Customers;
 using Wrapper.Core.Workroom.Pricing;
 using Wrapper.Core.Workroom.Stock;
@@ -19,18 +21,23 @@ using Wrapper.Store;
 namespace Wrapper.Server.Files;
 
 /// <summary>How a thing in a file stands to what is here.</summary>
+[JsonConverter(typeof(ByName<Standing>))]
 public enum Standing
 {
     /// <summary>It is not here yet.</summary>
+    [JsonStringEnumMemberName("new")]
     New,
 
     /// <summary>It is here, and the same.</summary>
+    [JsonStringEnumMemberName("same")]
     Same,
 
     /// <summary>Something else is here under its id: somebody has to say which counts.</summary>
+    [JsonStringEnumMemberName("other")]
     Other,
 
     /// <summary>It cannot be taken in beside what is here.</summary>
+    [JsonStringEnumMemberName("refused")]
     Refused,
 }
 

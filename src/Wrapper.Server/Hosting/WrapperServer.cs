@@ -10,6 +10,7 @@ using Wrapper.Core.Planning;
 using Wrapper.Server.Cloths;
 using Wrapper.Server.Customers;
 using Wrapper.Server.Demo;
+using Wrapper.Server.Devices;
 using Wrapper.Server.Drawings;
 using Wrapper.Server.Figures;
 using Wrapper.Server.Files;
@@ -114,6 +115,8 @@ public static class WrapperServer
         builder.Services.AddSingleton<ItemPictures>();
         builder.Services.AddSingleton<GivingOut>();
         builder.Services.AddSingleton<TakingIn>();
+        builder.Services.AddSingleton<Tape>();
+        builder.Services.AddSingleton<Plotter>();
         builder.Services.AddSingleton<Workloads>();
         AddStore(builder, options, wording);
 
@@ -167,6 +170,8 @@ public static class WrapperServer
         WorkroomFileEndpoints.Map(api);
         DrawingEndpoints.Map(api);
         PlotEndpoints.Map(api);
+        TapeEndpoints.Map(api);
+        PlotterEndpoints.Map(api);
         TableEndpoints.Map(api);
         FeedEndpoints.Map(api);
         RecallEndpoints.Map(api);

@@ -964,6 +964,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/cloths/{cloth}/plot": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Sends the lay of a cloth to the plotter, in windows of its bed. */
+        post: operations["cutLay"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/tables/{table}.{format}": {
         parameters: {
             query?: never;
@@ -1462,6 +1479,127 @@ export interface paths {
         post?: never;
         /** Takes the picture of something on a shelf away. */
         delete: operations["removeStockPhoto"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/tape": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How the digital tape stands. */
+        get: operations["getTape"];
+        /** Switches the stand-in of the tape on or off, and says how it stands. */
+        put: operations["setTape"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/tape/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A reading of the tape, for the field that waits; whatever can send this is a tape. */
+        post: operations["sendReading"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/tape/events": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Readings as they come, as server-sent events of the type `tape`. */
+        get: operations["tapeEvents"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/plotter": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the plotter is at, and what it has cut so far. */
+        get: operations["getPlotter"];
+        /** Switches the stand-in of the plotter on or off, and says how large its bed is. */
+        put: operations["setPlotter"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/plotter/files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Sends a plotter file in HPGL/2; what leads off its bed is refused. */
+        post: operations["sendToPlotter"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/plotter/jam": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Jams the stand-in of the plotter, as cloth does. */
+        post: operations["jamPlotter"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/plotter/go-on": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The cloth was freed or moved on: the plotter goes on where it stood. */
+        post: operations["goOnPlotter"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -3238,6 +3376,36 @@ export interface components {
             stages: components["schemas"]["StageProgress"][];
         };
         /**
+         * @description What a cutting plotter is at.
+         * @enum {unknown}
+         */
+        PlotterIs: "off" | "ready" | "cutting" | "waiting" | "jammed" | "done";
+        /**
+         * @description What a plotter is at and what it has done: lengths in whole millimetres, Cut as the data of an SVG
+         *     path in counts of 1/40 mm of the window that lies under it, y along the bed.
+         */
+        PlotterState: {
+            is: components["schemas"]["PlotterIs"];
+            name: string;
+            /** Format: int32 */
+            across: number;
+            /** Format: int32 */
+            along: number;
+            /** Format: int32 */
+            window: number;
+            /** Format: int32 */
+            windows: number;
+            /** Format: int64 */
+            seconds: number;
+            /** Format: int64 */
+            secondsInAll: number;
+            /** Format: int64 */
+            down: number;
+            /** Format: int64 */
+            lifted: number;
+            cut: string;
+        };
+        /**
          * @description What the workroom reckons its prices by, all as typed, and what stands on its papers. Cloth has its prices in the
          *     job, by the merchant's ticket.
          */
@@ -3575,6 +3743,16 @@ export interface components {
             proven: boolean;
             fault: null | string;
         };
+        /**
+         * @description A reading as a tape or a phone sends it; with Within the stand-in makes one up, as a hand would
+         *     read it, so far off at the most.
+         */
+        SendReading: {
+            typed: string;
+            unit: components["schemas"]["JobUnit"];
+            /** @default  */
+            within: string;
+        };
         /** @description How many there are of something in a set. */
         SetCount: {
             key: string;
@@ -3621,6 +3799,15 @@ export interface components {
             optional: boolean;
             inchExample: string;
             centimetreExample: string;
+        };
+        /** @description How the stand-in of the plotter is set: its bed as typed, and how many times faster it runs. */
+        SetPlotter: {
+            isOn: boolean;
+            across: string;
+            along: string;
+            unit: components["schemas"]["JobUnit"];
+            /** Format: int32 */
+            faster: number;
         };
         /**
          * @description A point of the cut line: along the squared edge from its left end, then across from it; and its place on the
@@ -3888,8 +4075,11 @@ export interface components {
          * @enum {unknown}
          */
         StageState: "empty" | "todo" | "doubt" | "done";
-        /** @description How a thing in a file stands to what is here. */
-        Standing: number;
+        /**
+         * @description How a thing in a file stands to what is here.
+         * @enum {unknown}
+         */
+        Standing: "new" | "same" | "other" | "refused";
         /** @description How a job stands: each figure as it is printed, and the papers that the next ones follow from. */
         StandingView: {
             invoiced: string;
@@ -4088,6 +4278,13 @@ export interface components {
             id: string;
             name: string;
             standing: components["schemas"]["Standing"];
+        };
+        /** @description How the tape stands: whether it is on, its battery in per cent, and whether what it is held to is in reach. */
+        TapeState: {
+            isOn: boolean;
+            /** Format: int32 */
+            battery: number;
+            isInReach: boolean;
         };
         /** @description A tax as typed. */
         TaxRow: {
@@ -6423,6 +6620,56 @@ export interface operations {
             };
         };
     };
+    cutLay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                cloth: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlotterState"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     jobTable: {
         parameters: {
             query?: never;
@@ -7784,6 +8031,265 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getTape: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TapeState"];
+                };
+            };
+        };
+    };
+    setTape: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TapeState"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TapeState"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    sendReading: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SendReading"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    tapeEvents: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/event-stream": string;
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getPlotter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlotterState"];
+                };
+            };
+        };
+    };
+    setPlotter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetPlotter"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlotterState"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    sendToPlotter: {
+        parameters: {
+            query: {
+                name: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "*/*": components["schemas"]["Stream"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlotterState"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    jamPlotter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlotterState"];
+                };
+            };
+        };
+    };
+    goOnPlotter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlotterState"];
                 };
             };
         };

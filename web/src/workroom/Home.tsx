@@ -139,6 +139,7 @@ function Table({ workroom }: { workroom: Workroom }) {
       <p className={s.files}>
         <OpenFile />
         <Link to="/files">The whole workroom as a file</Link>
+        <Link to="/devices">Workshop devices</Link>
       </p>
       <BackUp />
     </main>

@@ -12,6 +12,7 @@ import { Saves } from '../../parts/Saves'
 import { Swatch } from '../../parts/Swatch'
 import { usePrinting } from '../../parts/usePrinting'
 import { ClothOnTable, type Mode } from './ClothOnTable'
+import { ToPlotter } from './ToPlotter'
 import s from './lay.module.css'
 
 /** The cloths of the job, one at a time, each as it lies: picked by its bolt, seen from the right or from the wrong side. */
@@ -74,6 +75,7 @@ export default function Lay() {
         <p className={s.saves}>
           <DrawingSaves label="the lay" of={`cloths/${shown.id}/lay`} />
           <Saves label="it for a plotter" base={`/api/jobs/${id}/cloths/${shown.id}/plot`} as={['plt', 'nc']} />
+          <ToPlotter key={shown.id} cloth={shown.id} />
         </p>
       )}
     </>

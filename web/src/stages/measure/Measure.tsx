@@ -9,6 +9,7 @@ import { PartsOff } from './PartsOff'
 import { PrintedMeasures } from './PrintedMeasures'
 import { Photos } from '../../job/Photos'
 import { Table } from './Table'
+import { TapeLine } from './TapeLine'
 import { Walk } from './Walk'
 import { draftInHand, useAsked, useEditItem, useScene, useSceneStore, useUnit, type JobScene } from '../../job/scene'
 import { useItemField } from '../../job/useItemField'
@@ -132,6 +133,7 @@ export default function Measure() {
       >
         <Button onClick={() => setWalking(true)}>Walk the room</Button>
         <Button onClick={() => window.print()}>Measuring sheet</Button>
+        <TapeLine />
         <Found key={`${id}/found`} />
       </Table>
       <PrintedMeasures />
