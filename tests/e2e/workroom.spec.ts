@@ -166,6 +166,8 @@ for (const light of ['day', 'dim'])
       'papers',
       'prices',
       'figures',
+      'files',
+      'devices',
     ].map((page) => `/${page}`),
     ...['measure', 'make-up', 'pieces', 'pieces?sewn', 'lay', 'buy', 'make', 'hand-over', 'price'].map(
       (stage) => `/jobs/demo-window-bench/${stage}`,
