@@ -215,6 +215,25 @@ public class PlannerProperties
         }
     }
 
+    // What is filled last is done by whoever has the day for it, not by whoever can do less: w1 has day 4 full with j2.
+    [Fact]
+    public void The_last_work_of_a_job_is_held_against_its_promise_too()
+    {
+        PlannedWork Work(string id, Skill skill, int minutes, int from) => new(id, skill, minutes, from);
+        PlannedJob[] jobs =
+        [
+            new("j0", [Work("0", Skill.Sewing, 5, 1), Work("1", Skill.Cutting, 3, 1)], 4),
+            new("j2", [Work("0", Skill.Finishing, 5, 2)], 4),
+            new("j3", [Work("0", Skill.Sewing, 3, 1), Work("1", Skill.Finishing, 4, 0)], 4),
+        ];
+        Worker[] workers =
+        [
+            new("w0", [1, 1, 5, 6, 4, 6], All),
+            new("w1", [3, 3, 0, 3, 5, 5], new HashSet<Skill> { Skill.Cutting, Skill.Finishing }),
+        ];
+        Assert.Empty(Planner.Of(jobs, workers).Late);
+    }
+
     // Two jobs of three hours, one day of six: the one that was promised sooner goes first, though it came later.
     [Fact]
     public void By_hand()

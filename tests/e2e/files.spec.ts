@@ -100,3 +100,40 @@ test('a job goes as a file to another workroom; then the whole workroom does, an
   await expect(field(page, 'measures.W')).toHaveValue(/^46 1\/2/)
   await other.stop()
 })
+
+test('a merchant’s list is looked at, a column and the unit are put right, a wrong row keeps all out, and then all of it is there', async ({
+  page,
+}) => {
+  await page.goto('/stock')
+  const take = page.getByRole('main').locator('input[type=file]').first()
+  const list = (rows: string) => ({
+    name: 'fennside.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(`Article;Length;Where found;Lot\n${rows}`),
+  })
+  await take.setInputFiles(list('Gorse canvas;120;rack 9;GC 1\nGorse canvas;-4;rack 9;GC 2\n'))
+  const dialog = page.getByRole('dialog', { name: 'In fennside.csv' })
+  await expect(dialog).toContainText('2 rows: 2 new')
+  await expect(dialog.getByRole('list', { name: 'Rows' })).toContainText('less than nothing')
+  await expect(dialog.getByRole('button', { name: 'Take them in' })).toBeDisabled()
+  await page.keyboard.press('Escape')
+  await take.setInputFiles(list('Gorse canvas;120;rack 9;GC 1\nGorse canvas;80;rack 9;GC 2\n'))
+  await dialog.getByRole('combobox', { name: 'Where found is taken as' }).click()
+  await page.locator('.ant-select-item-option').getByText('Place', { exact: true }).click()
+  await dialog.getByText('cm', { exact: true }).click()
+  await expect(dialog.getByRole('radio', { name: 'cm' })).toBeChecked()
+  await dialog.getByRole('button', { name: 'Take them in' }).click()
+  await expect(dialog).toContainText('Taken in: 2 new, 0 changed.')
+  await page.keyboard.press('Escape')
+  await page.getByLabel('Find something, or name something new').fill('gorse')
+  await expect(page.getByRole('list', { name: 'On the shelves' }).getByRole('listitem')).toHaveCount(2)
+  await expect(page.getByRole('button', { name: /^Gorse canvas/ }).first()).toContainText('rack 9')
+  for (let n = 0; n < 2; n++) {
+    await page
+      .getByRole('button', { name: /^Gorse canvas/ })
+      .first()
+      .click()
+    await page.getByRole('button', { name: 'Take off the shelves' }).click()
+    await expect(page.getByRole('list', { name: 'On the shelves' }).getByRole('listitem')).toHaveCount(1 - n)
+  }
+})

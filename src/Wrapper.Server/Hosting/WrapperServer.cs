@@ -115,6 +115,7 @@ public static class WrapperServer
         builder.Services.AddSingleton<ItemPictures>();
         builder.Services.AddSingleton<GivingOut>();
         builder.Services.AddSingleton<TakingIn>();
+        builder.Services.AddSingleton<TableImports>();
         builder.Services.AddSingleton<Tape>();
         builder.Services.AddSingleton<Plotter>();
         builder.Services.AddSingleton<Workloads>();
@@ -173,6 +174,7 @@ public static class WrapperServer
         TapeEndpoints.Map(api);
         PlotterEndpoints.Map(api);
         TableEndpoints.Map(api);
+        ImportEndpoints.Map(api);
         FeedEndpoints.Map(api);
         RecallEndpoints.Map(api);
         FiguresEndpoints.Map(api);

@@ -60,6 +60,7 @@ export type StockRow = Schemas['StockRow']
 export type StockView = Schemas['StockView']
 export type JobSummary = Schemas['JobSummary']
 export type WorkroomFile = Schemas['WorkroomFileView']
+export type ImportView = Schemas['ImportView']
 export type PlotterState = Schemas['PlotterState']
 export type TapeState = Schemas['TapeState']
 

@@ -1015,6 +1015,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/tables/{kind}/rows": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Looks at a CSV or XLSX of customers, stock or prices: columns by name or as `map` says (`name:0,batch:3`), sizes in `unit`; with `take=true`, and nothing wrong, takes all of it in. */
+        post: operations["takeTable"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/week.ics": {
         parameters: {
             query?: never;
@@ -2436,6 +2453,46 @@ export interface components {
         HelperDay: {
             date: string;
             hours: string;
+        };
+        /** @description A column of a table: its head, some of what it holds, and the field that it fills; empty for none. */
+        ImportColumn: {
+            name: string;
+            some: string[];
+            field: string;
+        };
+        /** @description A field that can be filled. */
+        ImportFieldView: {
+            key: string;
+            name: string;
+        };
+        /** @description A row with what becomes of it, and what is wrong with it. */
+        ImportRowView: {
+            /** Format: int32 */
+            row: number;
+            name: string;
+            becomes: string;
+            problems: components["schemas"]["Problem"][];
+        };
+        /**
+         * @description A table as it would be taken in: how it is parted, the unit of its sizes, whether decimals have commas; its columns,
+         *     the rows that are wrong or the first of them, and counts.
+         */
+        ImportView: {
+            parted: string;
+            unit: components["schemas"]["JobUnit"];
+            commas: boolean;
+            fields: components["schemas"]["ImportFieldView"][];
+            columns: components["schemas"]["ImportColumn"][];
+            rows: components["schemas"]["ImportRowView"][];
+            /** Format: int32 */
+            all: number;
+            /** Format: int32 */
+            new: number;
+            /** Format: int32 */
+            changed: number;
+            /** Format: int32 */
+            wrong: number;
+            isTaken: boolean;
         };
         /**
          * @description Whether a job is in the week.
@@ -6729,6 +6786,54 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    takeTable: {
+        parameters: {
+            query?: {
+                map?: string;
+                unit?: string;
+                take?: boolean;
+            };
+            header?: never;
+            path: {
+                kind: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "*/*": components["schemas"]["Stream"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -6,6 +6,7 @@ import { answer, api, newId } from '../api/client'
 import { Saves } from '../parts/Saves'
 import { told } from '../parts/told'
 import { Bar } from './Bar'
+import { TakeTable } from './TakeTable'
 import s from './customers.module.css'
 
 const atOnce = 100
@@ -100,7 +101,10 @@ export default function Customers() {
           ))}
         </ul>
         {customers.hasNextPage && <Button onClick={() => void customers.fetchNextPage()}>More customers</Button>}
-        {found.length > 0 && <Saves label="all customers" base="/api/tables/customers" as={['csv', 'xlsx', 'vcf']} />}
+        <p className={s.files}>
+          {found.length > 0 && <Saves label="all customers" base="/api/tables/customers" as={['csv', 'xlsx', 'vcf']} />}
+          <TakeTable kind="customers" then="customers" />
+        </p>
       </main>
     </div>
   )

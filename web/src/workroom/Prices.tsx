@@ -3,6 +3,7 @@ import { newId, type PriceBook, type PricedBy } from '../api/client'
 import { Saves } from '../parts/Saves'
 import { Typed } from '../parts/Typed'
 import { Bar } from './Bar'
+import { TakeTable } from './TakeTable'
 import { usePriceBook } from './usePriceBook'
 import s from './pages.module.css'
 
@@ -144,6 +145,7 @@ export default function Prices() {
           <section aria-label="What is bought beside cloth">
             <h2>What is bought beside cloth</h2>
             <Saves label="these prices" base="/api/tables/prices" as={['csv', 'xlsx']} />
+            <TakeTable kind="prices" then="price-book" />
             <p className="note">
               By its name on the shopping list. A job that asks for something without a price asks you for it there.
               Cloth has its price in the job, under Buy.

@@ -8,6 +8,7 @@ import { told } from '../parts/told'
 import { Typed } from '../parts/Typed'
 import { Bar } from './Bar'
 import { ShelfPhoto } from './ShelfPhoto'
+import { TakeTable } from './TakeTable'
 import s from './stock.module.css'
 
 const kinds: { value: StockKind; label: string }[] = [
@@ -95,6 +96,7 @@ export default function Stock() {
           </Button>
           <Link to="/recall">Where a batch went</Link>
           <Saves label="the shelves" base="/api/tables/stock" as={['csv', 'xlsx']} />
+          <TakeTable kind="stock" then="stock" />
         </form>
         {[problem, asked.isError ? told(asked.error) : '']
           .filter((text) => text !== '')

@@ -129,7 +129,7 @@ public sealed class Planner
             {
                 from[job] = Later(before, end!.Value);
                 turns.Add(new(job, here, null));
-                if (Next())
+                if (IsKept(job) && Next())
                     return true;
                 turns.RemoveAt(turns.Count - 1);
             }
@@ -152,7 +152,7 @@ public sealed class Planner
                     {
                         from[job] = placed;
                         turns.Add(new(job, here, worker));
-                        if (Next())
+                        if (IsKept(job) && Next())
                             return true;
                         turns.RemoveAt(turns.Count - 1);
                     }
@@ -161,6 +161,9 @@ public sealed class Planner
             (at[job], from[job]) = (here, before);
             return false;
         }
+
+        // A job whose last work is placed is looked at no more: it is in time now, or never.
+        bool IsKept(int job) => from[job].Day <= jobs[job].Promised;
 
         // The earliest that it can end as things are: work by work, whoever is quickest.
         bool InTime(int job)
