@@ -1,7 +1,12 @@
 using System.Diagnostics;
 using System.Net;
 using System.Text;
+using System.Text.Json;
 using System.Text.Json.Nodes;
+using CsCheck;
+using Wrapper.Core.Jobs;
+using Wrapper.Core.Lengths;
+using Wrapper.Core.Tests;
 
 namespace Wrapper.Server.Tests;
 
@@ -73,6 +78,32 @@ public sealed class JobFileTests(Host host) : IClassFixture<Host>
         // Sent twice, as when a reply was lost, it is one job.
         Assert.Equal(HttpStatusCode.OK, (await Take($"again-{job}", file)).Status);
     }
+
+    // Random covers of every make-up, as they would be typed: out, in, out again, the same to the byte.
+    [Fact]
+    public async Task Random_jobs_hold_to_the_schema_and_come_back_to_the_byte()
+    {
+        var items = Variants.Makeable.Array[24].Single(each => each.Length == 24, seed: "0000KOIkZKF7");
+        for (var n = 0; n < 4; n++)
+        {
+            var job = JobDocument.Empty($"Bench {n} \"é\" <&>", n % 2 == 0 ? JobUnit.Inch : JobUnit.Centimetre) with
+            {
+                Items = [.. items.Skip(6 * n).Take(6).Select((item, at) => item with { Id = $"i{at}" })],
+                FromShelves = [new("r", "zip/closed", "z", new("4", JobUnit.Inch)) { IsOut = n == 1 }],
+            };
+            var sent = JsonSerializer.SerializeToUtf8Bytes(job, Web);
+            var (status, told) = await Take($"random-{n}", sent);
+            Assert.True(status == HttpStatusCode.OK, told);
+            var file = await File($"random-{n}");
+            Assert.Empty(Faults(Schema, file));
+            await Take($"random-{n}-again", file);
+            Assert.Equal(Encoding.UTF8.GetString(file), Encoding.UTF8.GetString(await File($"random-{n}-again")));
+            // Nothing was lost on the way in either: what was sent, as it is.
+            Assert.True(JsonNode.DeepEquals(JsonNode.Parse(sent), JsonNode.Parse(file)));
+        }
+    }
+
+    private static readonly JsonSerializerOptions Web = new(JsonSerializerDefaults.Web);
 
     [Fact]
     public async Task What_is_no_job_fails_the_schema_too()

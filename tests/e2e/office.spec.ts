@@ -222,11 +222,14 @@ test('what lies on a shelf is used first and reserved; it is counted along the s
   // A photo of what lies there, and zip chain for a job: reserved, less bought, and taken out once.
   await page.getByRole('button', { name: 'Done counting' }).click()
   await page.getByRole('button', { name: /^Fern velvet/ }).click()
-  await page.locator('input[type=file]').setInputFiles({
-    name: 'left.png',
-    mimeType: 'image/png',
-    buffer: await page.getByRole('main').screenshot(),
-  })
+  await page
+    .getByRole('group', { name: 'Fern velvet' })
+    .locator('input[type=file]')
+    .setInputFiles({
+      name: 'left.png',
+      mimeType: 'image/png',
+      buffer: await page.getByRole('main').screenshot(),
+    })
   await expect(page.getByRole('img', { name: 'How Fern velvet looks' })).toBeVisible()
   await page.goto('/jobs/demo-window-bench/buy')
   const list = page.getByRole('region', { name: 'Shopping list' })
