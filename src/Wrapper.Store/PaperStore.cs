@@ -83,6 +83,38 @@ public sealed class PaperStore(Database database, TimeProvider clock)
                         "SELECT coalesce(max(number), 0) FROM papers WHERE kind = $kind",
                         ("$kind", paper.Kind)
                     )!;
+        Insert(
+            connection,
+            transaction,
+            new(
+                paper.Id,
+                paper.Job,
+                paper.JobRevision,
+                paper.CustomerId,
+                paper.Kind,
+                number,
+                paper.Date,
+                paper.BasedOn,
+                paper.Currency,
+                paper.Total,
+                content(number),
+                paper.Words.ToLowerInvariant(),
+                paper.Asked,
+                Now()
+            ),
+            paper.Drawings
+        );
+        transaction.Commit();
+        return Of(connection, null, "id = $of", paper.Id).Single();
+    }
+
+    private static void Insert(
+        SqliteConnection connection,
+        SqliteTransaction transaction,
+        WholePaper paper,
+        IReadOnlyDictionary<string, byte[]> drawings
+    )
+    {
         Execute(
             connection,
             transaction,
@@ -95,17 +127,17 @@ public sealed class PaperStore(Database database, TimeProvider clock)
             ("$revision", paper.JobRevision),
             ("$customer", paper.CustomerId),
             ("$kind", paper.Kind),
-            ("$number", number),
+            ("$number", paper.Number),
             ("$date", paper.Date),
             ("$on", (object?)paper.BasedOn ?? DBNull.Value),
             ("$currency", paper.Currency),
             ("$total", paper.Total),
-            ("$content", content(number)),
-            ("$words", paper.Words.ToLowerInvariant()),
+            ("$content", paper.Content),
+            ("$words", paper.Words),
             ("$asked", paper.Asked),
-            ("$at", Now())
+            ("$at", paper.IssuedAt)
         );
-        foreach (var (item, png) in paper.Drawings)
+        foreach (var (item, png) in drawings)
             Execute(
                 connection,
                 transaction,
@@ -114,8 +146,6 @@ public sealed class PaperStore(Database database, TimeProvider clock)
                 ("$item", item),
                 ("$png", png)
             );
-        transaction.Commit();
-        return Of(connection, null, "id = $of", paper.Id).Single();
     }
 
     /// <summary>The last number of a kind that was given; 0 before the first.</summary>
@@ -147,37 +177,7 @@ public sealed class PaperStore(Database database, TimeProvider clock)
             return there == paper.Content;
         try
         {
-            Execute(
-                connection,
-                transaction,
-                """
-                INSERT INTO papers (id, job_id, job_revision, customer_id, kind, number, date, based_on, currency, total, content, words, asked, issued_at)
-                VALUES ($id, $job, $revision, $customer, $kind, $number, $date, $on, $currency, $total, $content, $words, $asked, $at)
-                """,
-                ("$id", paper.Id),
-                ("$job", paper.Job),
-                ("$revision", paper.JobRevision),
-                ("$customer", paper.CustomerId),
-                ("$kind", paper.Kind),
-                ("$number", paper.Number),
-                ("$date", paper.Date),
-                ("$on", (object?)paper.BasedOn ?? DBNull.Value),
-                ("$currency", paper.Currency),
-                ("$total", paper.Total),
-                ("$content", paper.Content),
-                ("$words", paper.Words),
-                ("$asked", paper.Asked),
-                ("$at", paper.IssuedAt)
-            );
-            foreach (var (item, png) in drawings)
-                Execute(
-                    connection,
-                    transaction,
-                    "INSERT INTO paper_drawings (paper_id, item, png) VALUES ($paper, $item, $png)",
-                    ("$paper", paper.Id),
-                    ("$item", item),
-                    ("$png", png)
-                );
+            Insert(connection, transaction, paper, drawings);
             foreach (var each in events)
                 Execute(
                     connection,

@@ -95,9 +95,11 @@ export default function Stock() {
             {walking ? 'Done counting' : 'Count along the shelves'}
           </Button>
           <Link to="/recall">Where a batch went</Link>
+        </form>
+        <p className={s.files}>
           <Saves label="the shelves" base="/api/tables/stock" as={['csv', 'xlsx']} />
           <TakeTable kind="stock" then="stock" />
-        </form>
+        </p>
         {[problem, asked.isError ? told(asked.error) : '']
           .filter((text) => text !== '')
           .map((text) => (

@@ -6,6 +6,7 @@ import { answer, api } from '../../api/client'
 import { DrawingSaves } from '../../job/DrawingSaves'
 import { useDocument, useScene } from '../../job/scene'
 import { useAddCloth } from '../../job/useAddCloth'
+import { usePaper } from '../../job/usePaper'
 import { identity } from '../../parts/identity'
 import type { ClothLook } from '../../parts/ClothPattern'
 import { Saves } from '../../parts/Saves'
@@ -20,6 +21,7 @@ export default function Lay() {
   const jobCloths = useScene((scene) => scene.job.document.cloths)
   const jobDocument = useDocument()
   const id = useScene((scene) => scene.id)
+  const paper = usePaper()
   const plan = useScene((scene) => scene.plan)
   const { hash } = useLocation()
   const go = useNavigate()
@@ -73,7 +75,7 @@ export default function Lay() {
       ))}
       {shown && !printing && (
         <p className={s.saves}>
-          <DrawingSaves label="the lay" of={`cloths/${shown.id}/lay`} />
+          <DrawingSaves label="the lay" of={`cloths/${shown.id}/lay`} paper={paper} />
           <Saves label="it for a plotter" base={`/api/jobs/${id}/cloths/${shown.id}/plot`} as={['plt', 'nc']} />
           <ToPlotter key={shown.id} cloth={shown.id} />
         </p>

@@ -13,6 +13,7 @@ import { Saves } from '../../parts/Saves'
 import { useDraft, useScene, useUnit } from '../../job/scene'
 import { usePicked } from '../../job/picked'
 import { useItemField } from '../../job/useItemField'
+import { usePaper } from '../../job/usePaper'
 import { CutList } from './CutList'
 import { PieceTable } from './PieceTable'
 import { useLaid } from './useLaid'
@@ -24,6 +25,7 @@ export default function Pieces() {
   const draft = useDraft()
   const name = useScene((scene) => scene.item?.name) ?? ''
   const id = useScene((scene) => scene.id)
+  const paper = usePaper()
   const [pointed, setPointed] = useState<string>()
   const [shown, setShown] = useState<'flat' | 'sewn' | 'list'>('flat')
   const item = useScene((scene) => scene.item?.id)
@@ -68,7 +70,7 @@ export default function Pieces() {
         {shown === 'list' ? (
           <Saves label="the job’s cut list" base={`/api/jobs/${id}/tables/cut-list`} as={['csv', 'xlsx']} />
         ) : (
-          item && <DrawingSaves label="all its pieces" of={`items/${item}/drawing`} />
+          item && <DrawingSaves label="all its pieces" of={`items/${item}/drawing`} paper={paper} />
         )}
       </div>
       {shown === 'list' ? (
@@ -140,7 +142,7 @@ export default function Pieces() {
                 label={piece.label}
                 base={`/api/jobs/${id}/items/${item}/drawing`}
                 as={['pdf', 'svg', 'dxf']}
-                query={{ piece: piece.key, paper: localStorage.getItem('paper') ?? 'a4' }}
+                query={{ piece: piece.key, ...paper.query }}
               />
             )}
             {piece.note && <p className="note">{piece.note}</p>}
