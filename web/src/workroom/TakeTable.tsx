@@ -132,7 +132,7 @@ export function TakeTable({ kind, then }: Props) {
               <ul aria-label="Rows" className={s.imported}>
                 {view.rows.map((row) => (
                   <li key={row.row}>
-                    <b>{row.name || `row ${row.row}`}</b> {row.becomes}
+                    {row.row}. <b>{row.name || 'no name'}</b> {row.becomes}
                     {row.problems.map((each) => (
                       <p key={each.field} className="problem">
                         {each.field}: {problemText(each)}
