@@ -23,6 +23,26 @@ public sealed record Drawing(string Name, IReadOnlyList<Stroke> Strokes, IReadOn
             Captions = [.. Captions.Select(caption => caption.Moved(dx, dy))],
         };
 
+    /// <summary>The drawing turned a quarter to the right: what ran upward runs to the right.</summary>
+    public Drawing Turned()
+    {
+        static Point At(Point at) => new(at.Y, -at.X);
+        return this with
+        {
+            Strokes =
+            [
+                .. Strokes.Select(stroke =>
+                    stroke with
+                    {
+                        From = At(stroke.From),
+                        Legs = [.. stroke.Legs.Select(leg => leg with { To = At(leg.To) })],
+                    }
+                ),
+            ],
+            Captions = [.. Captions.Select(caption => caption with { At = At(caption.At) })],
+        };
+    }
+
     /// <summary>The box of its lines, arcs included; nothing where it has none.</summary>
     public (Length Left, Length Bottom, Length Right, Length Top) Bounds()
     {

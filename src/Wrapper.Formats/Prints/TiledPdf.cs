@@ -17,15 +17,6 @@ public static class TiledPdf
     private const float Scale = 72 / 25.4f;
     private const float Cross = 4;
 
-    private static readonly Dictionary<Layer, (float Width, float[] Dashes, SKColor Colour)> Looks = new()
-    {
-        [Layer.Cut] = (0.5f, [], SKColors.Black),
-        [Layer.Stitch] = (0.3f, [4, 2], SKColors.Black),
-        [Layer.Marks] = (0.4f, [], new SKColor(0xB0, 0x00, 0x20)),
-        [Layer.Grain] = (0.3f, [], new SKColor(0x1A, 0x5F, 0xB4)),
-        [Layer.Cloth] = (0.3f, [], new SKColor(0x77, 0x77, 0x77)),
-    };
-
     /// <summary>
     /// Writes <paramref name="drawing"/> on <paramref name="paper"/> into a stream; <paramref name="words"/> are what the
     /// first page says.
@@ -79,7 +70,7 @@ public static class TiledPdf
         // The drawing's corner lies on that of the printed area, y upward.
         canvas.Translate(margin - Mm(tile.Corner.X), margin + height + Mm(tile.Corner.Y));
         foreach (var stroke in drawing.Strokes)
-            Draw(canvas, stroke);
+            StrokePainter.Draw(canvas, stroke);
         using var font = Faces.Of(Faces.Regular, 1);
         using var ink = new SKPaint { Color = SKColors.Black, IsAntialias = true };
         foreach (var caption in drawing.Captions)
@@ -154,39 +145,6 @@ public static class TiledPdf
             canvas.DrawRect(x, y, width, height, pen);
             canvas.DrawText(tile.Name, x + (width / 2), y + (height * 0.6f), SKTextAlign.Center, small, ink);
         }
-    }
-
-    private static void Draw(SKCanvas canvas, Stroke stroke)
-    {
-        var (width, dashes, colour) = Looks[stroke.Layer];
-        using var pen = Pen(width, colour);
-        using var effect = dashes.Length > 0 ? SKPathEffect.CreateDash(dashes, 0) : null;
-        pen.PathEffect = effect;
-        using var builder = new SKPathBuilder();
-        builder.MoveTo(Mm(stroke.From.X), -Mm(stroke.From.Y));
-        foreach (var leg in stroke.Legs)
-        {
-            var (x, y) = (Mm(leg.To.X), -Mm(leg.To.Y));
-            if (leg.Radius is { } radius)
-                builder.ArcTo(
-                    Mm(radius),
-                    Mm(radius),
-                    0,
-                    leg.Large ? SKPathArcSize.Large : SKPathArcSize.Small,
-                    // The page runs downward.
-                    leg.TurnsLeft
-                        ? SKPathDirection.CounterClockwise
-                        : SKPathDirection.Clockwise,
-                    x,
-                    y
-                );
-            else
-                builder.LineTo(x, y);
-        }
-        if (stroke.IsClosed)
-            builder.Close();
-        using var path = builder.Detach();
-        canvas.DrawPath(path, pen);
     }
 
     private static SKPaint Pen(float width, SKColor colour) =>

@@ -5,6 +5,7 @@ using System.Xml;
 using CsvHelper;
 using CsvHelper.Configuration;
 using MiniExcelLibs;
+using Wrapper.Formats.Contacts;
 
 namespace Wrapper.Formats.Tables;
 
@@ -30,9 +31,19 @@ public sealed record TableFile(IReadOnlyList<string> Head, IReadOnlyList<IReadOn
             return (null, $"larger than {MostBytes / 1024 / 1024} MB");
         try
         {
-            var (rows, parted) = file is [0x50, 0x4B, ..] ? (Workbook(file), "workbook") : Text(file);
-            if (rows is null)
-                return (null, parted);
+            List<List<string>> rows;
+            string parted;
+            if (file is [0x50, 0x4B, ..])
+                (rows, parted) = (Workbook(file), "workbook");
+            else
+            {
+                var (text, reason) = Decoded(file);
+                if (text is null)
+                    return (null, reason);
+                if (VCardFile.Is(text))
+                    return VCardFile.Read(text);
+                (rows, parted) = Parts(text);
+            }
             rows.RemoveAll(row => row.All(cell => cell.Length == 0));
             if (rows.Count == 0)
                 return (null, "there is nothing in it");
@@ -74,25 +85,28 @@ public sealed record TableFile(IReadOnlyList<string> Head, IReadOnlyList<IReadOn
         }
     }
 
-    private static (List<List<string>>? Rows, string Parted) Text(byte[] file)
+    /// <summary>The text of a file, in whichever Unicode it is written; or why it is none.</summary>
+    public static (string? Text, string? Reason) Decoded(byte[] file)
     {
-        string text;
         try
         {
-            text = file switch
+            var text = file switch
             {
                 [0xFF, 0xFE, ..] => new UnicodeEncoding(false, false, true).GetString(file.AsSpan(2)),
                 [0xFE, 0xFF, ..] => new UnicodeEncoding(true, false, true).GetString(file.AsSpan(2)),
                 [0xEF, 0xBB, 0xBF, ..] => new UTF8Encoding(false, true).GetString(file.AsSpan(3)),
                 _ => new UTF8Encoding(false, true).GetString(file),
             };
+            return text.Contains('\0', StringComparison.Ordinal) ? (null, "it is no text") : (text, null);
         }
         catch (DecoderFallbackException)
         {
             return (null, "it is in an encoding that cannot be told: save it as UTF-8");
         }
-        if (text.Contains('\0', StringComparison.Ordinal))
-            return (null, "it is no text");
+    }
+
+    private static (List<List<string>> Rows, string Parted) Parts(string text)
+    {
         var head = text.AsSpan(0, text.AsSpan().IndexOfAny('\r', '\n') is var end && end < 0 ? text.Length : end);
         // The head says how it is parted: by what it has most of.
         var parted = ",";
