@@ -20,6 +20,7 @@ public sealed class Everything : IDisposable
     }
 
     /// <summary>Jobs that were not deleted: their documents, and whether they are put away.</summary>
+    /// <exception cref="JobUnreadableException">One is damaged on the disk.</exception>
     public IEnumerable<(string Id, string Document, bool IsAway)> Jobs()
     {
         // What is read of a job is more than its row: ids first.
@@ -32,12 +33,30 @@ public sealed class Everything : IDisposable
         ];
         foreach (var (id, away) in ids)
         {
-            var revision = (long)Scalar(connection, moment, "SELECT revision FROM jobs WHERE id = $id", ("$id", id))!;
-            yield return (id, JobStore.Content(connection, moment, id, revision).Document, away);
+            // After an undo the last revision shows what an earlier one holds.
+            var shown = Scalar(
+                connection,
+                moment,
+                "SELECT shows FROM jobs JOIN revisions ON job_id = id AND number = revision WHERE id = $id",
+                ("$id", id)
+            );
+            yield return (id, Document(id, shown is long number ? number : 0), away);
         }
     }
 
-    /// <summary>Rows of a table of JSON by their ids: customers on the list, stock, templates, schedules, price sheets.</summary>
+    private string Document(string id, long shown)
+    {
+        try
+        {
+            return JobStore.Content(connection, moment, id, shown).Document;
+        }
+        catch (Exception broken) when (broken is InvalidDataException or EndOfStreamException)
+        {
+            throw new JobUnreadableException(id, broken);
+        }
+    }
+
+    /// <summary>Rows of a table of JSON by their ids.</summary>
     public IEnumerable<(string Id, string Content)> Contents(KeptTable table) =>
         Rows(
             table switch
@@ -49,6 +68,8 @@ public sealed class Everything : IDisposable
                     "SELECT job_id, schedules.content FROM schedules JOIN jobs ON id = job_id WHERE deleted_at IS NULL ORDER BY job_id",
                 KeptTable.PriceSheets =>
                     "SELECT job_id, price_sheets.content FROM price_sheets JOIN jobs ON id = job_id WHERE deleted_at IS NULL ORDER BY job_id",
+                KeptTable.Templates => "SELECT id, content FROM templates ORDER BY id",
+                KeptTable.Orders => "SELECT id, content FROM orders ORDER BY id",
                 _ => throw new ArgumentOutOfRangeException(nameof(table)),
             },
             row => (row.GetString(0), row.GetString(1))
@@ -99,6 +120,13 @@ public sealed class Everything : IDisposable
             row => (row.GetString(7), PhotoStore.Read(row))
         );
 
+    /// <summary>Letters in the tray, each with what a mail program opens.</summary>
+    public IEnumerable<(KeptLetter Letter, byte[] Mail)> Letters() =>
+        Rows(
+            $"SELECT {LetterStore.Columns}, mail FROM letters ORDER BY written_at, id",
+            row => (LetterStore.Read(row), (byte[])row.GetValue(5))
+        );
+
     /// <inheritdoc/>
     public void Dispose()
     {
@@ -129,6 +157,12 @@ public enum KeptTable
 
     /// <summary>What was said of prices of jobs, by their ids.</summary>
     PriceSheets,
+
+    /// <summary>Jobs to begin others from.</summary>
+    Templates,
+
+    /// <summary>What was ordered from the merchant.</summary>
+    Orders,
 }
 
 /// <summary>A paper with all that is kept of it; members as in the table of papers.</summary>

@@ -153,4 +153,36 @@ public sealed class ShelfStoreTests : IDisposable
         feeds.Revoke();
         Assert.Null(feeds.Secret());
     }
+
+    [Fact]
+    public void Letters_lie_in_the_tray_all_or_none_the_latest_first()
+    {
+        var tray = new LetterStore(database);
+        KeptLetter Letter(string id, string at) => new(id, at, "ada@example.org", "About", ["one.pdf", "two.pdf"]);
+        tray.Put([(Letter("a", "2026-11-02T09:00"), [1, 2]), (Letter("b", "2026-11-02T10:00"), [3])]);
+        Assert.Equal(["b", "a"], tray.List().Select(letter => letter.Id));
+        Assert.Equal(["one.pdf", "two.pdf"], tray.List()[0].Enclosures);
+        Assert.Equal([1, 2], tray.Mail("a"));
+        // One that is there already: none of them is put.
+        Assert.Throws<SqliteException>(() =>
+            tray.Put([(Letter("c", "2026-11-02T11:00"), [4]), (Letter("a", "2026-11-02T12:00"), [5])])
+        );
+        Assert.Equal(["b", "a"], tray.List().Select(letter => letter.Id));
+        Assert.True(tray.Remove("a"));
+        Assert.False(tray.Remove("a"));
+        Assert.Null(tray.Mail("a"));
+    }
+
+    [Fact]
+    public void An_order_is_kept_in_the_place_of_what_was_known_of_it()
+    {
+        var orders = new OrderStore(database);
+        orders.Keep("a", "2026-11-02", "first");
+        orders.Keep("b", "2026-11-03", "other");
+        orders.Keep("a", "2026-11-09", "later");
+        Assert.Equal(["other", "later"], orders.List());
+        Assert.True(orders.Remove("b"));
+        Assert.False(orders.Remove("b"));
+        Assert.Equal(["later"], orders.List());
+    }
 }
