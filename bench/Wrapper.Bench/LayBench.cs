@@ -46,17 +46,24 @@ internal static class LayBench
             search,
             seed => Instances.Any(60, seed, round: true) is var pieces ? (pieces, Bound(pieces)) : default
         );
+        Demos(search);
+    }
+
+    /// <summary>The demo's own cloths, with all their demands; those with a repeat searched too.</summary>
+    public static void Demos(bool search)
+    {
         Console.WriteLine();
         Console.WriteLine(
             "| demo cloth | pieces | yards, cord included | hand sum over the bound | at once over the bound | time |"
+                + (search ? " length at once, in | after 20 s | bound |" : "")
         );
-        Console.WriteLine("|---|---|---|---|---|---|");
+        Console.WriteLine("|---|---|---|---|---|---|" + (search ? "---|---|---|" : ""));
         foreach (var (name, job) in DemoJobs.Jobs())
-            Demo(name, job);
+            Demo(name, job, search);
     }
 
     // Every cloth of a demo job, all its demands included; no limit is reached where remnants hold everything.
-    private static void Demo(string name, JobDocument job)
+    private static void Demo(string name, JobDocument job, bool search)
     {
         foreach (
             var cloth in Plan.Of(job, Drafting.Standard(), lay: false).Cloths.Where(cloth => cloth.Pieces.Count > 0)
@@ -79,9 +86,20 @@ internal static class LayBench
                 string.Create(
                     CultureInfo.InvariantCulture,
                     $"| {name}: {cloth.Reading.Cloth.Name} | {cloth.Pieces.Count} | {lay.Length.Ticks / 36m / Length.TicksPerInch:0.00} | {Over(lay.Hand.Length)} | {Over(lay.Best.Length)} | {time:0} ms |"
-                )
+                ) + (search && cloth.ForLay.Repeat is not null ? Searched(cloth.Pieces, cloth.ForLay, lay) : "")
             );
         }
+    }
+
+    private static string Searched(IReadOnlyList<LayPiece> pieces, LayCloth cloth, ClothLay lay)
+    {
+        using var stop = new CancellationTokenSource(TimeSpan.FromSeconds(20));
+        var found = LaySearch.Run(pieces, cloth, seed: 1, _ => { }, stop.Token);
+        decimal Inches(Length length) => length.Ticks / (decimal)Length.TicksPerInch;
+        return string.Create(
+            CultureInfo.InvariantCulture,
+            $" {Inches(lay.Best.Length):0.0} | {Inches(found.Best.Length):0.0} | {Inches(found.ShortestPossible):0.0} |"
+        );
     }
 
     private static Length Bound(IReadOnlyList<LayPiece> pieces) =>

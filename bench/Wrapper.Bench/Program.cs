@@ -20,6 +20,16 @@ if (args.Contains("--sewn"))
     Wrapper.Bench.SewnBench.Run();
     return 0;
 }
+if (args.Contains("--curved"))
+{
+    Wrapper.Bench.CurvedBench.Run(search: args.Contains("--search"));
+    return 0;
+}
+if (args.Contains("--demos"))
+{
+    Wrapper.Bench.LayBench.Demos(search: true);
+    return 0;
+}
 if (args.Contains("--reliability"))
     return await Wrapper.Bench.Reliability.ReliabilityBench.Run(args);
 

@@ -122,6 +122,12 @@ public class StrainCases
                 if (off.Count == 0)
                     return;
                 var strained = SewnForm.Of(wrong)!;
+                // A corner rounded further than its piece is wide is no outline any more: nobody vouches for that form.
+                if (float.IsNaN(strained.Quality.Strain))
+                {
+                    Assert.False(strained.Vouched);
+                    return;
+                }
                 // Spread over a long seam it shows as stretch, here or everywhere, on a short one as a difference.
                 Assert.True(
                     strained.Quality.SeamDifference > right.Quality.SeamDifference + 0.5

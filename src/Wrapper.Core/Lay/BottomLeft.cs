@@ -4,68 +4,99 @@ namespace Wrapper.Core.Lay;
 
 /// <summary>
 /// Places pieces one after another, each where its upper end comes lowest: for every x at which it touches a piece or a
-/// selvedge
-/// with its side, the lowest y that is free. Pieces are regions of rectangles, so small ones slip into cut-outs of
-/// large ones;
-/// all in whole counts, so that nothing overlaps by rounding. Source: the bottom-left rule (Baker, Coffman and Rivest 1980).
+/// selvedge with its side, the lowest y that is free, so that small ones slip into hollows of large ones and slants lie
+/// against slants. In whole counts. Source: the bottom-left rule (Baker, Coffman and Rivest 1980).
 /// </summary>
 internal sealed class BottomLeft
 {
-    // Places where cells of two regions touch are tried this far apart; where their boxes touch, always.
-    private const long Closeness = 5 * Length.TicksPerMillimetre;
+    // Pieces that lie further below the upper end than so many times the tallest are no longer looked at, where there are
+    // more than so many: what an order costs grows with their number then, and not with its square or more.
+    private const int Reach = 2,
+        FewCurved = 20,
+        FewRectangles = 260;
+
+    // How finely a place in a hollow is looked for: by steps from a quarter of the piece down to this.
+    private const long Fine = Length.TicksPerMillimetre / 128;
+
+    // Of heights at which a piece is pushed in from the side, so many that have room.
+    private const int Heights = 3;
+
+    private readonly record struct Laid(Region Region, long X, long Y)
+    {
+        public long Top => Y + Region.Height;
+
+        public long Right => X + Region.Width;
+    }
+
+    /// <summary>Where a piece comes to lie, and which way; the lowest upper end counts first.</summary>
+    internal readonly record struct Spot(long Top, long Y, long X, Way Way) : IComparable<Spot>
+    {
+        public int CompareTo(Spot other) => (Top, Y, X).CompareTo((other.Top, other.Y, other.X));
+    }
 
     private readonly LayCloth cloth;
-    private readonly long usable;
+    private readonly long usable,
+        reach;
+    private readonly bool windowed;
     private long reached;
-    private readonly List<(Region Region, long X, long Y)> laid = [];
-    private long[] from = new long[256],
-        to = new long[256];
+    private List<Laid> near = [];
+    private readonly Stretches refused = new();
+    private readonly List<long> gaps = [];
+    private readonly SortedSet<long> places = [],
+        heights = [];
 
-    private BottomLeft(LayCloth cloth)
+    private BottomLeft(LayCloth cloth, long tallest, bool windowed)
     {
-        (this.cloth, usable) = (cloth, cloth.Usable.Ticks);
+        (this.cloth, usable, this.windowed, reach) = (cloth, cloth.Usable.Ticks, windowed, Reach * tallest);
         // Flaws lie there before any piece does, and what a narrow remnant lacks of the width.
         foreach (var flaw in cloth.Flaws)
-            laid.Add(
-                (Region.Rectangle(flaw.Across.Ticks, flaw.Along.Ticks), flaw.FromSelvedge.Ticks, flaw.FromEnd.Ticks)
+            Add(
+                new(Region.Rectangle(flaw.Across.Ticks, flaw.Along.Ticks), flaw.FromSelvedge.Ticks, flaw.FromEnd.Ticks),
+                isFixed: true
             );
         var start = 0L;
         foreach (var stretch in cloth.StockLengths)
         {
             if (stretch.Usable < cloth.Usable)
-                laid.Add(
-                    (
+                Add(
+                    new(
                         Region.Rectangle((cloth.Usable - stretch.Usable).Ticks, stretch.Length.Ticks),
                         stretch.Usable.Ticks,
                         start
-                    )
+                    ),
+                    isFixed: true
                 );
             start += stretch.Length.Ticks;
         }
     }
 
+    private BottomLeft(BottomLeft other)
+    {
+        (cloth, usable, windowed, reach) = (other.cloth, other.usable, other.windowed, other.reach);
+        (reached, near) = (other.reached, [.. other.near]);
+    }
+
     /// <summary>
     /// Lays <paramref name="pieces"/> in the order given on <paramref name="cloth"/>; those that are pinned stay where
-    /// they are.
+    /// they are. Null when it would come out longer than <paramref name="most"/>.
     /// </summary>
-    public static Placed Lay(
-        IEnumerable<(LayPiece Piece, PieceKind Kind)> pieces,
+    public static Placed? Lay(
+        IReadOnlyCollection<(LayPiece Piece, PieceKind Kind)> pieces,
         LayCloth cloth,
-        CancellationToken cancel
+        CancellationToken cancel,
+        long most = long.MaxValue
     )
     {
-        var table = new BottomLeft(cloth);
-        var placements = new List<Placement>();
+        var table = For(pieces, cloth);
+        var placements = new List<Placement>(pieces.Count);
         var pinned = cloth.Pins.ToDictionary(pin => pin.Id);
         foreach (var (piece, kind) in pieces)
             if (pinned.TryGetValue(piece.Id, out var pin))
             {
                 cancel.ThrowIfCancellationRequested();
-                var region = Region.Of(piece.Cut, pin.Turns, cloth.Gap.Ticks);
-                if (kind.IsRectangle)
-                    region = Region.Rectangle(region.Width, region.Height);
                 placements.Add(pin);
-                table.laid.Add((region, pin.X.Ticks, pin.Y.Ticks));
+                var region = Region.Of(piece.Cut, pin.Turns, cloth.Gap.Ticks);
+                table.Add(new(region, pin.X.Ticks, pin.Y.Ticks), isFixed: true);
                 table.reached = Math.Max(table.reached, pin.Y.Ticks + region.Height);
             }
         foreach (var (piece, kind) in pieces)
@@ -74,138 +105,156 @@ internal sealed class BottomLeft
                 continue;
             cancel.ThrowIfCancellationRequested();
             var spot = table.Best(kind);
-            placements.Add(new Placement(piece.Id, spot.Turns, new Length(spot.X), new Length(spot.Y)));
-            table.laid.Add((spot.Region, spot.X, spot.Y));
-            table.reached = Math.Max(table.reached, spot.Y + spot.Region.Height);
+            placements.Add(new Placement(piece.Id, spot.Way.Turns, new Length(spot.X), new Length(spot.Y)));
+            table.Put(spot);
+            if (table.reached > most)
+                return null;
         }
         return new Placed(placements, new Length(table.reached));
     }
 
-    private (int Turns, Region Region, long X, long Y) Best(PieceKind kind)
+    /// <summary>A table on which nothing lies yet, for these pieces.</summary>
+    public static BottomLeft For(IReadOnlyCollection<(LayPiece Piece, PieceKind Kind)> pieces, LayCloth cloth) =>
+        new(
+            cloth,
+            pieces.Count == 0 ? 0 : pieces.Max(each => each.Kind.Ways.Max(way => way.Region.Height)),
+            pieces.Count > (pieces.Any(each => !each.Kind.IsRectangle) ? FewCurved : FewRectangles)
+        );
+
+    /// <summary>The length reached.</summary>
+    public long Reached => reached;
+
+    /// <summary>The same table, to be gone on from another way.</summary>
+    public BottomLeft Copy() => new(this);
+
+    /// <summary>Lays a piece there.</summary>
+    public void Put(Spot spot) => Add(new(spot.Way.Region, spot.X, spot.Y));
+
+    private long Floor => windowed ? Math.Max(0, reached - reach) : 0;
+
+    private void Add(Laid one, bool isFixed = false)
     {
-        (int Turns, Region Region, long X, long Y) best = default;
-        var lowest = (Top: long.MaxValue, Y: long.MaxValue, X: long.MaxValue);
+        near.Add(one);
+        if (isFixed)
+            return;
+        if (one.Top <= reached)
+            return;
+        reached = one.Top;
+        if (windowed && Floor is > 0 and var floor)
+            near = [.. near.Where(each => each.Top > floor)];
+    }
+
+    /// <summary>Where a piece of this kind comes lowest.</summary>
+    public Spot Best(PieceKind kind)
+    {
+        var best = new Spot(long.MaxValue, 0, 0, default);
         foreach (var way in kind.Ways)
-        foreach (var x in kind.IsMatched ? Matched(way) : Candidates(way.Region))
         {
-            var y = LowestFree(kind, way, x, lowest.Top - way.Region.Height);
-            if ((y + way.Region.Height, y, x).CompareTo(lowest) >= 0)
+            var room = usable - way.Region.Width;
+            if (kind.IsMatched && cloth.Repeat!.Across.Ticks is > 0 and var step)
+            {
+                // A matched piece moves across the cloth by whole repeats only.
+                for (var x = Grid.First(step, way.OriginX); x <= room; x += step)
+                    best = Lower(best, kind, way, x);
                 continue;
-            lowest = (y + way.Region.Height, y, x);
-            best = (way.Turns, way.Region, x, y);
+            }
+            places.Clear();
+            places.UnionWith([0, room]);
+            foreach (var other in near)
+            {
+                places.Add(other.Right);
+                places.Add(other.X - way.Region.Width);
+            }
+            foreach (var x in places)
+                if (x >= 0 && x <= room)
+                    best = Lower(best, kind, way, x);
+            if (way.Region.IsRectangle && near.TrueForAll(other => other.Region.IsRectangle))
+                continue;
+            best = Pushed(best, kind, way, room);
+            best = Sunk(best, kind, way, room);
         }
         return best;
     }
 
-    private IEnumerable<long> Candidates(Region region)
+    private Spot Lower(Spot best, PieceKind kind, Way way, long x)
     {
-        var room = usable - region.Width;
-        var exact = new HashSet<long> { 0, room };
-        var near = new Dictionary<long, long>();
-        foreach (var (other, x, _) in laid)
+        var found = LowestFree(kind, way, x, best.Top == long.MaxValue ? long.MaxValue : best.Top - way.Region.Height)
+            is { } y
+            ? new Spot(y + way.Region.Height, y, x, way)
+            : best;
+        return found.CompareTo(best) < 0 ? found : best;
+    }
+
+    // Pushed in from the side at heights where others begin or end, as far as it goes: slants come to lie on slants.
+    private Spot Pushed(Spot best, PieceKind kind, Way way, long room)
+    {
+        heights.Clear();
+        heights.Add(Math.Max(0, Floor));
+        foreach (var other in near)
         {
-            exact.Add(x + other.Width);
-            exact.Add(x - region.Width);
-            if (other.Cells.Length == 1 && region.Cells.Length == 1)
-                continue;
-            foreach (var cell in other.Steps)
-            foreach (var own in region.Steps)
-            {
-                near.TryAdd((x + cell.Right - own.Left) / Closeness, x + cell.Right - own.Left);
-                near.TryAdd((x + cell.Left - own.Right) / Closeness, x + cell.Left - own.Right);
-            }
+            heights.Add(other.Y);
+            heights.Add(other.Top);
+            heights.Add(other.Top - way.Region.Height);
         }
-        exact.UnionWith(near.Values);
-        return exact.Where(x => x >= 0 && x <= room).Order();
+        var tried = 0;
+        foreach (var y in heights)
+        {
+            if (y < Floor)
+                continue;
+            if (best.Top != long.MaxValue && y > best.Top - way.Region.Height)
+                break;
+            refused.Clear();
+            foreach (var other in near)
+                if (other.Y < y + way.Region.Height && other.Top > y)
+                    way.Region.Sideways.Forbidden(y, other.Region.Sideways, other.Y, refused, other.X);
+            gaps.Clear();
+            refused.Gaps(0, room, gaps);
+            if (gaps.Count == 0)
+                continue;
+            foreach (var x in gaps.ToArray())
+                best = Lower(best, kind, way, x);
+            if (++tried == Heights)
+                break;
+        }
+        return best;
     }
 
-    // A matched piece moves across the cloth by whole repeats only.
-    private IEnumerable<long> Matched(Way way)
+    // Let down into the hollow it lies over, by ever smaller steps to either side.
+    private Spot Sunk(Spot best, PieceKind kind, Way way, long room)
     {
-        var (room, step) = (usable - way.Region.Width, cloth.Repeat!.Across.Ticks);
-        if (step == 0)
-            return Candidates(way.Region);
-        var first = Grid.First(step, way.OriginX);
-        return Enumerable.Range(0, (int)((room - first) / step) + 1).Select(n => first + (n * step));
+        if (best.Way != way)
+            return best;
+        for (var step = way.Region.Width / 4; step >= Fine; )
+        {
+            var before = best;
+            foreach (var x in (long[])[before.X - step, before.X + step])
+                if (x >= 0 && x <= room)
+                    best = Lower(best, kind, way, x);
+            if (best.Top >= before.Top)
+                step /= 2;
+        }
+        return best;
     }
 
-    // The lowest y at which the region is free at x, on the grid of the repeat if it is matched; gives up with the
-    // highest of all above limit.
-    private long LowestFree(PieceKind kind, Way way, long x, long limit)
+    // The lowest y at which the region is free at x, on the grid of the repeat if it is matched; null above limit.
+    private long? LowestFree(PieceKind kind, Way way, long x, long limit)
     {
         var region = way.Region;
-        var (step, phase) = kind.IsMatched ? (cloth.Repeat!.Along.Ticks, Grid.Phase(cloth.Repeat, way, x)) : (0, 0);
-        // Each pair of cells that share a stretch of width forbids an open interval of y, and so does the end of each
-        // article.
-        var count = 0;
-        void Forbid(long low, long high)
-        {
-            if (count == from.Length)
-            {
-                Array.Resize(ref from, 2 * count);
-                Array.Resize(ref to, 2 * count);
-            }
-            (from[count], to[count]) = (low, high);
-            count++;
-        }
-
+        refused.Clear();
         foreach (var end in cloth.Ends(reached))
-            Forbid(end - region.Height, end);
-        foreach (var (other, left, bottom) in laid)
+            refused.Add(end - region.Height, end);
+        foreach (var other in near)
         {
-            if (left >= x + region.Width || left + other.Width <= x)
+            if (other.X >= x + region.Width || other.Right <= x || other.Y - region.Height > limit)
                 continue;
-            if (region.Columns is not null || other.Columns is not null)
-            {
-                var own = region.Columns ?? (region.Cells.Length == 1 ? region.Cells : null);
-                var there = other.Columns ?? (other.Cells.Length == 1 ? other.Cells : null);
-                if (own is not null && there is not null)
-                {
-                    var (low, high) = Between(own, x, there, left);
-                    Forbid(low + bottom, high + bottom);
-                    continue;
-                }
-            }
-            foreach (var own in region.Cells)
-            foreach (var cell in other.Cells)
-            {
-                if (own.Left + x >= cell.Right + left || cell.Left + left >= own.Right + x)
-                    continue;
-                Forbid(cell.Bottom + bottom - own.Top, cell.Top + bottom - own.Bottom);
-            }
-        }
-        Array.Sort(from, to, 0, count);
-        var y = Grid.UpTo(0, step, phase, cloth);
-        for (var at = 0; at < count; at++)
-        {
-            if (from[at] >= y)
-                break;
-            if (to[at] > y)
-                y = Grid.UpTo(to[at], step, phase, cloth);
-            if (y > limit)
-                return long.MaxValue - region.Height;
-        }
-        return y;
-    }
-
-    // From where up to where the first columns may not begin, counted from where the others do, so that no column of
-    // theirs is in the way.
-    private static (long Low, long High) Between(Cell[] own, long x, Cell[] there, long left)
-    {
-        var (low, high) = (long.MaxValue, long.MinValue);
-        for (int a = 0, b = 0; a < own.Length && b < there.Length; )
-        {
-            var (ownRight, itsRight) = (own[a].Right + x, there[b].Right + left);
-            if (own[a].Left + x < itsRight && there[b].Left + left < ownRight)
-            {
-                low = Math.Min(low, there[b].Bottom - own[a].Top);
-                high = Math.Max(high, there[b].Top - own[a].Bottom);
-            }
-            if (ownRight <= itsRight)
-                a++;
+            if (region.IsRectangle && other.Region.IsRectangle)
+                refused.Add(other.Y - region.Height, other.Top);
             else
-                b++;
+                region.Upright.Forbidden(x, other.Region.Upright, other.X, refused, other.Y);
         }
-        return (low, high);
+        if (!kind.IsMatched)
+            return refused.Free(Floor, limit);
+        var (step, phase) = (cloth.Repeat!.Along.Ticks, Grid.Phase(cloth.Repeat, way, x));
+        return refused.Free(Floor, limit, y => Grid.UpTo(y, step, phase, cloth));
     }
 }

@@ -1,19 +1,17 @@
 using Wrapper.Core.Jobs;
+using Wrapper.Core.Lengths;
 
 namespace Wrapper.Core.Lay;
 
 /// <summary>
 /// A longer search for a shorter lay: rounds of following more and more lays side by side, shaken and aimed below the
 /// best, with exchanges from another seed
-/// beside them; on cloth with demands of its own, of orders shaken a little. The same seed and number of rounds give
-/// the same lay; it ends when the lay is
-/// proven, when it is stopped, or after the last round.
+/// beside them; of outlines, and on cloth with demands of its own, searches over orders. The same seed and number of
+/// rounds give the same lay; it ends when the lay is proven or when it is stopped, and else after the last round if
+/// there is one.
 /// </summary>
 public static class LaySearch
 {
-    /// <summary>How many rounds there are; each takes about twice as long as the one before.</summary>
-    public const int Rounds = 12;
-
     // Orders of up to so many pieces are also bettered by exchanging two; with more pieces one exchange changes too little.
     private const int MostExchanged = 80;
 
@@ -26,6 +24,14 @@ public static class LaySearch
     private const int MostWide = 6000,
         MostWideRound = 7;
 
+    // So many orders are tried in a round by each of two searches that begin apart; what boxes can find of outlines they
+    // find in the first rounds.
+    private const int Orders = 160,
+        BoxedRounds = 4,
+        WidestRound = 12,
+        MostFolded = 1 << 12,
+        BarSteps = 400;
+
     /// <summary>
     /// Searches until <paramref name="stop"/>, which ends it with the best so far. The first lay and every shorter one
     /// is told to <paramref name="better"/> at once.
@@ -36,7 +42,7 @@ public static class LaySearch
         int seed,
         Action<ClothLay> better,
         CancellationToken stop,
-        int rounds = Rounds
+        int rounds = int.MaxValue
     )
     {
         var found = LayTable.Of(pieces, cloth, CancellationToken.None);
@@ -45,33 +51,63 @@ public static class LaySearch
             return found;
         if (cloth.Spread == Spread.Folded)
         {
-            // Both parts are searched; a shorter one of either shortens the whole.
-            var folded = FoldedLay.Of(pieces, cloth, (some, on) => Run(some, on, seed, _ => { }, stop, rounds));
-            if (folded.Best.Length < found.Best.Length)
-                better(found = folded);
+            // Both parts are searched, ever longer by turns; a shorter one of either shortens the whole.
+            for (var some = 2; some < 2 * (long)rounds && !stop.IsCancellationRequested; some *= 2)
+            {
+                var most = Math.Min(some, rounds);
+                var folded = FoldedLay.Of(pieces, cloth, (part, on) => Run(part, on, seed, _ => { }, stop, most));
+                if (folded.Best.Length < found.Best.Length)
+                    better(found = folded);
+                if (found.IsProven || some > MostFolded)
+                    break;
+            }
             return found;
         }
         var table = new LaySet(pieces, cloth);
+        OutlineSearch[] orders =
+            cloth.IsPlain && table.IsRectangles ? [] : [table.Orders(2 * seed), table.Orders((2 * seed) + 1)];
+        var best = new Placed([], new Length(long.MaxValue));
+        void Take(Placed? lay, CancellationToken until)
+        {
+            if (lay is null)
+                return;
+            if (lay.Length < best.Length)
+                best = lay;
+            var finished = table.Finished(cloth.IsPlain ? table.Nested(lay, until) : lay, until);
+            if (
+                finished.Best.Length < found.Best.Length
+                || (finished.IsProven && !found.IsProven && finished.Best.Length == found.Best.Length)
+            )
+                better(found = finished);
+        }
         try
         {
+            table.Bar(BarSteps, stop);
+            if (table.Shortest > found.ShortestPossible)
+                better(found = found with { ShortestPossible = table.Shortest, IsOfAreaAlone = false });
             for (var round = 0; round < rounds && !found.IsProven; round++)
                 foreach (
-                    var ways in Round(table, cloth, seed, round, () => (found.Best.Length + cloth.Gap).Ticks - 1, stop)
+                    var ways in Round(
+                            table,
+                            cloth,
+                            orders,
+                            () => best,
+                            seed,
+                            round,
+                            () => (found.Best.Length + cloth.Gap).Ticks - 1,
+                            stop
+                        )
                         .TakeWhile(_ => !found.IsProven)
                 )
                 foreach (var lay in SideBySide.Laid(ways, stop))
-                    if (
-                        table.Finished(cloth.IsPlain ? table.Nested(lay, stop) : lay, stop) is var finished
-                        && (
-                            finished.Best.Length < found.Best.Length
-                            || finished is { IsProven: true } && finished.Best.Length == found.Best.Length
-                        )
-                    )
-                        better(found = finished);
+                    Take(lay, stop);
         }
         catch (OperationCanceledException)
         {
-            // Stopped: the best so far stands.
+            // Stopped: the best so far stands, that of a round that was not over too.
+            foreach (var search in orders)
+                if (search.Best is { } lay && cloth.WithoutGap(lay).Length < found.Best.Length)
+                    better(found = table.Finished(lay, CancellationToken.None));
         }
         return found;
     }
@@ -80,19 +116,53 @@ public static class LaySearch
     private static IEnumerable<Func<Placed?>[]> Round(
         LaySet table,
         LayCloth cloth,
+        OutlineSearch[] orders,
+        Func<Placed> best,
         int seed,
         int round,
         Func<long> below,
         CancellationToken stop
     )
     {
-        if (!cloth.IsPlain || !table.IsRectangles)
-            yield return [.. Shaken(table, seed, round, stop)];
-        if (!cloth.IsPlain)
+        if (orders.Length > 0)
+            yield return
+            [
+                .. Enumerable
+                    .Range(0, 2)
+                    .Select(n =>
+                        (Func<Placed?>)(
+                            () =>
+                                table.Built(
+                                    4 << Math.Min(round, 3),
+                                    Math.Min(12 + (4 * round), 32),
+                                    stop,
+                                    new Random(seed + (1000 * round) + n)
+                                )
+                        )
+                    ),
+            ];
+        if (orders.Length > 0)
+            yield return
+            [
+                .. orders.Select(search =>
+                    (Func<Placed?>)(
+                        () =>
+                        {
+                            // One goes on from the best of all, the other its own way.
+                            if (search != orders[0] && best().Placements.Count > 0)
+                                search.From(best());
+                            search.Run(Orders, stop);
+                            return search.Best;
+                        }
+                    )
+                ),
+            ];
+        if (!cloth.IsPlain || (orders.Length > 0 && round >= BoxedRounds))
             yield break;
+        var widened = Math.Min(round, WidestRound);
         var (width, steps, random) = (
-            Math.Min(MostWide, 60 << round),
-            (2_000 << round) / Math.Max(1, table.Count / 20),
+            Math.Min(MostWide, 60 << widened),
+            (2_000 << widened) / Math.Max(1, table.Count / 20),
             new Random(seed + (100 * round))
         );
         Func<Placed?> Aimed() => Lower(table, width, below(), random.Next(), stop);
@@ -102,7 +172,7 @@ public static class LaySearch
             Straight(below()),
             table.Count > MostExchanged ? Aimed() : () => table.Exchanged(seed + (round * 31), rounds: 6, steps, stop),
         ];
-        for (var lot = 0; lot < (round < WideRound ? 1 : WideLots << Math.Max(0, round - MostWideRound)); lot++)
+        for (var lot = 0; lot < (round < WideRound ? 1 : WideLots << Math.Max(0, widened - MostWideRound)); lot++)
             yield return [Aimed(), Aimed(), Aimed(), Aimed()];
     }
 
@@ -114,9 +184,4 @@ public static class LaySearch
         var (aim, weight) = (below - (long)((below - table.Bound) * 0.4 * random.NextDouble()), random.Next(10, 26));
         return () => table.Followed(width, stop, aim, weight, random);
     }
-
-    private static IEnumerable<Func<Placed?>> Shaken(LaySet table, int seed, int round, CancellationToken stop) =>
-        Enumerable
-            .Range(0, 4 << Math.Min(round, 6))
-            .Select(n => (Func<Placed?>)(() => table.Shaken(seed + (1000 * round) + n, stop)));
 }

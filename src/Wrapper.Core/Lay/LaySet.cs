@@ -7,14 +7,14 @@ namespace Wrapper.Core.Lay;
 /// <summary>The pieces of one cloth made ready: sorted into kinds, and the different ways of laying them.</summary>
 internal sealed class LaySet
 {
-    // Up to so many pieces every lay is tried, and with more pieces than the second number each order is laid by boxes
-    // only.
+    // Up to so many pieces every lay is tried.
     private const int FewEnough = 12,
-        TooManyOutlines = 600,
         MostWays = 300_000;
 
-    // With more rectangles than this to cover all outlines, pieces are laid as the boxes that hold them.
-    private const int MostCells = 8000;
+    // So many orders are laid at once: of few pieces all, of many the best one.
+    private const int Some = 80,
+        Many = 300,
+        ManyCorners = 800;
 
     private readonly LayCloth cloth,
         whole;
@@ -24,6 +24,8 @@ internal sealed class LaySet
     private readonly List<PieceKind> kinds;
     private readonly List<Box> boxes;
     private readonly Lazy<Placed> hand;
+    private readonly Lazy<long> bound;
+    private long barred;
 
     public LaySet(IReadOnlyList<LayPiece> pieces, LayCloth cloth, CancellationToken stop = default)
     {
@@ -39,11 +41,6 @@ internal sealed class LaySet
                 return (Piece: piece, Kind: kind);
             })
             .ToList();
-        if (all.Sum(pair => pair.Kind.Ways.Count == 0 ? 0L : pair.Kind.Ways[0].Region.Cells.Length) > MostCells)
-        {
-            var boxed = known.Values.ToDictionary(kind => kind, kind => kind.Boxed());
-            all = [.. all.Select(pair => (pair.Piece, boxed[pair.Kind]))];
-        }
         misfits =
         [
             .. all.Where(pair => pair.Kind.Ways.Count == 0).Select(pair => TooLarge(pair.Piece, pair.Kind.IsUnmatched)),
@@ -63,6 +60,7 @@ internal sealed class LaySet
             )),
         ];
         hand = new(() => Rows.Lay(fit, whole));
+        bound = new(() => LowerBound.Of([.. fit.Select(pair => pair.Kind)], whole));
     }
 
     public int Count => fit.Count;
@@ -71,13 +69,28 @@ internal sealed class LaySet
     public IReadOnlyList<(LayPiece Piece, PieceKind Kind)> Fit => fit;
 
     /// <summary>A length that no lay is under, the gap included.</summary>
-    public long Bound => LowerBound.Of([.. fit.Select(pair => pair.Kind)], whole);
+    public long Bound => Math.Max(bound.Value, barred);
+
+    /// <summary>The bound as it is told, the gap taken off.</summary>
+    public Length Shortest => cloth.WithoutGap(new Placed([], new Length(Bound))).Length;
+
+    /// <summary>Looks for a longer length that no lay is under, by what goes side by side, in so many steps.</summary>
+    public void Bar(int steps, CancellationToken stop) =>
+        barred = Math.Max(
+            barred,
+            BarBound.Of([.. kinds.Select(kind => (kind, ofKind[kind].Count()))], whole, steps, stop)
+        );
 
     public Placed Hand => hand.Value;
 
     public Length HandLength => cloth.Bought(cloth.WithoutGap(Hand).Length);
 
-    private int Cells => ofKind.Sum(group => group.Key.Ways[0].Region.Cells.Length * group.Count());
+    /// <summary>How many straight stretches all outlines have together: what laying them costs.</summary>
+    public int Corners =>
+        ofKind.Sum(group => group.Count() * group.Key.Ways[0].Region.Upright.Chains.Sum(chain => chain.Length));
+
+    /// <summary>How many different pieces there are.</summary>
+    public int KindCount => kinds.Count;
 
     public bool IsRectangles => kinds.All(kind => kind.IsRectangle);
 
@@ -87,7 +100,7 @@ internal sealed class LaySet
     /// </summary>
     public IEnumerable<Func<Placed?>> Outlined(CancellationToken stop)
     {
-        if (fit.Count == 0 || fit.Count > TooManyOutlines || (IsRectangles && cloth.IsPlain))
+        if (fit.Count == 0)
             return [];
         Func<PieceKind, long>[] keys =
         [
@@ -98,46 +111,44 @@ internal sealed class LaySet
             kind => kind.Ways[0].Region.Width + kind.Ways[0].Region.Height,
             kind => kind.Ways.Min(way => way.Region.Height),
         ];
-        // What an order costs grows with the rectangles that pieces are covered by: slants and curves have many.
-        var (few, some) = (fit.Count <= 80 && Cells <= 300, fit.Count <= 200 && Cells <= 1200);
         var orders = keys.Take(
-                cloth.IsPlain
-                    ? (
-                        few ? 3
-                        : some ? 1
-                        : 0
-                    )
-                : few ? keys.Length
-                : some ? 3
+                fit.Count <= Some && Corners <= ManyCorners ? keys.Length
+                : fit.Count <= Many ? 3
                 : 1
             )
             .Select(key => fit.OrderByDescending(pair => key(pair.Kind)).ThenByDescending(pair => pair.Kind.Area))
             .ToList();
         // Where a repeat leaves strips between matched pieces, what need not match may come first.
-        if (cloth.Repeat is not null && some)
+        if (cloth.Repeat is not null && fit.Count <= Many)
             orders.AddRange(
                 keys.Take(2)
                     .Select(key => fit.OrderByDescending(pair => key(pair.Kind)).ThenBy(pair => pair.Kind.IsMatched))
             );
-        return orders.Select(order => (Func<Placed?>)(() => BottomLeft.Lay(order, whole, stop)));
+        return orders.Select(order => (Func<Placed?>)(() => BottomLeft.Lay([.. order], whole, stop)));
     }
 
     /// <summary>
-    /// Lays by the outlines in an order by size that is shaken a little: each a quarter larger or smaller at most.
+    /// A search over orders of outlines, from an order by size that is shaken a little: each a quarter larger or smaller
+    /// at most, by a seed above zero.
     /// </summary>
-    public Placed? Shaken(int seed, CancellationToken stop)
+    public OutlineSearch Orders(int seed)
     {
-        if (fit.Count == 0 || fit.Count > TooManyOutlines)
-            return null;
         var random = new Random(seed);
-        return BottomLeft.Lay(
+        return new(
             fit.OrderByDescending(pair =>
-                (seed % 2 == 0 ? pair.Kind.Area : pair.Kind.Ways[0].Region.Height) * (0.75 + (random.NextDouble() / 2))
+                (seed % 2 == 0 ? pair.Kind.Area : pair.Kind.Ways[0].Region.Height)
+                * (seed < 2 ? 1 : 0.75 + (random.NextDouble() / 2))
             ),
             whole,
-            stop
+            seed
         );
     }
+
+    /// <summary>Builds lays of outlines up side by side, so many, each from so many of the pieces that are left.</summary>
+    public Placed? Built(int width, int tried, CancellationToken stop, Random? dice = null) =>
+        fit.Count == 0 || cloth.Pins.Count > 0
+            ? null
+            : new OutlineBeam(fit, whole, width, tried, dice is null ? 1 : 0.5 + dice.NextDouble()).Find(stop, dice);
 
     /// <summary>
     /// Lays by boxes, following so many side by side; with <paramref name="shake"/> others than those that look best,
@@ -201,6 +212,7 @@ internal sealed class LaySet
         )
         {
             Stock = cloth.Stock,
+            IsOfAreaAlone = !IsRectangles && shortest <= LowerBound.ByArea([.. fit.Select(pair => pair.Kind)], whole),
         };
     }
 
@@ -209,15 +221,16 @@ internal sealed class LaySet
     /// </summary>
     public Placed Nested(Placed laid, CancellationToken stop)
     {
-        if (IsRectangles || fit.Count > TooManyOutlines || laid.Placements.Count < fit.Count)
+        if (IsRectangles || laid.Placements.Count < fit.Count)
             return laid;
         var at = laid.Placements.ToDictionary(placement => placement.Id);
         var nested = BottomLeft.Lay(
-            fit.OrderBy(pair => at[pair.Piece.Id].Y).ThenBy(pair => at[pair.Piece.Id].X),
+            [.. fit.OrderBy(pair => at[pair.Piece.Id].Y).ThenBy(pair => at[pair.Piece.Id].X)],
             whole,
-            stop
+            stop,
+            laid.Length.Ticks - 1
         );
-        return nested.Length < laid.Length ? nested : laid;
+        return nested ?? laid;
     }
 
     private Placed Laid(List<Spot> spots, long reached)

@@ -25,10 +25,18 @@ public sealed record ClothLay(Placed Best, Placed Hand, Length ShortestPossible,
     public bool IsProven => Best.Length <= ShortestPossible || !Length.IsPositive;
 
     /// <summary>
-    /// By how many per cent, rounded up, it may be longer than the shortest; null where the shortest is nothing.
+    /// Whether slanted or curved pieces are known by their area alone: nothing is promised then of how near the shortest
+    /// it is.
+    /// </summary>
+    public bool IsOfAreaAlone { get; init; }
+
+    /// <summary>
+    /// By how many per cent, rounded up, it may be longer than the shortest; null where the shortest is nothing, or is
+    /// only what the area of curved pieces comes to.
     /// </summary>
     public int? Over =>
         IsProven ? 0
+        : IsOfAreaAlone ? null
         : Off(ShortestPossible) is { IsPositive: true } shortest
             ? (int)Math.Ceiling(100m * (Length - shortest).Ticks / shortest.Ticks)
         : null;
@@ -44,6 +52,13 @@ public sealed record ClothLay(Placed Best, Placed Hand, Length ShortestPossible,
 /// <summary>Lays pieces on one cloth.</summary>
 public static class LayTable
 {
+    // Outlines of so many corners together are tried in more ways at once, and side by side.
+    private const int Few = 240,
+        Beams = 4,
+        Tried = 12,
+        FewKinds = 24,
+        BarSteps = 60;
+
     /// <summary>
     /// Lays <paramref name="pieces"/> on <paramref name="cloth"/> at once; the same pieces always lie the same way.
     /// Ready-made articles lie one behind
@@ -68,10 +83,24 @@ public static class LayTable
             ways.Add(() => table.Exchanged(seed: 1, rounds: 8, steps: 40_000 / Math.Max(1, 8 * table.Count), cancel));
         }
         var found = SideBySide.Laid(ways, cancel).ToList();
+        if (
+            !(cloth.IsPlain && table.IsRectangles)
+            && table.Corners <= Few
+            && found.Min(lay => lay.Length.Ticks) > table.Bound
+        )
+            found.AddRange(
+                SideBySide.Laid(
+                    [() => table.Built(Beams, Tried, cancel), () => table.Built(Beams, Tried, cancel, new(1))],
+                    cancel
+                )
+            );
         var kept = found.Where((lay, at) => at > 0 || (cloth.Flaws.Count == 0 && cloth.Pins.Count == 0)).ToList();
         // Remnants are used first: by hand nobody lays into them.
         if (cloth.StockLengths.Count > 0 && kept.Any(lay => lay != found[0] && lay.Length <= found[0].Length))
             kept.Remove(found[0]);
+        // What area alone says of a repeat, or of curves, is little.
+        if (table.KindCount <= FewKinds && !(cloth.IsPlain && table.IsRectangles))
+            table.Bar(BarSteps, cancel);
         var best = kept.Count > 0 ? Simplest(kept, pieces, cloth, cancel) : table.Hand;
         return BehindStock(
             table.Finished(cloth.IsPlain ? table.Nested(best, cancel) : best, cancel),

@@ -63,6 +63,10 @@ internal static class LowerBound
         return Math.Max(bound, ByRepeats([.. kinds.Where(kind => kind.IsMatched && kind.IsRectangle)], cloth));
     }
 
+    /// <summary>The area of all spread over the width: nothing can be under that either, and it says least.</summary>
+    public static long ByArea(IReadOnlyList<PieceKind> kinds, LayCloth cloth) =>
+        (long)Math.Floor(kinds.Sum(kind => kind.Area) / cloth.Usable.Ticks);
+
     private static List<(long Width, long Height)[]> Within(
         IEnumerable<PieceKind> kinds,
         Func<Region, Cell> rectangle

@@ -16,6 +16,8 @@ internal sealed class PieceKind
     private PieceKind(IReadOnlyList<Way> ways, double area, bool matched, bool unmatched) =>
         (Ways, Area, IsMatched, IsUnmatched) = (ways, area, matched, unmatched);
 
+    private PieceKind[]? kept;
+
     /// <summary>Whether it lies at a certain place of the repeat.</summary>
     public bool IsMatched { get; }
 
@@ -27,14 +29,9 @@ internal sealed class PieceKind
 
     public IReadOnlyList<Way> Ways { get; }
 
-    /// <summary>The same piece as the box that holds it.</summary>
-    public PieceKind Boxed() =>
-        new(
-            [.. Ways.Select(way => way with { Region = Region.Rectangle(way.Region.Width, way.Region.Height) })],
-            Area,
-            IsMatched,
-            IsUnmatched
-        );
+    /// <summary>The same piece kept to one of its ways.</summary>
+    public PieceKind Kept(int way) =>
+        (kept ??= [.. Ways.Select(each => new PieceKind([each], Area, IsMatched, IsUnmatched))])[way];
 
     /// <summary>Area of the cut outline in square counts.</summary>
     public double Area { get; }

@@ -169,18 +169,17 @@ public static class Pinning
             .FirstOrDefault();
     }
 
+    // Slants that touch are rounded: 0.004 mm.
+    private const long Slop = 16;
+
     private static bool Meet(Region a, Placement at, Region b, Length x, Length y)
     {
         var (dx, dy) = (at.X.Ticks - x.Ticks, at.Y.Ticks - y.Ticks);
         var boxesMeet = dx < b.Width && -dx < a.Width && dy < b.Height && -dy < a.Height;
-        return boxesMeet
-            && a.Cells.Any(own =>
-                b.Cells.Any(other =>
-                    own.Left + dx < other.Right
-                    && other.Left < own.Right + dx
-                    && own.Bottom + dy < other.Top
-                    && other.Bottom < own.Top + dy
-                )
-            );
+        if (!boxesMeet || (a.IsRectangle && b.IsRectangle))
+            return boxesMeet;
+        var refused = new Stretches();
+        a.Upright.Forbidden(dx, b.Upright, 0, refused, 0);
+        return refused.Holds(dy, Slop);
     }
 }

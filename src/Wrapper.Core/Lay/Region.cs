@@ -13,23 +13,25 @@ internal readonly record struct Cell(long Left, long Bottom, long Right, long To
 /// </summary>
 internal sealed class Region
 {
-    // Arcs and slants are covered to this closeness, in mm.
-    private const double ArcTolerance = 1;
+    // Arcs and slants are covered by rectangles to this closeness, in mm, and arcs by slants.
+    private const double ArcTolerance = 1,
+        SlantTolerance = 0.4;
+
+    // So much further out than the arc itself lie the slants that stand for it, at the most.
+    private const long Outside = Length.TicksPerMillimetre / 2;
     private const long SlantSlice = 8 * Length.TicksPerMillimetre;
 
-    private const long Step = 20 * Length.TicksPerMillimetre;
+    private readonly Lazy<Profile> upright,
+        sideways;
 
-    // Regions of no more cells are compared cell by cell: they are straight, and may fit into each other to the count.
-    private const int Few = 8;
-
-    private Region(Cell[] cells, bool straight = true)
+    private Region(Cell[] cells, bool straight = true, IReadOnlyList<(long X, long Y)>? polygon = null)
     {
         IsStraight = straight;
         Cells = cells;
         Width = cells.Max(cell => cell.Right);
         Height = cells.Max(cell => cell.Top);
-        Steps = [.. cells.Where(cell => cell.Top - cell.Bottom >= Step)];
-        Columns = cells.Length > Few ? Upright(cells) : null;
+        upright = new(() => polygon is null ? Profile.Of(cells, sideways: false) : Profile.Of(polygon));
+        sideways = new(() => polygon is null ? Profile.Of(cells, sideways: true) : Profile.Of(polygon, sideways: true));
     }
 
     public Cell[] Cells { get; }
@@ -39,15 +41,14 @@ internal sealed class Region
     /// </summary>
     public bool IsStraight { get; }
 
-    /// <summary>Cells tall enough for others to nest beside them; the slivers of an arc are not.</summary>
-    public Cell[] Steps { get; }
+    /// <summary>Whether it is one upright rectangle.</summary>
+    public bool IsRectangle => Cells.Length == 1;
 
-    /// <summary>
-    /// The same cloth in upright columns from left to right, where it has many cells and each column is of one piece;
-    /// else null. What two such regions forbid each other is then one stretch,
-    /// found in one walk along both.
-    /// </summary>
-    public Cell[]? Columns { get; }
+    /// <summary>From below and above: slants as they are, arcs a little from outside.</summary>
+    public Profile Upright => upright.Value;
+
+    /// <summary>The same from the left and the right.</summary>
+    public Profile Sideways => sideways.Value;
 
     public long Width { get; }
 
@@ -59,17 +60,52 @@ internal sealed class Region
     /// </summary>
     public static Region Of(Outline cut, int turns, long gap = 0)
     {
-        var points = Polygon(cut).Select(p => Turn(p, turns)).ToArray();
-        var (left, bottom) = (points.Min(p => p.X), points.Min(p => p.Y));
+        var points = Turned(cut, turns, ArcTolerance);
         return new Region(
-            [
-                .. Merge(Slices([.. points.Select(p => (p.X - left, p.Y - bottom))]))
-                    .Select(cell => cell with { Right = cell.Right + gap, Top = cell.Top + gap }),
-            ],
+            [.. Merge(Slices(points)).Select(cell => cell with { Right = cell.Right + gap, Top = cell.Top + gap })],
             points
                 .Zip(points.Skip(1).Append(points[0]))
-                .All(side => side.First.X == side.Second.X || side.First.Y == side.Second.Y)
+                .All(side => side.First.X == side.Second.X || side.First.Y == side.Second.Y),
+            gap == 0 ? Turned(cut, turns, SlantTolerance) : null
         );
+    }
+
+    // Its corners after quarter turns, the lower left of its box at (0, 0).
+    private static (long X, long Y)[] Turned(Outline cut, int turns, double tolerance)
+    {
+        var points = Polygon(cut, tolerance).Select(p => Turn(p, turns)).ToArray();
+        var (left, bottom) = (points.Min(p => p.X), points.Min(p => p.Y));
+        return [.. points.Select(p => (p.X - left, p.Y - bottom))];
+    }
+
+    /// <summary>
+    /// The largest upright rectangle that lies wholly within the outline, its gap included; arcs are drawn a little from
+    /// outside, so that much is left off.
+    /// </summary>
+    public (long Left, long Bottom, long Width, long Height) Inner()
+    {
+        if (IsRectangle)
+            return (0, 0, Width, Height);
+        var (best, inner) = (0.0, (0L, 0L, 0L, 0L));
+        foreach (var chain in Upright.Chains)
+            for (var from = 0; from < chain.Length; from++)
+            {
+                var (bottom, top) = (double.MinValue, double.MaxValue);
+                for (var to = from; to < chain.Length; to++)
+                {
+                    var slab = chain[to];
+                    bottom = Math.Max(bottom, Math.Max(slab.BottomLeft, slab.Bottom(slab.Right)));
+                    top = Math.Min(top, Math.Min(slab.TopLeft, slab.Top(slab.Right)));
+                    var (wide, high) = (slab.Right - chain[from].Left - (2 * Outside), top - bottom - (2 * Outside));
+                    if (wide <= 0 || high <= 0 || wide * high <= best)
+                        continue;
+                    (best, inner) = (
+                        wide * high,
+                        (chain[from].Left + Outside, (long)Math.Ceiling(bottom) + Outside, wide, (long)high - 1)
+                    );
+                }
+            }
+        return inner;
     }
 
     /// <summary>A plain rectangle.</summary>
@@ -78,33 +114,6 @@ internal sealed class Region
     /// <summary>Whether the other region is this one, but for the rounding of slants.</summary>
     public bool SameAs(Region other) =>
         Cells.Length == other.Cells.Length && Cells.Zip(other.Cells).All(pair => Near(pair.First, pair.Second));
-
-    private static Cell[]? Upright(Cell[] cells)
-    {
-        long[] edges = [.. cells.SelectMany(cell => new[] { cell.Left, cell.Right }).Distinct().Order()];
-        var columns = new Cell[edges.Length - 1];
-        Cell[] upward = [.. cells.OrderBy(cell => cell.Bottom)];
-        for (var at = 0; at < columns.Length; at++)
-        {
-            var (left, right) = (edges[at], edges[at + 1]);
-            var (bottom, top) = (0L, -1L);
-            foreach (var cell in upward)
-            {
-                if (cell.Left > left || cell.Right < right)
-                    continue;
-                if (top < 0)
-                    (bottom, top) = (cell.Bottom, cell.Top);
-                else if (cell.Bottom > top)
-                    return null;
-                else
-                    top = Math.Max(top, cell.Top);
-            }
-            if (top < 0)
-                return null;
-            columns[at] = new Cell(left, bottom, right, top);
-        }
-        return columns;
-    }
 
     private static bool Near(Cell a, Cell b)
     {
@@ -115,10 +124,10 @@ internal sealed class Region
             && Math.Abs(a.Top - b.Top) <= rounding;
     }
 
-    private static IEnumerable<(long X, long Y)> Polygon(Outline cut) =>
+    private static IEnumerable<(long X, long Y)> Polygon(Outline cut, double tolerance) =>
         Enumerable
             .Range(0, cut.Edges.Count)
-            .SelectMany(at => cut.Curve(at).FlattenedOutward(ArcTolerance))
+            .SelectMany(at => cut.Curve(at).FlattenedOutward(tolerance))
             .Select(v => (Length.Snap(v.X).Ticks, Length.Snap(v.Y).Ticks));
 
     private static (long X, long Y) Turn((long X, long Y) p, int turns) =>

@@ -1,0 +1,245 @@
+namespace Wrapper.Core.Lay;
+
+/// <summary>
+/// A stretch of an outline between two corners, in counts: upright sides at <paramref name="Left"/> and
+/// <paramref name="Right"/>, a straight bottom and a straight top between them.
+/// </summary>
+internal readonly record struct Slab(
+    long Left,
+    long Right,
+    double BottomLeft,
+    double BottomRise,
+    double TopLeft,
+    double TopRise
+)
+{
+    /// <summary>How far up its bottom lies at <paramref name="x"/>.</summary>
+    public double Bottom(long x) => BottomLeft + (BottomRise * (x - Left));
+
+    /// <summary>How far up its top lies at <paramref name="x"/>.</summary>
+    public double Top(long x) => TopLeft + (TopRise * (x - Left));
+}
+
+/// <summary>
+/// An outline as chains of slabs from left to right, each of one piece at every x. What two chains forbid each other is
+/// one open stretch, found by walking along both once: bottoms and tops are straight between corners, so they come
+/// nearest at a corner of either. It is the no-fit polygon of the two, sliced at one x.
+/// </summary>
+internal sealed class Profile
+{
+    // Slants may share this little of the cloth at either side, 0.0005 mm, so that what fits by measure is not kept out by
+    // rounding. What is level and upright is exact.
+    private const long Slop = 2;
+
+    private readonly bool isLevel;
+
+    private Profile(Slab[][] chains)
+    {
+        Chains = chains;
+        isLevel = chains.All(chain => chain.All(slab => slab is { BottomRise: 0, TopRise: 0 }));
+    }
+
+    /// <summary>From left to right each, and never one above itself.</summary>
+    public Slab[][] Chains { get; }
+
+    /// <summary>The profile of a polygon; sideways it is that of the polygon with x and y exchanged.</summary>
+    public static Profile Of(IReadOnlyList<(long X, long Y)> polygon, bool sideways = false)
+    {
+        (long X, long Y)[] points = [.. sideways ? polygon.Select(p => (p.Y, p.X)) : polygon];
+        var sides = points
+            .Select((p, at) => (A: p, B: points[(at + 1) % points.Length]))
+            .Where(side => side.A.X != side.B.X)
+            .Select(side => side.A.X < side.B.X ? side : (A: side.B, B: side.A))
+            .OrderBy(side => side.A.X)
+            .ToArray();
+        long[] stops = [.. points.Select(p => p.X).Distinct().Order()];
+        List<List<Slab>> open = [],
+            chains = [];
+        for (var at = 0; at + 1 < stops.Length; at++)
+        {
+            var slabs = Between(sides, stops[at], stops[at + 1]);
+            // A chain goes on while none parts, ends or begins beside it.
+            if (slabs.Count != open.Count || slabs.Zip(open).Any(pair => !Touch(pair.Second[^1], pair.First)))
+            {
+                open = [.. slabs.Select(_ => new List<Slab>())];
+                chains.AddRange(open);
+            }
+            foreach (var (slab, chain) in slabs.Zip(open))
+                chain.Add(slab);
+        }
+        return new([.. chains.Select(chain => chain.ToArray())]);
+    }
+
+    /// <summary>The profile of upright rectangles, each for itself.</summary>
+    public static Profile Of(IReadOnlyList<Cell> cells, bool sideways) =>
+        new([
+            .. cells.Select(cell =>
+                sideways
+                    ? new[] { new Slab(cell.Bottom, cell.Top, cell.Left, 0, cell.Right, 0) }
+                    : [new Slab(cell.Left, cell.Right, cell.Bottom, 0, cell.Top, 0)]
+            ),
+        ]);
+
+    /// <summary>
+    /// Where the bottom of this, lying at <paramref name="x"/>, may not come between, for each pair of chains that share
+    /// a stretch of width: counted from the bottom of <paramref name="other"/>, which lies at <paramref name="left"/>.
+    /// </summary>
+    public void Forbidden(long x, Profile other, long left, Stretches into, long bottom)
+    {
+        var slop = isLevel && other.isLevel ? 0 : Slop;
+        foreach (var own in Chains)
+        foreach (var there in other.Chains)
+        {
+            var from = Math.Max(own[0].Left + x, there[0].Left + left) + slop;
+            var to = Math.Min(own[^1].Right + x, there[^1].Right + left) - slop;
+            if (from >= to)
+                continue;
+            var (low, high) = Forbidden(own, x, there, left, from, to);
+            into.Add((long)Math.Round(low) + bottom, (long)Math.Round(high) + bottom);
+        }
+    }
+
+    // Of what they share of the width, between these two places.
+    private static (double Low, double High) Forbidden(
+        Slab[] own,
+        long x,
+        Slab[] there,
+        long left,
+        long start,
+        long end
+    )
+    {
+        var (low, high) = (double.MaxValue, double.MinValue);
+        for (int a = First(own, start - x), b = First(there, start - left); a < own.Length && b < there.Length; )
+        {
+            ref readonly var mine = ref own[a];
+            ref readonly var its = ref there[b];
+            var (myRight, itsRight) = (mine.Right + x, its.Right + left);
+            var from = Math.Max(Math.Max(mine.Left + x, its.Left + left), start);
+            if (from >= end)
+                break;
+            var to = Math.Min(Math.Min(myRight, itsRight), end);
+            low = Math.Min(
+                low,
+                Math.Min(its.Bottom(from - left) - mine.Top(from - x), its.Bottom(to - left) - mine.Top(to - x))
+            );
+            high = Math.Max(
+                high,
+                Math.Max(its.Top(from - left) - mine.Bottom(from - x), its.Top(to - left) - mine.Bottom(to - x))
+            );
+            if (myRight <= itsRight)
+                a++;
+            else
+                b++;
+        }
+        return (low, high);
+    }
+
+    // The first slab that reaches beyond x.
+    private static int First(Slab[] chain, long x)
+    {
+        var (low, high) = (0, chain.Length);
+        while (low < high)
+        {
+            var middle = (low + high) / 2;
+            if (chain[middle].Right <= x)
+                low = middle + 1;
+            else
+                high = middle;
+        }
+        return low;
+    }
+
+    private static List<Slab> Between(((long X, long Y) A, (long X, long Y) B)[] sides, long left, long right)
+    {
+        // Every side that reaches between the two spans it: no corner lies there.
+        var crossing = sides
+            .TakeWhile(side => side.A.X <= left)
+            .Where(side => side.B.X >= right)
+            .Select(side =>
+                (At: At(side, left), Rise: (double)(side.B.Y - side.A.Y) / (side.B.X - side.A.X), To: At(side, right))
+            )
+            .OrderBy(side => side.At + side.To)
+            .ToArray();
+        List<Slab> slabs = [];
+        for (var pair = 0; pair + 1 < crossing.Length; pair += 2)
+            slabs.Add(
+                new(left, right, crossing[pair].At, crossing[pair].Rise, crossing[pair + 1].At, crossing[pair + 1].Rise)
+            );
+        return slabs;
+    }
+
+    private static double At(((long X, long Y) A, (long X, long Y) B) side, long x) =>
+        side.A.Y + ((double)(side.B.Y - side.A.Y) * (x - side.A.X) / (side.B.X - side.A.X));
+
+    private static bool Touch(Slab before, Slab after) =>
+        before.Bottom(before.Right) <= after.TopLeft && after.BottomLeft <= before.Top(before.Right);
+}
+
+/// <summary>Open stretches of a line in counts, in which something may not begin.</summary>
+internal sealed class Stretches
+{
+    private long[] from = new long[256],
+        to = new long[256];
+    private int count;
+
+    /// <summary>Forgets all.</summary>
+    public void Clear() => count = 0;
+
+    /// <summary>One more.</summary>
+    public void Add(long low, long high)
+    {
+        if (count == from.Length)
+        {
+            Array.Resize(ref from, 2 * count);
+            Array.Resize(ref to, 2 * count);
+        }
+        (from[count], to[count]) = (low, high);
+        count++;
+    }
+
+    /// <summary>Whether a place lies more than <paramref name="by"/> within one of them.</summary>
+    public bool Holds(long place, long by) =>
+        Enumerable.Range(0, count).Any(n => from[n] + by < place && place < to[n] - by);
+
+    /// <summary>
+    /// The first place from <paramref name="start"/> on that none forbids, moved on by <paramref name="onto"/> to where
+    /// it may be at all; gives up with null above <paramref name="limit"/>.
+    /// </summary>
+    public long? Free(long start, long limit, Func<long, long>? onto = null)
+    {
+        Array.Sort(from, to, 0, count);
+        var at = onto is null ? start : onto(start);
+        for (var n = 0; n < count && from[n] < at; n++)
+        {
+            if (to[n] <= at)
+                continue;
+            at = onto is null ? to[n] : onto(to[n]);
+            if (at > limit)
+                return null;
+        }
+        return at > limit ? null : at;
+    }
+
+    /// <summary>Both ends of every place between <paramref name="start"/> and <paramref name="end"/> that none forbids.</summary>
+    public void Gaps(long start, long end, List<long> into)
+    {
+        Array.Sort(from, to, 0, count);
+        var at = start;
+        for (var n = 0; n < count && at <= end; n++)
+        {
+            if (from[n] >= at && from[n] <= end)
+            {
+                into.Add(at);
+                if (from[n] > at)
+                    into.Add(from[n]);
+            }
+            at = Math.Max(at, to[n]);
+        }
+        if (at > end)
+            return;
+        into.Add(at);
+        if (end > at)
+            into.Add(end);
+    }
+}

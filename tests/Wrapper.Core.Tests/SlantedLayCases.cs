@@ -1,0 +1,203 @@
+using CsCheck;
+using NetTopologySuite.Operation.Overlay;
+using NetTopologySuite.Operation.OverlayNG;
+using Wrapper.Core.Geometry;
+using Wrapper.Core.Lay;
+using Wrapper.Core.Lengths;
+using Wrapper.Core.Patterns;
+
+namespace Wrapper.Core.Tests;
+
+/// <summary>
+/// Slants and curves: sets whose lay a person sees at once, worked by hand, and random ones whose overlap is measured by
+/// another geometry on the true outlines.
+/// </summary>
+public sealed class SlantedLayCases
+{
+    private static readonly LayCloth Cloth = new(Length.Inches(54), OneWay: false);
+
+    private static Length Sixteenths(int n) => Length.Inches(0, n, 16);
+
+    private static Outline Polygon(params (int X, int Y)[] inches) =>
+        new([.. inches.Select((at, n) => new Edge($"{n}", new Point(Length.Inches(at.X), Length.Inches(at.Y))))]);
+
+    private static List<LayPiece> Alike(int count, Outline cut, Grain grain = Grain.Along) =>
+        [.. Enumerable.Range(0, count).Select(n => new LayPiece($"p{n}", $"i{n % 3}", $"p{n}", $"{n}", cut, grain))];
+
+    private static double Inches(Length length) => (double)length.Ticks / Length.TicksPerInch;
+
+    // Nothing lies on anything else by more than 0.02 mm, or beyond the cloth.
+    private static void Holds(IReadOnlyList<LayPiece> pieces, Placed lay, LayCloth cloth)
+    {
+        var byId = pieces.ToDictionary(piece => piece.Id);
+        Assert.Equal(pieces.Count, lay.Placements.Count);
+        // Less 0.01 mm all round each.
+        var drawn = lay.Placements.Select(at => Geometry.Laid(byId[at.Id].Cut, at).Buffer(-0.01)).ToList();
+        for (var a = 0; a < drawn.Count; a++)
+        {
+            var box = drawn[a].EnvelopeInternal;
+            Assert.True(box.MinX > 0 && box.MinY > 0 && box.MaxX < Geometry.Mm(cloth.Usable), $"{lay.Placements[a]}");
+            Assert.True(box.MaxY < Geometry.Mm(lay.Length), $"{lay.Placements[a]}");
+            for (var b = 0; b < a; b++)
+                if (box.Intersects(drawn[b].EnvelopeInternal))
+                    Assert.True(
+                        // Hollow arcs are drawn by chords, which bulge out of them by a hair.
+                        OverlayNGRobust.Overlay(drawn[a], drawn[b], SpatialFunction.Intersection).Area < 0.5,
+                        $"{lay.Placements[a]} on {lay.Placements[b]}"
+                    );
+        }
+    }
+
+    // Tapered seats, 20 in front and 14 in behind: head to foot 20 + 14 + 20 = 54 lie abreast, four rows of 18 in.
+    [Fact]
+    public void Tapered_seats_lie_head_to_foot_three_abreast()
+    {
+        var pieces = Alike(12, Polygon((0, 0), (20, 0), (17, 18), (3, 18)));
+        var lay = LayTable.Of(pieces, Cloth);
+        Assert.Equal(72.0, Inches(lay.Best.Length), 4);
+        Holds(pieces, lay.Best, Cloth);
+        // With one way up they cannot: two abreast, and the third in the wedge between two above.
+        Assert.True(LayTable.Of(pieces, Cloth with { OneWay = true }).Best.Length > lay.Best.Length);
+    }
+
+    // Seven of 6 in and one slant of 12 in fill the width: fourteen are two rows of 12 in.
+    [Fact]
+    public void Bias_pieces_lie_edge_to_edge()
+    {
+        var pieces = Alike(14, Polygon((0, 0), (6, 0), (18, 12), (12, 12)));
+        var lay = LayTable.Of(pieces, Cloth);
+        Assert.Equal(24.0, Inches(lay.Best.Length), 4);
+        Holds(pieces, lay.Best, Cloth);
+    }
+
+    // Rows of six and five discs of 9 in, each nested into the one below: 9 + 2 x 9 x root 3 / 2 = 24.59 in; in rows 27.
+    [Fact]
+    public void Discs_nest_like_a_honeycomb()
+    {
+        var (across, radius) = (Length.Inches(9), Length.Inches(9).Over(2));
+        var disc = new Outline([
+            new("a", new Point(Length.Zero, radius), radius),
+            new("b", new Point(across, radius), radius),
+        ]);
+        var pieces = Alike(16, disc, Grain.Either);
+        var lay = LayTable.Of(pieces, Cloth);
+        Assert.InRange(Inches(lay.Best.Length), 24.588, 24.66);
+        Holds(pieces, lay.Best, Cloth);
+    }
+
+    private static readonly Gen<LayPiece[]> Any = Gen.Select(
+            Gen.Int[0, 4],
+            Gen.Int[3 * 16, 24 * 16],
+            Gen.Int[3 * 16, 20 * 16],
+            Gen.Int[0, 100],
+            (kind, w, h, part) =>
+            {
+                Point At(int x, int y) => new(Sixteenths(x), Sixteenths(y));
+                var in_ = 1 + (part * (Math.Min(w, h) - 3) / 220);
+                return kind switch
+                {
+                    0 => new Outline([
+                        new("a", At(0, 0)),
+                        new("b", At(w, 0)),
+                        new("c", At(w - in_, h)),
+                        new("d", At(in_ / 2, h)),
+                    ]),
+                    1 => new Outline([
+                        new("a", At(0, 0)),
+                        new("b", At(w, 0)),
+                        new("c", At(w + in_, h)),
+                        new("d", At(in_, h)),
+                    ]),
+                    // A bow in front, and a hollow one.
+                    2 => new Outline([
+                        new("a", At(0, 0), Sixteenths(w)),
+                        new("b", At(w, 0)),
+                        new("c", At(w, h)),
+                        new("d", At(0, h)),
+                    ]),
+                    3 => new Outline([
+                        new("a", At(0, 0), Sixteenths(4 * w), Outward: false),
+                        new("b", At(w, 0)),
+                        new("c", At(w, h)),
+                        new("d", At(0, h)),
+                    ]),
+                    _ => new Outline([
+                        new("a", At(0, 0)),
+                        new("b", At(w, 0)),
+                        new("c", At(w, h)),
+                        new("d", At(w - in_, h)),
+                        new("e", At(w - in_, h - in_)),
+                        new("f", At(0, h - in_)),
+                    ]),
+                };
+            }
+        )
+        .Array[2, 26]
+        .Select(cuts =>
+            cuts.Select(
+                    (cut, n) =>
+                        new LayPiece(
+                            $"p{n}",
+                            $"i{n % 3}",
+                            $"p{n}",
+                            $"{n}",
+                            cut,
+                            n % 5 == 0 ? Grain.Either : Grain.Along
+                        )
+                )
+                .ToArray()
+        );
+
+    [Fact]
+    public void Any_outlines_lie_apart_at_once_and_after_a_search_and_no_bound_is_longer() =>
+        Any.Sample(
+            pieces =>
+            {
+                var lay = LayTable.Of(pieces, Cloth);
+                Holds(pieces, lay.Best, Cloth);
+                Assert.True(lay.ShortestPossible <= lay.Best.Length);
+                Assert.Equal(lay.Best.Placements, LayTable.Of(pieces, Cloth).Best.Placements);
+                var found = LaySearch.Run(pieces, Cloth, seed: 3, _ => { }, default, rounds: 1);
+                Holds(pieces, found.Best, Cloth);
+                Assert.True(found.ShortestPossible <= found.Best.Length && found.Best.Length <= lay.Best.Length);
+            },
+            iter: 40,
+            threads: 1
+        );
+
+    // A repeat of 10 in: a piece of 12 in takes 20 from the next, so two go into 32 in, where three would by width alone:
+    // five of 9 in along are three rows, 27 in. Plain ones of 4 in still go between them.
+    [Fact]
+    public void A_bound_knows_the_places_of_the_repeat()
+    {
+        var cloth = new LayCloth(Length.Inches(36), OneWay: true)
+        {
+            Repeat = new Repeat(Length.Inches(1), Length.Inches(10), false),
+        };
+        var wide = Alike(5, Outline.Rectangle(Length.Inches(12), Length.Inches(9)))
+            .Select(piece => piece.AtSamePlace())
+            .ToList();
+        var found = LaySearch.Run(wide, cloth, seed: 1, _ => { }, default, rounds: 1);
+        Assert.Equal(27.0, Inches(found.Best.Length), 4);
+        // Of fifths of rows two and a half: 22.5 in by what goes side by side; 15 in by area.
+        Assert.InRange(Inches(found.ShortestPossible), 22.3, 27.0);
+        var between = wide.Append(
+                new LayPiece("n", "i", "n", "n", Outline.Rectangle(Length.Inches(4), Length.Inches(27)), Grain.Along)
+            )
+            .ToList();
+        Assert.Equal(27.0, Inches(LaySearch.Run(between, cloth, seed: 1, _ => { }, default, rounds: 1).Best.Length), 4);
+    }
+
+    // Many pieces cost no cliff: all are laid, by their outlines, and a request that is given up ends at once.
+    [Fact]
+    public void Hundreds_of_curved_pieces_are_laid_by_their_outlines()
+    {
+        var pieces = Alike(700, Polygon((0, 0), (20, 0), (17, 18), (3, 18)));
+        var lay = LayTable.Of(pieces, Cloth);
+        // 233 rows of three and one: 234 x 18 in.
+        Assert.Equal(234 * 18.0, Inches(lay.Best.Length), 3);
+        using var given = new CancellationTokenSource();
+        given.Cancel();
+        Assert.ThrowsAny<OperationCanceledException>(() => LayTable.Of(pieces, Cloth, given.Token));
+    }
+}
