@@ -64,15 +64,18 @@ public sealed class Perspective
     /// </summary>
     internal double WidthsBetween(int x1, int y1, int x2, int y2)
     {
-        var (one, other) = (Back(x1, y1), Back(x2, y2));
+        var (one, other) = (OnSquare(x1, y1), OnSquare(x2, y2));
         return Math.Sqrt(Math.Pow(one.U - other.U, 2) + Math.Pow(share * (one.V - other.V), 2));
     }
 
     /// <summary>How high the rectangle is to its width, see <see cref="WidthsBetween"/>.</summary>
     internal double HeightToWidth => share;
 
-    // The adjoint of the map does the inverse, up to the divisor.
-    private (double U, double V) Back(double x, double y)
+    /// <summary>
+    /// Where a point of the photo lies on the plane of the square: (0, 0) at its upper left corner, (1, 1) at its lower
+    /// right one. The adjoint of the map does the inverse, up to the divisor.
+    /// </summary>
+    public (double U, double V) OnSquare(double x, double y)
     {
         var u = ((e - (f * h)) * x) + (((c * h) - b) * y) + ((b * f) - (c * e));
         var v = (((f * g) - d) * x) + ((a - (c * g)) * y) + ((c * d) - (a * f));
