@@ -18,6 +18,7 @@ public class ArchitectureTests
         (4, "Workroom.Money"),
         (4, "Workroom.Customers"),
         (4, "Workroom.Stock"),
+        (4, "Workroom.Merchants"),
         (4, "Patterns"),
         (5, "Making"),
         (5, "Sewing"),

@@ -218,4 +218,42 @@ public sealed class DeviceTests(Host host) : IClassFixture<Host>
             (await host.Send(HttpMethod.Post, "/api/jobs/demo-window-bench/cloths/slate/plot")).Status
         );
     }
+
+    // What a phone can do: say a reading at its own address; nothing else is served there, to whomever.
+    [Fact]
+    public async Task A_phone_of_the_local_network_is_the_tape_and_gets_nothing_else()
+    {
+        Assert.Empty((await Get("tape/phone")).AsArray());
+        var port = Host.FreePort();
+        using var room = Host.WithPhones(port);
+        var told = (await room.Send(HttpMethod.Get, "/api/devices/tape/phone")).Body.AsArray();
+        var key = new Uri($"{Assert.Single(told.Take(1))}").AbsolutePath;
+        Assert.Matches("^/[0-9a-f]{16}$", key);
+        using var phone = new HttpClient { BaseAddress = new Uri($"http://127.0.0.1:{port}") };
+        foreach (var path in new[] { "/", "/api/health", "/api/jobs", $"{key}0", $"{key}/", "/index.html" })
+            Assert.Equal(HttpStatusCode.NotFound, (await phone.GetAsync(new Uri(path, UriKind.Relative))).StatusCode);
+        async Task<(HttpStatusCode Status, string Page)> Say(string typed)
+        {
+            using var form = new FormUrlEncodedContent([new("typed", typed)]);
+            using var reply = await phone.PostAsync(new Uri(key, UriKind.Relative), form);
+            return (reply.StatusCode, await reply.Content.ReadAsStringAsync());
+        }
+        Assert.Contains("switched off", (await Say("46 1/2")).Page, StringComparison.Ordinal);
+        await room.Send(
+            HttpMethod.Put,
+            "/api/devices/tape",
+            JsonNode.Parse("""{"isOn":true,"battery":80,"isInReach":true}""")
+        );
+        using var stream = await room.Client.GetStreamAsync(new Uri("/api/devices/tape/events", UriKind.Relative));
+        using var events = new StreamReader(stream);
+        await Next(events);
+        Assert.Contains("46 1/2 in is passed on", (await Say("46.5")).Page, StringComparison.Ordinal);
+        Assert.Equal("46 1/2 in", $"{(await Next(events))!["reading"]}");
+        // What cannot be read stays in the field, and is never more than words.
+        var (status, page) = await Say("<script>9");
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, status);
+        Assert.Contains("value=\"&lt;script&gt;9\"", page, StringComparison.Ordinal);
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, (await Say(new string('9', 100_000))).Status);
+        Assert.Contains("For example", (await Say("")).Page, StringComparison.Ordinal);
+    }
 }

@@ -13,13 +13,15 @@ public sealed class Host : IDisposable
 {
     private readonly string data;
     private readonly bool demo;
+    private readonly string[] more;
     private Process process;
 
     public Host()
         : this(Directory.CreateTempSubdirectory("wrapper-server-").FullName) { }
 
-    private Host(string data, bool demo = true)
+    private Host(string data, bool demo = true, params string[] more)
     {
+        this.more = more;
         this.data = data;
         this.demo = demo;
         Port = FreePort();
@@ -34,8 +36,22 @@ public sealed class Host : IDisposable
     /// <summary>Its data folder.</summary>
     public string Data => data;
 
+    /// <summary>The most memory that the server took so far, in bytes.</summary>
+    public long MostMemory
+    {
+        get
+        {
+            process.Refresh();
+            return process.PeakWorkingSet64;
+        }
+    }
+
     /// <summary>A host whose data lies in this folder, which it removes.</summary>
     public static Host On(string data) => new(data);
+
+    /// <summary>A host that serves phones at this port too.</summary>
+    public static Host WithPhones(int port) =>
+        new(Directory.CreateTempSubdirectory("wrapper-server-").FullName, demo: false, "--phone", $"{port}");
 
     /// <summary>A host without demo data.</summary>
     public static Host Empty() => new(Directory.CreateTempSubdirectory("wrapper-server-").FullName, demo: false);
@@ -94,7 +110,17 @@ public sealed class Host : IDisposable
         var started = Process.Start(
             new ProcessStartInfo(
                 "dotnet",
-                [host, "--port", $"{Port}", "--data", data, "--web", Web(), .. demo ? (string[])["--demo"] : []]
+                [
+                    host,
+                    "--port",
+                    $"{Port}",
+                    "--data",
+                    data,
+                    "--web",
+                    Web(),
+                    .. demo ? (string[])["--demo"] : [],
+                    .. more,
+                ]
             )
         )!;
         for (var tries = 0; tries < 200; tries++)
@@ -128,7 +154,7 @@ public sealed class Host : IDisposable
         return Path.Combine(data, "web");
     }
 
-    private static int FreePort()
+    public static int FreePort()
     {
         using var listener = new TcpListener(IPAddress.Loopback, 0);
         listener.Start();

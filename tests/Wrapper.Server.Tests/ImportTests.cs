@@ -174,4 +174,70 @@ public sealed class ImportTests(Host host) : IClassFixture<Host>
             StringComparison.Ordinal
         );
     }
+
+    // 20 x 18 and 5 in wide strips: what is listed is laid, nothing is added to it.
+    [Fact]
+    public async Task A_pasted_cut_list_becomes_pieces_of_that_size_and_one_line_without_a_size_keeps_all_out()
+    {
+        var (_, wrong) = await Send("measurements", "2 panels 20 x 18\nsome cord\n", "?take=true");
+        Assert.Equal((2, 2, 0, 1), Counts(wrong));
+        Assert.False((bool)wrong["isTaken"]!);
+        Assert.Empty(wrong["items"]!.AsArray());
+        Assert.Equal("it has no size", (string)Assert.Single(wrong["rows"]![0]!["problems"]!.AsArray())!["reason"]!);
+
+        var (_, taken) = await Send(
+            "measurements",
+            "2 panels 20 x 18\n\nstrips, 4 @ 5 in by 74 in\n",
+            "?take=true&unit=in"
+        );
+        var items = taken["items"]!.AsArray();
+        Assert.Equal(["panels", "strips"], items.Select(item => $"{item!["name"]}"));
+        var (_, job) = await host.Send(HttpMethod.Get, "/api/jobs/demo-window-bench");
+        var document = job["document"]!.DeepClone();
+        document["items"] = new JsonArray([.. items.Select(item => item!.DeepClone())]);
+        foreach (var item in document["items"]!.AsArray())
+            item!["cloth"] = "slate";
+        var (status, plan) = await host.Post("/api/plan?lay=instant", document);
+        Assert.Equal(HttpStatusCode.OK, status);
+        var cut = plan["items"]!.AsArray().Select(item => item!["draft"]!["pattern"]!["pieces"]![0]!).ToList();
+        Assert.Equal([2, 4], cut.Select(piece => (int)piece["quantity"]!));
+        Assert.Equal(
+            ["20 in", "18 in", "5 in", "74 in"],
+            cut.SelectMany(piece =>
+                piece["sizes"]!
+                    .AsArray()
+                    .Where(size => $"{size!["kind"]}" == "cut")
+                    .Select(size => $"{size!["length"]!["text"]}")
+            )
+        );
+    }
+
+    [Fact]
+    public async Task A_table_of_measurements_is_read_by_letters_names_and_kind()
+    {
+        const string table =
+            "Item;Kind;How many;W;length;T\nBay seat;Cushion or seat pad;2;60;50,5;8\nRunner;runner;;36;120;\nPost;lamp;;1;2;\n";
+        var (_, look) = await Send("measurements", table, "?unit=cm");
+        Assert.Equal((3, 3, 0, 1), Counts(look));
+        Assert.Contains("no kind of thing", (string)look["rows"]![0]!["problems"]![0]!["reason"]!);
+        var (_, taken) = await Send("measurements", table.Replace("Post;lamp;;1;2;\n", ""), "?unit=cm&take=true");
+        var seat = taken["items"]![0]!;
+        Assert.Equal(("Bay seat", "2"), ($"{seat["name"]}", $"{seat["quantity"]}"));
+        Assert.Equal(["60", "50,5", "8"], new[] { "W", "L", "T" }.Select(key => $"{seat["measures"]![key]!["typed"]}"));
+        Assert.Equal("runner", $"{taken["items"]![1]!["makeUp"]}");
+    }
+
+    [Fact]
+    public async Task Cards_of_a_telephone_are_customers()
+    {
+        const string cards =
+            "BEGIN:VCARD\nVERSION:3.0\nFN:Ines Marrow\nORG:Tallow Boatyard\nTEL:01632 960 5\nEND:VCARD\nBEGIN:VCARD\nVERSION:3.0\nFN:Bo Marrow\nORG:Tallow Boatyard\nEND:VCARD\n";
+        var (_, taken) = await Send("customers", cards, "?take=true");
+        Assert.Equal(("cards", true), ($"{taken["parted"]}", (bool)taken["isTaken"]!));
+        var customer = (await Get("/api/customers?q=tallow")).AsArray().Single()!["customer"]!;
+        Assert.Equal(
+            ["Ines Marrow", "Bo Marrow"],
+            customer["people"]!.AsArray().Select(person => $"{person!["name"]}")
+        );
+    }
 }

@@ -216,12 +216,32 @@ public sealed class MoneyTests(Host host) : IClassFixture<Host>
         using var drawing = await host.Client.GetAsync(new Uri("/api/papers/q1/drawings/i1", UriKind.Relative));
         Assert.Equal([0x89, (byte)'P', (byte)'N', (byte)'G'], (await drawing.Content.ReadAsByteArrayAsync())[..4]);
 
+        // As it is printed: read by its parts, each amount as it was given out.
+        var printed = await host.Client.GetByteArrayAsync(new Uri("/api/papers/q1/paper.pdf", UriKind.Relative));
+        var read = Poppler.Text("pdfinfo", printed, "-struct-text");
+        foreach (
+            var said in new[] { $"Quotation {paper["called"]}", "Barge Marigold", "Bunk sheet", "Delivery" }.Append(
+                Text(paper, "sum", "total", "text")
+            )
+        )
+            Assert.Contains(said, read);
+        Assert.Contains("Table", read);
+        var (_, pages) = await host.Send(HttpMethod.Get, "/api/papers/q1/pages");
+        Assert.Contains(
+            Text(paper, "sum", "total", "text"),
+            pages["pages"]![0]!["said"]!.AsArray().Select(line => (string)line!)
+        );
+
         // Later prices, another name, a killed server: the paper stands.
         await KeepBook(book => book["labourRate"] = "90");
         await KeepCustomer("m1", Customer("The Marigold", "01632 960 799"), from: 1);
         host.KillAndRestart();
         var (_, again) = await host.Send(HttpMethod.Get, "/api/papers/q1");
         Assert.True(JsonNode.DeepEquals(paper, again["paper"]));
+        Assert.Equal(
+            printed,
+            await host.Client.GetByteArrayAsync(new Uri("/api/papers/q1/paper.pdf", UriKind.Relative))
+        );
 
         Assert.Equal(HttpStatusCode.UnprocessableEntity, (await Give("money-1", "i0", "invoice", "q1")).Status);
         (_, var order) = await Give("money-1", "o1", "order", "q1", option: "o");

@@ -111,6 +111,44 @@ public sealed class WorkroomFileTests : IDisposable
             Assert.True(status == HttpStatusCode.OK, $"{body}");
         }
         await full.Send(HttpMethod.Post, "/api/jobs/demo-bunks/put-away");
+        // The last that was done to a job is an undo: it shows what an earlier state holds.
+        await Rename(full, "demo-tables", "Not so");
+        await Undo("demo-tables");
+        await Said("/api/templates", """{"id":"bay","name":"Bay bench","job":"demo-window-bench"}""");
+        await Said(
+            "/api/devices/mail",
+            """{"to":"ada@example.org","subject":"Zoë’s order","text":"a\n=b","with":[]}"""
+        );
+        await full.Send(
+            HttpMethod.Put,
+            "/api/devices/merchant",
+            JsonNode.Parse("""{"is":"open","next":"part","isSoldOut":false}""")!
+        );
+        await Said(
+            "/api/merchant/orders",
+            """{"id":"o1","article":"moss-velvet","length":7022592,"job":"demo-tables","cloth":"top","reserve":false}"""
+        );
+        await full.Send(HttpMethod.Post, "/api/devices/merchant/van");
+        await full.Send(
+            HttpMethod.Put,
+            "/api/workroom",
+            JsonNode.Parse("""{"name":"Attic","unit":"cm","words":{"zip":"zipper"}}""")!
+        );
+    }
+
+    private async Task Said(string path, string body)
+    {
+        var (status, why) = await full.Post(path, JsonNode.Parse(body)!);
+        Assert.True(status == HttpStatusCode.OK, $"{path}: {why}");
+    }
+
+    private async Task Undo(string job)
+    {
+        var now = (await full.Send(HttpMethod.Get, $"/api/jobs/{job}")).Body;
+        await full.Post(
+            $"/api/jobs/{job}/undo",
+            new JsonObject { ["base"] = now["revision"]!.DeepClone(), ["changeId"] = "back" }
+        );
     }
 
     [Fact]
@@ -162,11 +200,7 @@ public sealed class WorkroomFileTests : IDisposable
         );
         Assert.NotEqual("", await Name(full, "demo-bunks"));
         // It is a change like any other: there is a way back.
-        var now = (await full.Send(HttpMethod.Get, "/api/jobs/demo-marigold")).Body;
-        await full.Post(
-            "/api/jobs/demo-marigold/undo",
-            new JsonObject { ["base"] = now["revision"]!.DeepClone(), ["changeId"] = "back" }
-        );
+        await Undo("demo-marigold");
         Assert.Equal("Mine", await Name(full, "demo-marigold"));
     }
 
@@ -200,6 +234,14 @@ public sealed class WorkroomFileTests : IDisposable
         var photo = Encoding.UTF8.GetBytes(
             """{"job":"demo-marigold","photo":{"id":"big","item":"x","caption":"","type":"image/png","away":false,"moment":"","marks":[]}}"""
         );
+        var letter = """{"id":"a","at":"","to":"a@b.c","subject":"","enclosures":[]}"""u8.ToArray();
+        static (string, byte[]) Order(string id, long length) =>
+            (
+                "orders/a.json",
+                Encoding.UTF8.GetBytes(
+                    $$"""{"id":"{{id}}","article":"x","name":"x","job":"j","cloth":"c","length":{{length}},"width":9,"batch":"","placedOn":"","dueOn":"","isReserved":false,"came":[]}"""
+                )
+            );
         (byte[] File, string Reason)[] hostile =
         [
             ([], "no zip"),
@@ -223,6 +265,24 @@ public sealed class WorkroomFileTests : IDisposable
                     )
                 ),
                 "stock/"
+            ),
+            (Zip(Manifest(), ("templates/a.json", "{}"u8.ToArray())), "templates/a.json it is no job"),
+            (Zip(Manifest(), ("orders/a.json", """{"id":"a","came":null}"""u8.ToArray())), "orders/a.json cannot be"),
+            (Zip(Manifest(), ("customers/a.json", """{"name":"a","people":null}"""u8.ToArray())), "customers/a.json"),
+            (Zip(Manifest(), Order("a", -5)), "is an order of no cloth"),
+            (Zip(Manifest(), Order("b", 5)), "is an order of another id"),
+            (Zip(Manifest(), ("letters/a.json", letter)), "lacks its letter"),
+            (Zip(Manifest(), ("letters/a.json", letter), ("letters/a.eml", [0, 0xFF, 10])), "no letter that can be"),
+            (Zip(Manifest(), ("letters/a.json", letter), ("letters/a.eml", huge)), "larger than 32 MB unpacked"),
+            (
+                Zip(
+                    Manifest(),
+                    (
+                        "workroom.json",
+                        """{"told":{"name":"A","unit":"in","words":{"zip":"so"}},"states":{"postcode":"","statements":[]}}"""u8.ToArray()
+                    )
+                ),
+                "no word that is known"
             ),
             (Zip(Manifest(), ("photos/a.json", photo)), "lacks its picture"),
             (Zip(Manifest(), ("photos/a.json", photo), ("photos/a.picture", "MZ"u8.ToArray())), "neither a JPEG"),
@@ -249,4 +309,155 @@ public sealed class WorkroomFileTests : IDisposable
         Assert.False(File.Exists("/tmp/wrapper-slip.json"));
         Assert.Equal(HttpStatusCode.OK, (await full.Send(HttpMethod.Get, "/api/health")).Status);
     }
+
+    // Whatever is in a workroom: words of any script, sizes that cannot be read, items of any kind, things without a name.
+    [Theory]
+    [InlineData(1)]
+    [InlineData(2)]
+    [InlineData(3)]
+    public async Task Any_workroom_comes_back_file_by_file(int seed)
+    {
+        var dice = new Random(seed);
+        using var room = Host.Empty();
+        var (_, makeUps) = await room.Send(HttpMethod.Get, "/api/make-ups");
+        var customers = Enumerable.Range(0, dice.Next(1, 5)).Select(n => $"c{seed}{n}").ToList();
+        foreach (var id in customers)
+            await Kept(
+                room,
+                $"/api/customers/{id}",
+                new JsonObject
+                {
+                    ["from"] = 0,
+                    ["customer"] = new JsonObject
+                    {
+                        ["name"] = $"{id} {Words(dice)}",
+                        ["address"] = Words(dice),
+                        ["notes"] = Words(dice),
+                        ["people"] = new JsonArray([
+                            .. Enumerable
+                                .Range(0, dice.Next(3))
+                                .Select(n => new JsonObject
+                                {
+                                    ["id"] = $"p{n}",
+                                    ["name"] = Words(dice),
+                                    ["role"] = "",
+                                    ["phone"] = Words(dice),
+                                    ["email"] = "",
+                                }),
+                        ]),
+                        ["places"] = new JsonArray(),
+                    },
+                }
+            );
+        for (var n = dice.Next(1, 6); n > 0; n--)
+            await Kept(
+                room,
+                $"/api/stock/s{seed}{n}",
+                new JsonObject
+                {
+                    ["from"] = 0,
+                    ["row"] = new JsonObject
+                    {
+                        ["kind"] = "part-roll",
+                        ["name"] = Words(dice),
+                        ["batch"] = Words(dice),
+                        ["length"] = new JsonObject { ["typed"] = Size(dice), ["unit"] = "cm" },
+                    },
+                }
+            );
+        for (var job = dice.Next(1, 5); job > 0; job--)
+        {
+            var id = $"j{seed}{job}";
+            var (_, begun) = await room.Post(
+                "/api/jobs",
+                new JsonObject
+                {
+                    ["id"] = id,
+                    ["changeId"] = $"{id}-0",
+                    ["name"] = Words(dice),
+                    ["unit"] = dice.Next(2) == 0 ? "in" : "cm",
+                    ["document"] = null,
+                    ["customerId"] = dice.Next(2) == 0 ? customers[dice.Next(customers.Count)] : "",
+                }
+            );
+            var document = begun["document"]!.DeepClone();
+            for (var n = dice.Next(4); n > 0; n--)
+            {
+                var (_, item) = await room.Post(
+                    "/api/items",
+                    new JsonObject
+                    {
+                        ["id"] = $"i{n}",
+                        ["name"] = Words(dice),
+                        ["makeUp"] = makeUps[dice.Next(makeUps.AsArray().Count)]!["key"]!.DeepClone(),
+                        ["unit"] = "in",
+                        ["from"] = null,
+                    }
+                );
+                item["quantity"] = $"{dice.Next(9)}";
+                item["notes"] = Words(dice);
+                foreach (var key in new[] { "W", "L", "T" })
+                    item["measures"]![key] = new JsonObject { ["typed"] = Size(dice), ["unit"] = "in" };
+                document["items"]!.AsArray().Add(item.DeepClone());
+            }
+            await Kept(
+                room,
+                $"/api/jobs/{id}",
+                new JsonObject
+                {
+                    ["base"] = 1,
+                    ["changeId"] = $"{id}-1",
+                    ["step"] = "",
+                    ["document"] = document,
+                }
+            );
+            if (dice.Next(2) == 0)
+                await Put(room, $"/api/jobs/{id}/photos/ph{id}?item=&moment=before", Dot);
+        }
+        var zip = await Export(room);
+        var (_, taken) = await Take(empty, zip, "?take=true");
+        Assert.Empty(taken["refused"]!.AsArray());
+        var (before, after) = (Files(zip), Files(await Export(empty)));
+        Assert.Equal(before.Keys.Order(), after.Keys.Order());
+        Assert.All(
+            before.Where(file => file.Key != "manifest.json"),
+            file => Assert.True(file.Value == after[file.Key], file.Key)
+        );
+    }
+
+    private static async Task Kept(Host host, string path, JsonNode body)
+    {
+        var (status, why) = await host.Send(HttpMethod.Put, path, body);
+        Assert.True(status == HttpStatusCode.OK, $"{path}: {why}");
+    }
+
+    private static string Words(Random dice)
+    {
+        string[] some =
+        [
+            "Zoë",
+            "9½",
+            "北の家",
+            "a\nb",
+            "\"so\"",
+            "=1+1",
+            "\u0301e",
+            "👩‍🔧",
+            "  ",
+            "plain",
+            "<b>",
+            "\\",
+        ];
+        return string.Join(' ', Enumerable.Range(0, dice.Next(1, 5)).Select(_ => some[dice.Next(some.Length)]));
+    }
+
+    private static string Size(Random dice) =>
+        dice.Next(5) switch
+        {
+            0 => "about so",
+            1 => "",
+            2 => $"{dice.Next(200)},{dice.Next(10)}",
+            3 => $"{dice.Next(90)} {dice.Next(1, 8)}/8",
+            _ => $"{dice.Next(300)}",
+        };
 }

@@ -15,10 +15,18 @@ public sealed record SendReading(string Typed, JobUnit Unit, string Within = "")
 /// <summary>The digital tape, and the protocol by which anything can be one.</summary>
 internal static class TapeEndpoints
 {
+    private const string Off = "The tape is switched off: switch it on under Workshop devices.";
+
     public static void Map(RouteGroupBuilder api)
     {
         var tape = api.MapGroup("/devices/tape");
         tape.MapGet("/", (Tape device) => device.State).WithName("getTape").WithSummary("How the digital tape stands.");
+
+        tape.MapGet("/phone", (PhoneAddress address) => address.All())
+            .WithName("phoneAddresses")
+            .WithSummary(
+                "Addresses at which a phone of the local network can be the tape; none unless it was started with --phone."
+            );
 
         tape.MapPut(
                 "/",
@@ -40,12 +48,11 @@ internal static class TapeEndpoints
                 "/readings",
                 Results<NoContent, ProblemHttpResult> (SendReading send, Tape device) =>
                 {
-                    var (length, problem) = Read(send);
-                    if (length is not { } read)
-                        return Problems.Fields([problem!]);
-                    return device.Read($"{LengthPrinter.Exact(read, send.Unit)} {LengthPrinter.Word(send.Unit)}")
-                        ? TypedResults.NoContent()
-                        : Problems.Meanwhile("The tape is switched off: switch it on under Workshop devices.");
+                    if (!device.State.IsOn && Read(send).Problem is null)
+                        return Problems.Meanwhile(Off);
+                    return Pass(send, device).Problem is { } problem
+                        ? Problems.Fields([problem])
+                        : TypedResults.NoContent();
                 }
             )
             .ProducesProblem(409)
@@ -64,6 +71,16 @@ internal static class TapeEndpoints
             .ProducesProblem(409)
             .WithName("tapeEvents")
             .WithSummary("Readings as they come, as server-sent events of the type `tape`.");
+    }
+
+    /// <summary>Passes a reading on: as it is told on, or why it is not.</summary>
+    public static (string? Passed, Problem? Problem) Pass(SendReading send, Tape device)
+    {
+        var (length, problem) = Read(send);
+        if (length is not { } read)
+            return (null, problem);
+        var told = $"{LengthPrinter.Exact(read, send.Unit)} {LengthPrinter.Word(send.Unit)}";
+        return device.Read(told) ? (told, null) : (null, new Problem("typed", "", 0, Off, ""));
     }
 
     private static (Length? Length, Problem? Problem) Read(SendReading send)

@@ -41,7 +41,9 @@ internal sealed class ColumnMap
                 if (
                     !columns.ContainsValue(at)
                     && names.Any(name =>
-                        exactly ? head == name : $" {head} ".Contains($" {name} ", StringComparison.Ordinal)
+                        exactly
+                            ? head == name
+                            : name.Length > 1 && $" {head} ".Contains($" {name} ", StringComparison.Ordinal)
                     )
                 )
                 {

@@ -20,7 +20,8 @@ public sealed record ImportRowView(int Row, string Name, string Becomes, IReadOn
 
 /// <summary>
 /// A table as it would be taken in: how it is parted, the unit of its sizes, whether decimals have commas; its columns,
-/// the rows that are wrong or the first of them, and counts.
+/// the rows that are wrong or the first of them, and counts. <paramref name="Items"/> are what measurements become, for
+/// whoever asks to put into a job; none of other tables.
 /// </summary>
 public sealed record ImportView(
     string Parted,
@@ -33,12 +34,14 @@ public sealed record ImportView(
     int New,
     int Changed,
     int Wrong,
-    bool IsTaken
+    bool IsTaken,
+    IReadOnlyList<Item> Items
 );
 
 /// <summary>Tables from outside: looked at first, then taken in whole or not at all.</summary>
 internal static class ImportEndpoints
 {
+    private const string Measurements = "measurements";
     private const int Shown = 60,
         Some = 3,
         LongestMap = 2000;
@@ -54,11 +57,12 @@ internal static class ImportEndpoints
                     bool? take,
                     HttpRequest request,
                     TableImports imports,
+                    MeasureImports measures,
                     WorkroomStore workroom
                 ) =>
                 {
-                    if (TableImports.FieldsOf(kind) is not { } fields)
-                        return Problems.NotFound("customers, stock and prices can be taken in");
+                    if ((kind == Measurements ? measures.Fields : TableImports.FieldsOf(kind)) is not { } fields)
+                        return Problems.NotFound("customers, stock, prices and measurements can be taken in");
                     if (map?.Length > LongestMap)
                         return Refuse("map", $"longer than {LongestMap} characters", "name:0");
                     if (request.ContentLength is null or > TableFile.MostBytes)
@@ -72,13 +76,19 @@ internal static class ImportEndpoints
                     var (table, reason) = TableFile.Read(body.ToArray());
                     if (table is null)
                         return Refuse("file", reason!, "Stock.csv");
+                    if (kind == Measurements && IsList(table, fields))
+                        table = CutListText.Read(TableFile.Decoded(body.ToArray()).Text ?? "");
                     var columns = new ColumnMap(table, fields, map);
                     if (unit is not null && UnitNamed(unit) is null)
                         return Refuse("unit", "in, in8 or cm is needed", "cm");
                     var sizes =
                         (unit is null ? null : UnitNamed(unit))
                         ?? ColumnMap.UnitOf(table, StockEndpoints.UnitOf(workroom));
-                    var rows = imports.Rows(kind, table, columns, sizes);
+                    var items = kind == Measurements ? measures.Rows(table, columns, sizes) : [];
+                    var rows =
+                        kind == Measurements
+                            ? [.. items.Select(each => each.Row)]
+                            : imports.Rows(kind, table, columns, sizes);
                     var wrong = rows.Count(row => row.Problems.Count > 0);
                     // All or nothing: one row that is wrong keeps the rest out.
                     var isTaken = take == true && wrong == 0;
@@ -93,7 +103,8 @@ internal static class ImportEndpoints
                             sizes,
                             [.. rows.Where(row => row.Name.Length + row.Problems.Count > 0)],
                             wrong,
-                            isTaken
+                            isTaken,
+                            isTaken ? [.. items.Select(each => each.Item)] : []
                         )
                     );
                 }
@@ -114,7 +125,8 @@ internal static class ImportEndpoints
         JobUnit unit,
         IReadOnlyList<ImportRow> rows,
         int wrong,
-        bool isTaken
+        bool isTaken,
+        IReadOnlyList<Item> items
     ) =>
         new(
             table.Parted,
@@ -141,8 +153,14 @@ internal static class ImportEndpoints
             rows.Count(row => row.Becomes == TableImports.New),
             rows.Count(row => row.Becomes == TableImports.Changed),
             wrong,
-            isTaken
+            isTaken,
+            items
         );
+
+    // A size stands in the head, or no head says what it is the head of: a list as it was written down.
+    private static bool IsList(TableFile table, IReadOnlyList<ImportField> fields) =>
+        CutListText.HasSize(string.Join(' ', table.Head))
+        || new ColumnMap(table, fields, null) is var guessed && fields.All(field => guessed.Of(field.Key) is null);
 
     // By the names that units have in files.
     private static JobUnit? UnitNamed(string name) =>

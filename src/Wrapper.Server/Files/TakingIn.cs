@@ -1,4 +1,3 @@
-using System.Text;
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using Microsoft.AspNetCore.Http.Json;
@@ -41,6 +40,12 @@ public enum Standing
     Refused,
 }
 
+/// <summary>
+/// Reckons with a thing that a file holds: whether it is here the same (null where it is not here), and what writes it,
+/// told whether it takes the place of something.
+/// </summary>
+internal delegate void AddTaken(string kind, string id, string name, bool? isSame, Action<bool> put);
+
 /// <summary>A thing in a file: what it is, under which id, what it is called, and how it stands.</summary>
 public sealed record TakenIn(string Kind, string Id, string Name, Standing Standing);
 
@@ -59,11 +64,11 @@ internal sealed class TakingIn(
     PaperStore papers,
     Database database,
     Development development,
+    OfficeIn office,
     IOptions<JsonOptions> options
 )
 {
-    private const int MostJson = JobFile.MostBytes,
-        MostPicture = 16 * 1024 * 1024,
+    private const int MostPicture = 16 * 1024 * 1024,
         LongestId = 64;
 
     private readonly JsonSerializerOptions json = options.Value.SerializerOptions;
@@ -80,7 +85,7 @@ internal sealed class TakingIn(
         CancellationToken cancel
     )
     {
-        var manifest = Parsed<Manifest>(zip, WorkroomZip.ManifestPath);
+        var manifest = zip.Json<Manifest>(WorkroomZip.ManifestPath);
         if (manifest.Format != WorkroomZip.Format)
             throw new FileRefusedException("it is no file of a workroom");
         if (manifest.Version > WorkroomZip.Version)
@@ -108,7 +113,7 @@ internal sealed class TakingIn(
 
         foreach (var (path, id) in zip.In("customers", ".json"))
         {
-            var customer = Parsed<Customer>(zip, path);
+            var customer = zip.Json<Customer>(path);
             Refuse(path, CustomerEndpoints.Wrong(id, customer));
             var here = customers.Find(id);
             Add(
@@ -121,7 +126,7 @@ internal sealed class TakingIn(
         }
         foreach (var (path, id) in zip.In("jobs", ".json"))
         {
-            var (job, problems) = JobFile.Read(zip.Read(path, MostJson)!, json);
+            var (job, problems) = JobFile.Read(zip.Read(path, JobFile.MostBytes)!, json);
             if (job is null)
                 throw new FileRefusedException(problems[0].Reason, path);
             var here = jobs.Find(id, deleted: true);
@@ -135,7 +140,7 @@ internal sealed class TakingIn(
         }
         foreach (var (path, id) in zip.In("stock", ".json"))
         {
-            var row = Parsed<StockRow>(zip, path);
+            var row = zip.Json<StockRow>(path);
             Refuse(path, StockEndpoints.TooLong(id, row));
             var here = stock.Find(id);
             Add(
@@ -150,6 +155,7 @@ internal sealed class TakingIn(
         OfJobs<PriceSheet>(zip, "prices-of-jobs", JobSheet.Price, SheetLimits.Check, Add);
         OfWorkroom<PriceBook>(zip, WorkroomZip.Sheets[0], one => Listed(PriceBookEndpoints.TooLong(one)), Add);
         OfWorkroom<Calendar>(zip, WorkroomZip.Sheets[1], one => Listed(CalendarEndpoints.Limits(one)), Add);
+        office.Take(zip, Add);
         foreach (var (path, id) in zip.In("papers", ".json"))
             taken.Add(Paper(zip, path, id, write));
         foreach (var (path, id) in zip.In("stock", ".picture"))
@@ -162,7 +168,7 @@ internal sealed class TakingIn(
         foreach (var (path, id) in zip.In("photos", ".json"))
         {
             cancel.ThrowIfCancellationRequested();
-            var of = Parsed<PhotoOfJob>(zip, path);
+            var of = zip.Json<PhotoOfJob>(path);
             using var here = photos.Picture(id);
             var picture = await Picture(zip, $"{path[..^".json".Length]}.picture", write && here is null);
             if (picture is not null)
@@ -194,7 +200,7 @@ internal sealed class TakingIn(
 
     private TakenIn Paper(ZipContents zip, string path, string id, bool write)
     {
-        var (paper, events, items) = Parsed<PaperOfWorkroom>(zip, path);
+        var (paper, events, items) = zip.Json<PaperOfWorkroom>(path);
         if (paper.Id != id)
             throw new FileRefusedException("is a paper of another id", path);
         var name = $"{paper.Kind} {paper.Number}";
@@ -223,13 +229,13 @@ internal sealed class TakingIn(
         string folder,
         JobSheet sheet,
         Func<T, IEnumerable<Problem>> limits,
-        Action<string, string, string, bool?, Action<bool>> add
+        AddTaken add
     )
         where T : class
     {
         foreach (var (path, id) in zip.In(folder, ".json"))
         {
-            var said = Parsed<T>(zip, path);
+            var said = zip.Json<T>(path);
             Refuse(path, limits(said));
             var here = sheets.Read(sheet, id);
             add(
@@ -246,13 +252,13 @@ internal sealed class TakingIn(
         ZipContents zip,
         (string Path, WorkroomSheet Sheet) of,
         Func<T, IEnumerable<Problem>> limits,
-        Action<string, string, string, bool?, Action<bool>> add
+        AddTaken add
     )
         where T : class
     {
         if (!zip.Paths.Contains(of.Path))
             return;
-        var said = Parsed<T>(zip, of.Path);
+        var said = zip.Json<T>(of.Path);
         Refuse(of.Path, limits(said));
         var here = sheets.Read(of.Sheet);
         var name = of.Path[..^".json".Length];
@@ -281,22 +287,6 @@ internal sealed class TakingIn(
         var (keptAs, small) = await development.Develop(type, sent, whole, CancellationToken.None);
         whole.Position = 0;
         return new(keptAs, whole, small);
-    }
-
-    private static T Parsed<T>(ZipContents zip, string path)
-        where T : class
-    {
-        var bytes =
-            zip.Read(path, MostJson) ?? throw new FileRefusedException("is missing: it is no file of a workroom", path);
-        try
-        {
-            return KeptJson.Read<T>(new UTF8Encoding(false, true).GetString(bytes))
-                ?? throw new FileRefusedException("cannot be read", path);
-        }
-        catch (Exception broken) when (broken is DecoderFallbackException or NotSupportedException)
-        {
-            throw new FileRefusedException("cannot be read", path);
-        }
     }
 
     private static IEnumerable<Problem> Listed(Problem? problem) => problem is null ? [] : [problem];

@@ -50,6 +50,7 @@ internal static class WorkroomFileEndpoints
     private static async Task<FileStreamHttpResult> Export(
         Database database,
         SheetStore sheets,
+        WorkroomStore workroom,
         PhotoStore photos,
         StockPhotoStore stockPhotos,
         IOptions<JsonOptions> json,
@@ -66,6 +67,7 @@ internal static class WorkroomFileEndpoints
                 file,
                 all,
                 sheets,
+                workroom,
                 photos,
                 stockPhotos,
                 json.Value.SerializerOptions,

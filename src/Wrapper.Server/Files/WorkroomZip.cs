@@ -1,8 +1,10 @@
 using System.IO.Compression;
 using System.Text;
 using System.Text.Json;
+using Wrapper.Core.Jobs;
 using Wrapper.Server.Hosting;
 using Wrapper.Server.Jobs;
+using Wrapper.Server.Workrooms;
 using Wrapper.Store;
 
 namespace Wrapper.Server.Files;
@@ -32,6 +34,9 @@ internal static class WorkroomZip
     /// <summary>The version that is written.</summary>
     public const int Version = 1;
 
+    /// <summary>Where the workroom speaks of itself.</summary>
+    public const string WorkroomPath = "workroom.json";
+
     /// <summary>Where the file speaks of itself.</summary>
     public const string ManifestPath = "manifest.json";
 
@@ -40,6 +45,7 @@ internal static class WorkroomZip
         Stream into,
         Everything all,
         SheetStore sheets,
+        WorkroomStore workroom,
         PhotoStore photos,
         StockPhotoStore stockPhotos,
         JsonSerializerOptions json,
@@ -60,7 +66,8 @@ internal static class WorkroomZip
         foreach (var (id, content) in all.Contents(table))
         {
             cancel.ThrowIfCancellationRequested();
-            Put(zip, $"{folder}/{Named(id)}.json", Encoding.UTF8.GetBytes(content));
+            var told = table == KeptTable.Templates ? TemplateOf(content, json) : Encoding.UTF8.GetBytes(content);
+            Put(zip, $"{folder}/{Named(id)}.json", told);
             if (table == KeptTable.Stock && stockPhotos.Picture(id) is { } look)
                 using (look)
                     Put(zip, $"{folder}/{Named(id)}.picture", look.Bytes);
@@ -94,6 +101,14 @@ internal static class WorkroomZip
             foreach (var (item, png) in drawings)
                 Put(zip, $"papers/{Named(paper.Id)}/{Named(item)}.png", png);
         }
+        foreach (var (letter, mail) in all.Letters())
+        {
+            cancel.ThrowIfCancellationRequested();
+            Put(zip, $"letters/{Named(letter.Id)}.json", Json(letter));
+            Put(zip, $"letters/{Named(letter.Id)}.eml", mail);
+        }
+        if (WorkroomEndpoints.Whole(workroom) is { } whole)
+            Put(zip, WorkroomPath, Encoding.UTF8.GetBytes(whole));
         foreach (var (path, sheet) in Sheets)
             if (sheets.Read(sheet) is { } kept)
                 Put(zip, path, Encoding.UTF8.GetBytes(kept.Content));
@@ -107,6 +122,8 @@ internal static class WorkroomZip
         ("stock", KeptTable.Stock),
         ("schedules", KeptTable.Schedules),
         ("prices-of-jobs", KeptTable.PriceSheets),
+        ("templates", KeptTable.Templates),
+        ("orders", KeptTable.Orders),
     ];
 
     /// <summary>Files of what there is one of.</summary>
@@ -131,6 +148,9 @@ internal static class WorkroomZip
             return Encoding.UTF8.GetBytes(document);
         }
     }
+
+    private static byte[] TemplateOf(string content, JsonSerializerOptions json) =>
+        KeptJson.Read<JobDocument>(content) is { } job ? JobFile.Write(job, json) : Encoding.UTF8.GetBytes(content);
 
     private static byte[] Json<T>(T of) => Encoding.UTF8.GetBytes(KeptJson.Write(of));
 

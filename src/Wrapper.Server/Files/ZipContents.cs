@@ -1,4 +1,6 @@
 using System.IO.Compression;
+using System.Text;
+using Wrapper.Server.Hosting;
 
 namespace Wrapper.Server.Files;
 
@@ -66,6 +68,25 @@ internal sealed class ZipContents : IDisposable
     {
         using var bytes = new MemoryStream();
         return Copy(path, bytes, most) ? bytes.ToArray() : null;
+    }
+
+    /// <summary>What a file of JSON holds.</summary>
+    /// <exception cref="FileRefusedException">It is not there, too large, or cannot be read.</exception>
+    public T Json<T>(string path)
+        where T : class
+    {
+        var bytes =
+            Read(path, JobFile.MostBytes)
+            ?? throw new FileRefusedException("is missing: it is no file of a workroom", path);
+        try
+        {
+            return KeptJson.Read<T>(new UTF8Encoding(false, true).GetString(bytes))
+                ?? throw new FileRefusedException("cannot be read", path);
+        }
+        catch (Exception broken) when (broken is DecoderFallbackException or NotSupportedException)
+        {
+            throw new FileRefusedException("cannot be read", path);
+        }
     }
 
     /// <summary>Copies a file; false where there is none.</summary>

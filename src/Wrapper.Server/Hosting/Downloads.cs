@@ -12,6 +12,14 @@ internal static class Downloads
     public static FileContentHttpResult File(byte[] bytes, string type, string ending, params string[] parts) =>
         TypedResults.File(bytes, type, Name(ending, parts));
 
+    /// <summary>The head of a file that is shown at once, and called so where it is kept.</summary>
+    public static string Shown(string ending, params string[] parts)
+    {
+        var head = new Microsoft.Net.Http.Headers.ContentDispositionHeaderValue("inline");
+        head.SetHttpFileName(Name(ending, parts));
+        return head.ToString();
+    }
+
     /// <summary>A name that every file system takes.</summary>
     public static string Name(string ending, params string[] parts)
     {

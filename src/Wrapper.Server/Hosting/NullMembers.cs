@@ -86,10 +86,10 @@ internal static class NullMembers
             : [];
     }
 
+    // What is sent and kept: documents, what the office keeps, and how it lies in the store.
     private static bool IsOurs(Type type) =>
         type.Namespace is { } name
-        && (
-            name.StartsWith("Wrapper.Core.Jobs", StringComparison.Ordinal)
-            || name.StartsWith("Wrapper.Server.", StringComparison.Ordinal)
+        && new[] { "Wrapper.Core.Jobs", "Wrapper.Core.Workroom", "Wrapper.Server.", "Wrapper.Store" }.Any(ours =>
+            name.StartsWith(ours, StringComparison.Ordinal)
         );
 }

@@ -4,9 +4,9 @@ namespace Wrapper.Server.Hosting;
 
 /// <summary>
 /// What the command line asks for. <paramref name="Restore"/> is the backup to bring back instead of serving; null to
-/// serve.
+/// serve. <paramref name="Phone"/> is the port at which phones of the local network can be the tape; null for none.
 /// </summary>
-internal sealed record ServerOptions(int Port, string Data, string Web, bool Demo, string? Restore)
+internal sealed record ServerOptions(int Port, string Data, string Web, bool Demo, string? Restore, int? Phone = null)
 {
     /// <summary>Reads the command line.</summary>
     /// <exception cref="ArgumentException">An option is unknown, lacks its value or cannot be; the message says so in
@@ -28,9 +28,10 @@ internal sealed record ServerOptions(int Port, string Data, string Web, bool Dem
             Recursive = true,
         };
         var demo = new Option<bool>("--demo");
+        var phone = new Option<int?>("--phone");
         var file = new Argument<string>("FILE");
         var restore = new Command("restore") { file };
-        var root = new RootCommand { port, data, web, demo, restore };
+        var root = new RootCommand { port, data, web, demo, phone, restore };
         // Serving is what is done without a command.
         root.SetAction(_ => { });
         // The program that writes the API description has arguments of its own.
@@ -40,6 +41,11 @@ internal sealed record ServerOptions(int Port, string Data, string Web, bool Dem
         var at = asked.GetValue(port);
         if (at is < 0 or > 65535)
             throw new ArgumentException($"--port {at}: a port from 0 to 65535 is needed, for example 5199.");
+        var phoneAt = asked.GetValue(phone);
+        if (phoneAt is < 1 or > 65535 || phoneAt == at)
+            throw new ArgumentException(
+                $"--phone {phoneAt}: another port, from 1 to 65535, is needed, for example 5200."
+            );
         var folder = Path.GetFullPath(asked.GetValue(data)!);
         // A slip in a path, or a disk that is not there, would begin an empty workroom that looks like a loss.
         if (folder != usual && Path.GetDirectoryName(folder) is { } parent && !Directory.Exists(parent))
@@ -51,7 +57,8 @@ internal sealed record ServerOptions(int Port, string Data, string Web, bool Dem
             folder,
             Path.GetFullPath(asked.GetValue(web)!),
             asked.GetValue(demo),
-            asked.CommandResult.Command == restore ? asked.GetValue(file) : null
+            asked.CommandResult.Command == restore ? asked.GetValue(file) : null,
+            phoneAt
         );
     }
 }

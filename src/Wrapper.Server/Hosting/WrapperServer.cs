@@ -22,6 +22,7 @@ using Wrapper.Server.Money;
 using Wrapper.Server.Photos;
 using Wrapper.Server.Plans;
 using Wrapper.Server.Records;
+using Wrapper.Server.Sheets;
 using Wrapper.Server.Stock;
 using Wrapper.Server.Week;
 using Wrapper.Server.Workrooms;
@@ -62,6 +63,9 @@ public static class WrapperServer
                 kestrel.AddServerHeader = false;
                 kestrel.Limits.MaxRequestBodySize = 4 * 1024 * 1024;
                 kestrel.Listen(IPAddress.Loopback, options.Port);
+                // Beyond this machine nothing is served but what a phone needs to be the tape.
+                if (options.Phone is { } phone)
+                    kestrel.ListenAnyIP(phone);
             });
         builder.Services.AddSerilog(log =>
             log.MinimumLevel.Warning()
@@ -115,13 +119,23 @@ public static class WrapperServer
         builder.Services.AddSingleton<ItemPictures>();
         builder.Services.AddSingleton<GivingOut>();
         builder.Services.AddSingleton<TakingIn>();
+        builder.Services.AddSingleton<OfficeIn>();
         builder.Services.AddSingleton<TableImports>();
+        builder.Services.AddSingleton<MeasureImports>();
         builder.Services.AddSingleton<Tape>();
+        builder.Services.AddSingleton(new PhoneAddress(options.Phone));
         builder.Services.AddSingleton<Plotter>();
+        builder.Services.AddSingleton<Printer>();
+        builder.Services.AddSingleton<MailRoom>();
+        builder.Services.AddSingleton<Merchant>();
         builder.Services.AddSingleton<Workloads>();
+        builder.Services.AddSingleton<JobSheets>();
+        builder.Services.AddSingleton<Recalls>();
         AddStore(builder, options, wording);
 
         var app = builder.Build();
+        if (options.Phone is not null)
+            app.UseMiddleware<PhoneTape>();
         app.UseMiddleware<Guard>();
         app.UseHostFiltering();
         app.UseResponseCompression();
@@ -164,7 +178,7 @@ public static class WrapperServer
         CalendarEndpoints.Map(api);
         WeekEndpoints.Map(api);
         RevisionEndpoints.Map(api);
-        TemplateEndpoints.Map(api);
+        TracingEndpoints.Map(api);
         StockEndpoints.Map(api);
         StockPhotoEndpoints.Map(api);
         JobFileEndpoints.Map(api);
@@ -173,10 +187,15 @@ public static class WrapperServer
         PlotEndpoints.Map(api);
         TapeEndpoints.Map(api);
         PlotterEndpoints.Map(api);
+        PrinterEndpoints.Map(api);
+        MailEndpoints.Map(api);
+        MerchantEndpoints.Map(api);
+        TemplateEndpoints.Map(api);
         TableEndpoints.Map(api);
         ImportEndpoints.Map(api);
         FeedEndpoints.Map(api);
         RecallEndpoints.Map(api);
+        SheetEndpoints.Map(api);
         FiguresEndpoints.Map(api);
         JobListEndpoints.Map(api);
         JobEndpoints.Map(api);
@@ -212,6 +231,8 @@ public static class WrapperServer
                         typeof(StockStore),
                         typeof(StockPhotoStore),
                         typeof(FeedStore),
+                        typeof(LetterStore),
+                        typeof(OrderStore),
                         typeof(CustomerStore),
                         typeof(Database),
                         typeof(Backups),
@@ -260,6 +281,8 @@ public static class WrapperServer
         builder.Services.AddSingleton(stock);
         builder.Services.AddSingleton(new StockPhotoStore(database));
         builder.Services.AddSingleton(new FeedStore(database));
+        builder.Services.AddSingleton(new LetterStore(database));
+        builder.Services.AddSingleton(new OrderStore(database));
         builder.Services.AddSingleton(new FoundLays(database, TimeProvider.System));
         builder.Services.AddSingleton(new Backups(database));
         builder.Services.AddSingleton<Upkeep>();

@@ -10,7 +10,7 @@ namespace Wrapper.Server.Plans;
 /// A lay, drawn with the cloth along the screen: up the roll to the right, the first selvedge on top, hundredths of a
 /// millimetre. Lengths are what is taken of new cloth;
 /// remnants and part rolls lie before it. <paramref name="Over"/> is by how many per cent the lay may be longer than
-/// the shortest. <paramref name="Tile"/> is how the tile of the cloth's look lies on the drawing, as an SVG transform.
+/// the shortest. <paramref name="Why"/> says why it is so long and what it is to cut. <paramref name="Tile"/> is how the tile of the cloth's look lies on the drawing, as an SVG transform.
 /// </summary>
 public sealed record LayView(
     LengthView Length,
@@ -34,6 +34,7 @@ public sealed record LayView(
     long? FoldEnd,
     BeyondView? Beyond,
     IReadOnlyList<string> CordStrips,
+    IReadOnlyList<string> Why,
     string Tile
 )
 {
@@ -42,6 +43,8 @@ public sealed record LayView(
         var pieces = plan.Pieces.ToDictionary(piece => piece.Id);
         var strips = plan.Pieces.Select(piece => piece.Id).Except(plan.Panels.Select(piece => piece.Id)).ToHashSet();
         var usable = plan.Reading.Usable.Value;
+        var remnants = Core.Lay.Remnants.Of(lay.Best, pieces, plan.ForLay, plan.OnTable, cancel);
+        var why = LayReasons.Of(lay.Best, pieces, plan.ForLay, remnants);
         var laid = lay.Best;
         if (wrongSideUp)
         {
@@ -96,13 +99,11 @@ public sealed record LayView(
                 ? RepeatView.Of(repeat, wrongSideUp, plan.Pieces.Any(piece => piece.OnMotif))
                 : null,
             [
-                .. Core
-                    .Lay.Remnants.Of(lay.Best, plan.Pieces.ToDictionary(piece => piece.Id), plan.ForLay, shown, cancel)
-                    .Select(left => new RemnantView(
-                        Box(left),
-                        LengthView.Finished(left.Along, unit),
-                        LengthView.Finished(left.Across, unit)
-                    )),
+                .. remnants.Select(left => new RemnantView(
+                    Box(left),
+                    LengthView.Finished(left.Along, unit),
+                    LengthView.Finished(left.Across, unit)
+                )),
             ],
             lay.FoldedTo is { } folded ? LengthView.Cut(folded, unit) : null,
             lay.FoldedTo is { } fold ? Drawing.Hundredths(fold) : null,
@@ -114,6 +115,7 @@ public sealed record LayView(
                 )
                 : null,
             [.. CordStripsOf(plan, unit)],
+            [.. why.Told(unit)],
             Drawing.TileOnCloth(tileEnd, wrongSideUp ? Drawing.Hundredths(usable) : null)
         );
     }

@@ -4,6 +4,7 @@ using Wrapper.Core.Jobs;
 using Wrapper.Core.Lay;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Planning;
+using Wrapper.Formats.Drawings;
 using Wrapper.Server.Drafts;
 using Wrapper.Server.Drawings;
 using Wrapper.Server.Hosting;
@@ -25,8 +26,15 @@ public sealed record DraftRequest(Item Item, JobUnit Unit)
 /// <summary>A job, and the item of it to try the make-ups of its family on.</summary>
 public sealed record CompareRequest(JobDocument Job, string Item);
 
-/// <summary>An SVG drawing as text.</summary>
-public sealed record SvgDrawing(string Svg);
+/// <summary>A drawing as text: SVG, or else <see cref="Dxf"/>.</summary>
+public sealed record OutlineDrawing(string? Svg)
+{
+    /// <summary>ASCII DXF.</summary>
+    public string? Dxf { get; init; }
+
+    /// <summary>The unit in which the outline of a DXF drawing is wanted.</summary>
+    public JobUnit Unit { get; init; }
+}
 
 /// <summary>The path of a drawing.</summary>
 public sealed record TracedPath(string Path);
@@ -67,25 +75,32 @@ internal static class PlanEndpoints
 
         api.MapPost(
                 "/outlines",
-                Results<Ok<TracedPath>, ProblemHttpResult> (SvgDrawing drawing) =>
+                Results<Ok<TracedPath>, ProblemHttpResult> (OutlineDrawing drawing) =>
                 {
-                    var (path, reason) = SvgOutline.Read(drawing.Svg);
+                    var unit = drawing.Unit.IsInches() ? 25.4 : 10;
+                    var (path, reason) = drawing.Dxf is { } dxf
+                        ? DxfOutline.Read(dxf, unit)
+                        : SvgOutline.Read(drawing.Svg ?? "");
                     return path is not null
                         ? TypedResults.Ok(new TracedPath(path))
                         : Problems.Fields([
                             new Problem(
-                                "svg",
-                                drawing.Svg.Length > 60 ? drawing.Svg[..60] : drawing.Svg,
+                                drawing.Dxf is null ? "svg" : "dxf",
+                                (drawing.Dxf ?? drawing.Svg ?? "") is var text && text.Length > 60 ? text[..60] : text,
                                 0,
                                 reason!,
-                                "<svg><path d=\"M0 0 H18 V14 H0 Z\"/></svg>"
+                                drawing.Dxf is null
+                                    ? "<svg><path d=\"M0 0 H18 V14 H0 Z\"/></svg>"
+                                    : "a closed polyline with its arcs as bulges"
                             ),
                         ]);
                 }
             )
             .ProducesProblem(422)
             .WithName("readOutline")
-            .WithSummary("The first path of an SVG drawing, to be entered as a traced outline.");
+            .WithSummary(
+                "The first path of an SVG drawing, or the closed outline of a DXF drawing, to be entered as a traced outline."
+            );
 
         api.MapPost(
                 "/plan",

@@ -18,10 +18,7 @@ public sealed record RecordView(string Job, string JobName, string Item, GivenRe
 /// <summary>What goes out with the covers, what is kept of them, and what the workroom states.</summary>
 internal static class HandOverEndpoints
 {
-    private const int LongestName = 200,
-        LongestText = 4000,
-        MostStatements = 40,
-        LongestSearch = 200,
+    private const int LongestSearch = 200,
         MostListed = 200;
 
     public static void Map(RouteGroupBuilder api)
@@ -69,29 +66,8 @@ internal static class HandOverEndpoints
                 "/workroom/hand-over",
                 Results<Ok<WorkroomStates>, ProblemHttpResult> (WorkroomStates states, WorkroomStore store) =>
                 {
-                    var texts = states
-                        .Statements.SelectMany(each => new[] { each.Id, each.Name, each.Text })
-                        .Append(states.Postcode);
-                    if (states.Statements.Count > MostStatements || texts.Any(text => text.Length > LongestText))
-                        return Problems.Fields([
-                            new Problem(
-                                "statements",
-                                $"{states.Statements.Count}",
-                                0,
-                                $"at most {MostStatements} statements of {LongestText} characters each",
-                                "Nothing is stated about flammability."
-                            ),
-                        ]);
-                    if (states.Postcode.Length > LongestName)
-                        return Problems.Fields([
-                            new Problem(
-                                "postcode",
-                                states.Postcode[..40],
-                                LongestName,
-                                $"longer than {LongestName} characters",
-                                "FB2 7QX"
-                            ),
-                        ]);
+                    if (States.TooLong(states) is { } problem)
+                        return Problems.Fields([problem]);
                     return States.Keep(store, states)
                         ? TypedResults.Ok(states)
                         : Problems.NotFound("the workroom has no name yet: give it one first");

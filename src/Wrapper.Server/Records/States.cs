@@ -1,4 +1,5 @@
 using System.Text.Json;
+using Wrapper.Core.Jobs;
 using Wrapper.Store;
 
 namespace Wrapper.Server.Records;
@@ -6,6 +7,10 @@ namespace Wrapper.Server.Records;
 /// <summary>What the workroom states, as it is kept; usual statements to begin from until it has its own.</summary>
 internal static class States
 {
+    private const int LongestPostcode = 200,
+        LongestText = 4000,
+        MostStatements = 40;
+
     private static readonly JsonSerializerOptions Json = new(JsonSerializerDefaults.Web);
 
     /// <summary>Statements to begin from. They name no law: the maker writes in what the country asks for.</summary>
@@ -44,6 +49,31 @@ internal static class States
         }
         catch (JsonException) { }
         return new("", Usual);
+    }
+
+    /// <summary>What of it is more than can be kept; null where nothing is.</summary>
+    public static Problem? TooLong(WorkroomStates states)
+    {
+        var texts = states
+            .Statements.SelectMany(each => new[] { each.Id, each.Name, each.Text })
+            .Append(states.Postcode);
+        if (states.Statements.Count > MostStatements || texts.Any(text => text.Length > LongestText))
+            return new(
+                "statements",
+                $"{states.Statements.Count}",
+                0,
+                $"at most {MostStatements} statements of {LongestText} characters each",
+                "Nothing is stated about flammability."
+            );
+        return states.Postcode.Length > LongestPostcode
+            ? new(
+                "postcode",
+                states.Postcode[..40],
+                LongestPostcode,
+                $"longer than {LongestPostcode} characters",
+                "FB2 7QX"
+            )
+            : null;
     }
 
     /// <summary>Keeps it; false while there is no workroom.</summary>

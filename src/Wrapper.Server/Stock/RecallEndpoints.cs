@@ -23,11 +23,12 @@ public sealed record RecalledCover(
     string HandedOver
 );
 
-/// <summary>Somebody who has, or will have, covers of a batch.</summary>
+/// <summary>Somebody who has, or will have, covers of a batch, how they are reached, and their addresses for mail.</summary>
 public sealed record RecalledCustomer(
     string Name,
     string Address,
     IReadOnlyList<string> Reached,
+    IReadOnlyList<string> Mails,
     IReadOnlyList<RecalledCover> Covers
 );
 
@@ -41,62 +42,59 @@ public sealed record RecallView(
 /// <summary>Where a batch of cloth went.</summary>
 internal static class RecallEndpoints
 {
-    private const int LongestBatch = 200;
-
     public static void Map(RouteGroupBuilder api) =>
         api.MapGet(
                 "/recall",
-                Results<Ok<RecallView>, ProblemHttpResult> (
-                    string? batch,
-                    StockStore stock,
-                    JobStore jobs,
-                    CustomerStore customers,
-                    WorkroomStore workroom,
-                    IOptions<JsonOptions> json
-                ) =>
-                {
-                    var sought = batch?.Trim() ?? "";
-                    if (sought.Length is 0 or > LongestBatch)
-                        return Problems.Fields([
-                            new Problem(
-                                "batch",
-                                sought[..Math.Min(40, sought.Length)],
-                                0,
-                                "a batch is needed, as its ticket says",
-                                "SW 4411"
-                            ),
-                        ]);
-                    var covers =
-                        from id in stock.JobsOf(sought)
-                        let view = JobView.Readable(jobs, id, json.Value.SerializerOptions)
-                        where view is not null
-                        from cover in Of(view, sought)
-                        select (Who: Who(view.Document, customers), Cover: cover);
-                    var unit = StockEndpoints.UnitOf(workroom);
-                    return TypedResults.Ok(
-                        new RecallView(
-                            sought,
-                            [
-                                .. covers
-                                    .GroupBy(each => (each.Who.Name, each.Who.Address))
-                                    .Select(same =>
-                                        same.First().Who with
-                                        {
-                                            Covers = [.. same.Select(each => each.Cover)],
-                                        }
-                                    )
-                                    .OrderBy(each => each.Name, StringComparer.OrdinalIgnoreCase),
-                            ],
-                            [.. stock.OfBatch(sought).Select(kept => StockEndpoints.View(kept, unit))]
-                        )
-                    );
-                }
+                Results<Ok<RecallView>, ProblemHttpResult> (string? batch, Recalls recalls) =>
+                    recalls.Of(batch, out var problem) is { } found
+                        ? TypedResults.Ok(found)
+                        : Problems.Fields([problem!])
             )
             .ProducesProblem(422)
             .WithName("recall")
             .WithSummary(
                 "Every cover that a batch is in, by customer, handed over or not, and what of it lies on the shelves."
             );
+}
+
+/// <summary>Finds where a batch went: in records of what was handed over, and in jobs as they stand.</summary>
+internal sealed class Recalls(
+    StockStore stock,
+    JobStore jobs,
+    CustomerStore customers,
+    WorkroomStore workroom,
+    IOptions<JsonOptions> json
+)
+{
+    private const int LongestBatch = 200;
+
+    /// <summary>Where <paramref name="batch"/> went; null, and what is wrong with it, where it is none.</summary>
+    public RecallView? Of(string? batch, out Problem? problem)
+    {
+        var sought = batch?.Trim() ?? "";
+        problem = sought.Length is 0 or > LongestBatch
+            ? new("batch", sought[..Math.Min(40, sought.Length)], 0, "a batch is needed, as its ticket says", "SW 4411")
+            : null;
+        if (problem is not null)
+            return null;
+        var covers =
+            from id in stock.JobsOf(sought)
+            let view = JobView.Readable(jobs, id, json.Value.SerializerOptions)
+            where view is not null
+            from cover in Of(view, sought)
+            select (Who: Who(view.Document, customers), Cover: cover);
+        var unit = StockEndpoints.UnitOf(workroom);
+        return new(
+            sought,
+            [
+                .. covers
+                    .GroupBy(each => (each.Who.Name, each.Who.Address))
+                    .Select(same => same.First().Who with { Covers = [.. same.Select(each => each.Cover)] })
+                    .OrderBy(each => each.Name, StringComparer.OrdinalIgnoreCase),
+            ],
+            [.. stock.OfBatch(sought).Select(kept => StockEndpoints.View(kept, unit))]
+        );
+    }
 
     private static IEnumerable<RecalledCover> Of(JobView view, string batch)
     {
@@ -143,6 +141,7 @@ internal static class RecallEndpoints
                     )
                     .Where(text => text.Length > 0),
             ],
+            [.. customer.People.Select(person => person.Email.Trim()).Where(mail => mail.Length > 0)],
             []
         );
     }

@@ -3,6 +3,7 @@ using Microsoft.AspNetCore.Http.HttpResults;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Words;
+using Wrapper.Server.Files;
 using Wrapper.Server.Hosting;
 using Wrapper.Server.Records;
 using Wrapper.Store;
@@ -53,31 +54,9 @@ internal static class WorkroomEndpoints
                     Wording wording
                 ) =>
                 {
-                    var name = told.Name.Trim();
-                    if (name.Length is 0 or > LongestName)
-                        return Problems.Fields([
-                            new Problem(
-                                "name",
-                                name[..Math.Min(name.Length, 40)],
-                                0,
-                                name.Length == 0 ? "it has no name" : $"longer than {LongestName} characters",
-                                "Heron Loft"
-                            ),
-                        ]);
-                    foreach (var (key, word) in told.Words)
-                        if (Term.All.FirstOrDefault(term => term.Key == key)?.Words.Contains(word) != true)
-                            return Problems.Fields([
-                                new Problem(
-                                    "words",
-                                    $"{key}: {word}"[..Math.Min($"{key}: {word}".Length, 40)],
-                                    0,
-                                    "no word that is known for it",
-                                    "zip: zipper"
-                                ),
-                            ]);
-                    var words = JsonSerializer.Serialize(told.Words);
-                    store.Write(new(name, told.Unit.ToString(), words));
-                    wording.TakeUp(words);
+                    if (Wrong(told) is { } problem)
+                        return Problems.Fields([problem]);
+                    Tell(told, store, wording);
                     return TypedResults.Ok(Of(store, wording));
                 }
             )
@@ -95,6 +74,52 @@ internal static class WorkroomEndpoints
         States.Keep(store, States.Read(store) with { Postcode = "FB2 7QX" });
     }
 
+    /// <summary>What of it cannot be kept; null where all can.</summary>
+    public static Problem? Wrong(TellWorkroom told)
+    {
+        var name = told.Name.Trim();
+        if (name.Length is 0 or > LongestName)
+            return new(
+                "name",
+                name[..Math.Min(name.Length, 40)],
+                0,
+                name.Length == 0 ? "it has no name" : $"longer than {LongestName} characters",
+                "Heron Loft"
+            );
+        foreach (var (key, word) in told.Words)
+            if (Term.All.FirstOrDefault(term => term.Key == key)?.Words.Contains(word) != true)
+                return new(
+                    "words",
+                    $"{key}: {word}"[..Math.Min($"{key}: {word}".Length, 40)],
+                    0,
+                    "no word that is known for it",
+                    "zip: zipper"
+                );
+        return null;
+    }
+
+    /// <summary>Keeps what was told, and calls things so from now on.</summary>
+    public static void Tell(TellWorkroom told, WorkroomStore store, Wording wording)
+    {
+        var words = JsonSerializer.Serialize(told.Words);
+        store.Write(new(told.Name.Trim(), told.Unit.ToString(), words));
+        wording.TakeUp(words);
+    }
+
+    /// <summary>All that the workroom says of itself, as it goes into its file; null until it was told.</summary>
+    public static string? Whole(WorkroomStore store) =>
+        store.Read() is { } told
+            ? KeptJson.Write(
+                new WholeWorkroom(
+                    new(told.Name, UnitOf(told), KeptJson.Read<Dictionary<string, string>>(told.Words) ?? []),
+                    States.Read(store)
+                )
+            )
+            : null;
+
+    private static JobUnit UnitOf(ToldWorkroom told) =>
+        Enum.TryParse<JobUnit>(told.Unit, out var read) ? read : JobUnit.Inch;
+
     private static WorkroomView Of(WorkroomStore store, Wording wording)
     {
         var words = Term.All.ToDictionary(
@@ -102,7 +127,7 @@ internal static class WorkroomEndpoints
             term => wording.Vocabulary.Words.GetValueOrDefault(term.Key, term.Key)
         );
         return store.Read() is { } told
-            ? new(told.Name, Enum.TryParse<JobUnit>(told.Unit, out var read) ? read : JobUnit.Inch, Told: true, words)
+            ? new(told.Name, UnitOf(told), Told: true, words)
             : new("", JobUnit.Inch, Told: false, words);
     }
 }
