@@ -1,6 +1,6 @@
 import { execFileSync } from 'node:child_process'
 import { readFileSync, writeFileSync } from 'node:fs'
-import { expect, field, saved, Server, test } from './workroom'
+import { beginCushion, expect, field, saved, Server, test } from './workroom'
 
 const saveOf = (page: import('@playwright/test').Page, what: string, format: string) =>
   page.getByRole('group', { name: `Save ${what}`, exact: true }).getByRole('link', { name: format, exact: true })
@@ -68,7 +68,8 @@ test('a job goes as a file to another workroom; then the whole workroom does, an
   await page.goto('/files')
   const [whole] = await Promise.all([page.waitForEvent('download'), saveOf(page, 'it', 'ZIP').click()])
   const zip = test.info().outputPath('workroom.zip')
-  await whole.saveAs(zip)
+  expect(whole.suggestedFilename()).toMatch(/\.zip$/)
+  writeFileSync(zip, await (await page.request.get(whole.url())).body())
 
   const other = await Server.start(false)
   await fetch(`${other.url}/api/workroom`, {
@@ -146,4 +147,35 @@ test('a merchant’s list is looked at, a column and the unit are put right, a w
     await page.getByRole('button', { name: 'Take off the shelves' }).click()
     await expect(page.getByRole('list', { name: 'On the shelves' }).getByRole('listitem')).toHaveCount(1 - n)
   }
+})
+
+test('a cut list that was written down is pasted: what has no size is told, then it is laid and bought with the rest', async ({
+  page,
+}) => {
+  await beginCushion(page, 'With a list', '20', '18', '3')
+  await saved(page)
+  await page.getByRole('button', { name: 'From a list' }).click()
+  const list = page.getByLabel(/^A cut list/)
+  await expect(list).toBeFocused()
+  await list.fill('2 panels 20 x 18\nboxing, 4 @ 5 x 74\nsome cord')
+  await page.getByRole('button', { name: 'Read it' }).click()
+  const look = page.getByRole('dialog', { name: 'In the list' })
+  await expect(look.getByRole('listitem').first()).toContainText('some cord')
+  await expect(look.getByRole('listitem').first()).toContainText('2 panels 20 x 18')
+  await expect(look.getByRole('button', { name: 'Take them in' })).toBeDisabled()
+  await look.getByRole('button', { name: 'Close' }).click()
+  await list.fill('2 panels 20 x 18\nboxing, 4 @ 5 x 74')
+  await page.getByRole('button', { name: 'Read it' }).click()
+  await look.getByRole('button', { name: 'Take them in' }).click()
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+  const items = page.getByRole('complementary', { name: 'Items' })
+  await expect(items.getByRole('button', { name: /panels × 2/ })).toHaveAttribute('aria-pressed', 'true')
+  await expect(field(page, 'measures.W')).toHaveValue(/^20/)
+  await expect(items.getByRole('button', { name: /boxing × 4/ })).toBeVisible()
+  await page.keyboard.press('Alt+4')
+  await page.getByText('Cutting list', { exact: true }).click()
+  await expect(page.getByRole('row', { name: /3a piece/ })).toHaveCount(4)
+  // All of it in one step, and back in one.
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(items.getByRole('button', { name: /boxing/ })).toHaveCount(0)
 })

@@ -1,6 +1,18 @@
 import type { Page } from '@playwright/test'
-import { execFileSync } from 'node:child_process'
-import { beginCushion, beginItem, expect, goTo, line, makeUp, measure, outline, saved, test, turn } from './workroom'
+import {
+  beginCushion,
+  beginItem,
+  expect,
+  goTo,
+  line,
+  makeUp,
+  measure,
+  outline,
+  printed,
+  saved,
+  test,
+  turn,
+} from './workroom'
 
 const steps = (page: Page) => page.getByRole('list', { name: 'Steps' }).getByRole('button')
 
@@ -170,13 +182,11 @@ test('what is cut is ticked in its step, what is left is measured, and the makin
   await saved(page)
   await page.reload()
   await expect(left.getByLabel('Put where')).toHaveValue('shelf 2')
-  const pdf = test.info().outputPath('making.pdf')
-  await page.pdf({ path: pdf, format: 'A4' })
-  const text = execFileSync('pdftotext', ['-layout', pdf, '-'], { encoding: 'utf8' })
+  const { text } = await printed(page, 'Print the making sheet')
   expect(text).toContain('Cut here')
-  expect(text).toMatch(/1 Cut the piece and its corner cut-outs/)
+  expect(text).toMatch(/1 +Cut the piece and its corner cut-outs/)
   expect(text).toContain('Take care. Shears and rotary cutters')
-  expect(text).toMatch(/mid-depth: from the middle of its teeth[^]*left end[^]*right end/)
+  expect(text).toMatch(/mid-depth: from the middle of its teeth[^]*left\s+end[^]*right end/)
   expect(text).not.toContain('Cloth to buy')
 })
 
@@ -209,9 +219,7 @@ test('a record that went out is opened again to be corrected, and the customerâ€
   await page.getByRole('button', { name: /^Hand over / }).click()
   await expect(page.getByText(/^Handed over on 2026-11-20/)).toBeVisible()
   await page.getByText('Hand-over sheet', { exact: true }).click()
-  const pdf = test.info().outputPath('sheet.pdf')
-  await page.pdf({ path: pdf, format: 'A4' })
-  const text = execFileSync('pdftotext', ['-layout', pdf, '-'], { encoding: 'utf8' })
+  const { text } = await printed(page, 'Print it for all')
   for (const said of [
     'Barge Marigold',
     '2026-11-20',
@@ -225,9 +233,8 @@ test('a record that went out is opened again to be corrected, and the customerâ€
   await page.getByRole('button', { name: /^Hand over / }).click()
   await expect(page.getByText('All handed over.')).toBeVisible()
   await page.getByText('Care card', { exact: true }).click()
-  await expect(page.locator('[data-paper="card"]')).toContainText('Air it twice a year.')
-  const card = test.info().outputPath('card.pdf')
-  await page.pdf({ path: card, format: 'A4' })
+  await expect(page.getByRole('group', { name: /^Care card/ })).toContainText('Air it twice a year.')
+  const { pdf: card } = await printed(page, 'Print it for all')
   expect(outline(card).wide - line).toBeCloseTo(105, 0)
   expect(outline(card).high - line).toBeCloseTo(148, 0)
 })

@@ -5,13 +5,15 @@ import {
   choose,
   expect,
   field,
+  goTo,
   measure,
+  pick,
   pieces,
+  printed,
   saved,
   test,
-  toTheShop,
   told,
-  pick,
+  toTheShop,
   unfold,
 } from './workroom'
 
@@ -28,12 +30,15 @@ test("a fitted sheet: the corner school says what finishes smaller; an infant's 
   await expect(page.getByText('Top finishes 1 in smaller each way, the sides 1/2 in deeper: snug')).toBeVisible()
   await page.getByRole('radio', { name: /A cot or pad for an infant/ }).check()
   await pieces(page, /1a sheet/, 'corner cut-out, in from the front', '10 1/2 in')
-  const caution = page.getByRole('complementary', { name: 'Cautions' })
-  await expect(caution).toBeHidden()
-  await page.emulateMedia({ media: 'print' })
-  for (const stage of ['measure', 'make-up', 'pieces', 'lay', 'buy']) {
-    await page.goto(page.url().replace(/[^/]+$/, stage))
-    await expect(caution).toContainText('nothing long enough to loop')
+  for (const [stage, sheet] of [
+    ['measure', 'Measuring sheet'],
+    ['pieces', 'Print the pieces'],
+    ['lay', 'Print the cutting sheet'],
+    ['buy', 'Print'],
+    ['make', 'Print the making sheet'],
+  ] as const) {
+    await goTo(page, stage)
+    expect((await printed(page, sheet)).text.replace(/\s+/g, ' ')).toContain('nothing long enough to loop')
   }
 })
 

@@ -2,16 +2,17 @@ import type { Page } from '@playwright/test'
 import { execFileSync } from 'node:child_process'
 import {
   beginCushion,
-  checks,
-  goTo,
   beginItem,
+  checks,
   expect,
   field,
+  goTo,
   line,
   makeUp,
   measure,
   onward,
   outline,
+  printed,
   saved,
   Server,
   step,
@@ -80,7 +81,7 @@ test('two cushions go from the first cut to the printed label by space, digits a
   expect(killed).toBeGreaterThan(8)
   await page.getByRole('button', { name: 'All made: hand over' }).press('Enter')
   // What is said of them, and the label at its true size: 2 3/4 in by 1 1/2 in, which its few lines fill.
-  await expect(page.locator('[data-paper="label"]')).toBeVisible()
+  await expect(page.getByRole('group', { name: /^Labels/ }).locator('img')).toBeVisible()
   await expect(page.getByText(/Not said yet:.*the batch of/)).toBeVisible()
   await page.getByLabel('Batch or dye lot').first().fill('SW 4411')
   await page.getByRole('button', { name: 'Wash at 30 °C at the most' }).first().click()
@@ -88,9 +89,7 @@ test('two cushions go from the first cut to the printed label by space, digits a
   await page.getByRole('button', { name: 'Hand over all 2' }).press('Enter')
   await expect(page.getByText('All handed over.')).toBeVisible()
   await saved(page)
-  const pdf = test.info().outputPath('labels.pdf')
-  await page.pdf({ path: pdf, format: 'A4' })
-  const text = execFileSync('pdftotext', ['-layout', pdf, '-'], { encoding: 'utf8' })
+  const { pdf, text } = await printed(page, 'Print it for all')
   expect(text.match(/batch SW 4411/g)).toHaveLength(2)
   expect(text).toMatch(/20 x 18 x 3 3\/4 in/)
   expect(text).not.toContain('Cloth to buy')
@@ -118,15 +117,13 @@ test('a long statement and a small label: nothing is cut off, in centimetres', a
   await expect(page.getByRole('alert').filter({ hasText: 'For example 7' })).toBeVisible()
   await field(page, 'handOver.labelWidth').fill('5.5')
   await page.keyboard.press('Tab')
-  const label = page.locator('[data-paper="label"]')
+  const label = page.getByRole('group', { name: /^Labels/ })
   await expect(label).toContainText('last.')
+  // As large on the screen as on the label.
   await expect
-    .poll(() =>
-      label.evaluate((box) => [Math.round(box.getBoundingClientRect().width * 10), box.scrollWidth > box.clientWidth]),
-    )
-    .toEqual([Math.round((5.5 / 2.54) * 960), false])
-  const pdf = test.info().outputPath('label.pdf')
-  await page.pdf({ path: pdf, format: 'A4' })
+    .poll(() => label.locator('img').evaluate((drawn) => Math.round(drawn.getBoundingClientRect().width)))
+    .toBe(Math.round((5.5 / 2.54) * 96))
+  const { pdf } = await printed(page, 'Print it for all')
   const text = execFileSync('pdftotext', ['-raw', pdf, '-'], { encoding: 'utf8' }).replace(/\s+/g, ' ')
   expect(text).toContain('word0')
   expect(text).toContain('last.')

@@ -230,3 +230,23 @@ test('taking a photo away on one page leaves what another wrote under it', async
   await other.getByRole('region', { name: 'Photos' }).getByRole('button', { name: 'Take away' }).click()
   await expect(other.getByText('Taken away: left arm, pleats')).toBeVisible()
 })
+
+test('a sheet that would lack what was typed last is not printed, and says so', async ({ page, context }) => {
+  await cushion(page, 'Not on paper yet')
+  await page.route('**/api/jobs/*', (route) => (route.request().method() === 'PUT' ? route.abort() : route.continue()))
+  await width(page).fill('31')
+  const sheets: string[] = []
+  context.on('request', (request) => {
+    if (request.url().includes('/sheets/')) sheets.push(request.url())
+  })
+  await page.getByRole('link', { name: 'Measuring sheet' }).click()
+  await expect(page.getByRole('alert').filter({ hasText: 'not saved yet' })).toBeVisible()
+  expect(sheets).toEqual([])
+  // Once it is saved the same button opens it, with what was typed.
+  await page.unroute('**/api/jobs/*')
+  await saved(page)
+  const opened = context.waitForEvent('request', (request) => request.url().includes('/sheets/'))
+  await page.getByRole('link', { name: 'Measuring sheet' }).click()
+  await opened
+  await expect(page.getByRole('alert').filter({ hasText: 'not saved yet' })).toHaveCount(0)
+})

@@ -35,7 +35,12 @@ for (const [name, path, light, item] of shots as readonly (readonly [string, str
     if (name === 'price') {
       await page.getByRole('button', { name: 'Write the quotation' }).click()
       await page.getByRole('link', { name: /Q-0001/ }).click()
-      await expect(page.locator('[data-paper="quotation"]')).toBeVisible()
+      await expect(
+        page
+          .getByRole('group', { name: /^Quotation/ })
+          .locator('img')
+          .first(),
+      ).toBeVisible()
     }
     if (name === 'sewn') {
       await page.getByText('Sewn', { exact: true }).click()

@@ -1,6 +1,6 @@
 import { test as base, expect, type Page } from '@playwright/test'
 import { execFileSync, spawn, type ChildProcess } from 'node:child_process'
-import { mkdtempSync, rmSync } from 'node:fs'
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { createServer, type AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
@@ -146,12 +146,12 @@ export async function beginItem(page: Page, job: string, kind: string, unit: 'in
   await expect(page.locator('[data-field^="measures."]:focus')).toBeVisible()
 }
 
-/** Takes another way of making it up, on Make-up. */
-export const makeUp = (page: Page, name: string) =>
-  page
-    .getByRole('region', { name: 'Make-ups' })
-    .getByRole('button', { name: new RegExp(`^${name}`) })
-    .click()
+/** Takes another way of making it up, on Make-up; it is taken once the button says so. */
+export async function makeUp(page: Page, name: string) {
+  const school = page.getByRole('region', { name: 'Make-ups' }).getByRole('button', { name: new RegExp(`^${name}`) })
+  await school.click()
+  await expect(school).toHaveAttribute('aria-pressed', 'true')
+}
 
 /** What is known of the cloth in hand, beside its lay; one group of it opened. */
 export async function about(page: Page, group?: string) {
@@ -222,10 +222,31 @@ export async function toTheShop(
 
 export const saved = (page: Page) => expect(page.getByTestId('saving')).toHaveText(/^Saved/)
 
-/** An outline is drawn round a label or card, a pixel wide on either side. */
-export const line = (2 * 25.4) / 96
+/**
+ * The sheet that a link opens, as every way out of the house gives it: its file, and its words page by page. What was
+ * typed before is saved first, as the link itself sees to it.
+ */
+export async function printed(page: Page, link: string) {
+  const opens = page.getByRole('link', { name: link, exact: true })
+  if ((await page.getByTestId('saving').count()) > 0) await saved(page)
+  const answer = await page.request.get(new URL((await opens.getAttribute('href')) ?? '', page.url()).href)
+  expect(answer.headers()['content-type']).toBe('application/pdf')
+  expect(answer.headers()['content-disposition']).toMatch(/^inline.*\.pdf/)
+  return read(await answer.body(), link)
+}
 
-/** The first dashed outline on a page, in millimetres, measured on its picture at ten dots a millimetre. */
+/** A PDF as a file, and its words page by page. */
+export function read(bytes: Buffer, name: string) {
+  const pdf = base.info().outputPath(`${name.replace(/\W/g, '-')}.pdf`)
+  writeFileSync(pdf, bytes)
+  const pages = execFileSync('pdftotext', ['-layout', pdf, '-'], { encoding: 'utf8' }).split('\f').slice(0, -1)
+  return { pdf, bytes, pages, text: pages.join('\n') }
+}
+
+/** An outline is drawn round a label or card. */
+export const line = 0.2
+
+/** The first outline on a page, in millimetres, measured on its picture at ten dots a millimetre. */
 export function outline(pdf: string) {
   const image = execFileSync('pdftoppm', ['-gray', '-r', '254', '-f', '1', '-l', '1', pdf], {
     maxBuffer: 64 * 1024 * 1024,
@@ -233,7 +254,7 @@ export function outline(pdf: string) {
   const head = /^P5\s+(\d+)\s+(\d+)\s+255\s/.exec(image.subarray(0, 40).toString('latin1'))!
   const [wide, high, start] = [Number(head[1]), Number(head[2]), head[0].length]
   const dark = (x: number, y: number) => image[start + y * wide + x]! < 128
-  // Below the head of the sheet; dashes lie less than a millimetre apart.
+  // Below the head of the sheet.
   const reach = (from: number, to: number, at: (n: number) => boolean) => {
     let last = from
     for (let n = from; n < to && n - last < 20; n++) if (at(n)) last = n

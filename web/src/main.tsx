@@ -7,6 +7,7 @@ import { Refused } from './api/client'
 import { Home } from './workroom/Home'
 import { JobPage } from './job/JobPage'
 import { Look } from './parts/Look'
+import { printsSheets } from './parts/Print'
 import './parts/base.css'
 
 const queries = new QueryClient({
@@ -49,6 +50,7 @@ const router = createBrowserRouter([
   { path: '*', element: <Home /> },
 ])
 
+printsSheets()
 const root = document.getElementById('root')
 if (!root) throw new Error('the page has no root')
 createRoot(root).render(

@@ -202,7 +202,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** The first path of an SVG drawing, to be entered as a traced outline. */
+        /** The first path of an SVG drawing, or the closed outline of a DXF drawing, to be entered as a traced outline. */
         post: operations["readOutline"];
         delete?: never;
         options?: never;
@@ -828,6 +828,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/outlines/photo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The outline of a template in a photo, straightened by a `square` of known `side` that lies beside it: eight numbers, x and y of its corners in the photo from the upper left one on; `at` is a place on the template. */
+        post: operations["traceTemplate"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/file.json": {
         parameters: {
             query?: never;
@@ -981,6 +998,58 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/recall/mail": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Writes a letter about a batch to each customer who has an address for mail. */
+        post: operations["mailRecall"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/merchant": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How the stand-in of the merchant answers. */
+        get: operations["getMerchant"];
+        /** Says how it answers (off, open, slow, down) and how its next delivery comes. */
+        put: operations["setMerchant"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/merchant/van": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The van comes: every open order gets its next delivery. */
+        post: operations["deliver"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/tables/{table}.{format}": {
         parameters: {
             query?: never;
@@ -1096,6 +1165,108 @@ export interface paths {
         get: operations["recall"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/sheets/{sheet}.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A sheet of a job to print: measuring-sheet, pieces, cutting-sheet, lay-plan, making-sheet, shopping-list, label, care-card or hand-over-sheet, on `paper` a4 or letter, labels on label too; of one `item` or `cloth` where the sheet has them apart. */
+        get: operations["jobSheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sheets/{sheet}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The first pages of a sheet as they would be printed now, whether the job is saved or not. */
+        post: operations["showSheet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/make-ups/{key}/measuring-sheet.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A blank measuring sheet for a kind of thing, in `unit` in or cm. */
+        get: operations["kindSheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/papers/{paper}/paper.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A quotation, invoice or other paper as it was given out, to print or send. */
+        get: operations["paperFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/papers/{paper}/pages": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The same as pictures of its pages. */
+        get: operations["paperPages"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recall/letters.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Letters to all who have covers of a batch, a page each. */
+        post: operations["recallLetters"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1378,58 +1549,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/templates": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Jobs to begin others from, by name. */
-        get: operations["listTemplates"];
-        put?: never;
-        /** Keeps a job as a template: its items and cloths, and nothing of its customer, making or batches. */
-        post: operations["makeTemplate"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/templates/{template}/begin": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Begins a job from a template. */
-        post: operations["beginFromTemplate"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/templates/{template}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post?: never;
-        /** Takes a template away; jobs that were begun from it stay. */
-        delete: operations["removeTemplate"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/stock": {
         parameters: {
             query?: never;
@@ -1512,6 +1631,23 @@ export interface paths {
         get: operations["getTape"];
         /** Switches the stand-in of the tape on or off, and says how it stands. */
         put: operations["setTape"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/tape/phone": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Addresses at which a phone of the local network can be the tape; none unless it was started with --phone. */
+        get: operations["phoneAddresses"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -1617,6 +1753,282 @@ export interface paths {
         /** The cloth was freed or moved on: the plotter goes on where it stood. */
         post: operations["goOnPlotter"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/printer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How the printer stands, and what lies in its out-tray. */
+        get: operations["getPrinter"];
+        /** Switches the stand-in of the printer on or off. */
+        put: operations["setPrinter"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/printer/paper": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Puts paper and labels in, or takes them out; what waits for them is printed then. */
+        put: operations["fillPrinter"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/printer/files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Sends a PDF to the printer. Pages narrower than 140 mm are printed on labels. */
+        post: operations["sendToPrinter"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/printer/tray/{id}.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What lies in the out-tray, as it was sent. */
+        get: operations["printedFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/printer/tray": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Empties the out-tray. */
+        delete: operations["emptyTray"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/mail": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Letters in the tray of the mail room, the latest first. Nothing is sent from here. */
+        get: operations["listLetters"];
+        put?: never;
+        /** Writes a letter with papers or sheets of a job into the tray. */
+        post: operations["writeLetter"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/mail/{id}.eml": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A letter as a mail program opens it, to be read over and sent. */
+        get: operations["letterFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/mail/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Takes a letter out of the tray. */
+        delete: operations["removeLetter"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/merchant/articles": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the merchant has. */
+        get: operations["listArticles"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/merchant/articles/{key}/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Whether so much of an article is there in one length of one batch, when it comes, what it costs. */
+        get: operations["checkArticle"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/merchant/orders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What was ordered or put aside, of one `job` or of all, and what came of it. Known here, whether the merchant answers or not. */
+        get: operations["listOrders"];
+        put?: never;
+        /** Orders cloth or has it put aside. A repeated id gets its first result. */
+        post: operations["placeOrder"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/merchant/orders/{id}/send": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Has what was put aside sent. */
+        post: operations["sendOrder"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/merchant/orders/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Gives back what was put aside. */
+        delete: operations["giveBackOrder"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/templates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Jobs to begin others from, by name. */
+        get: operations["listTemplates"];
+        put?: never;
+        /** Keeps a job as a template: its items and cloths, and nothing of its customer, making or batches. */
+        post: operations["makeTemplate"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/templates/{template}/begin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Begins a job from a template. */
+        post: operations["beginFromTemplate"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/templates/{template}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Takes a template away; jobs that were begun from it stay. */
+        delete: operations["removeTemplate"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1780,6 +2192,22 @@ export interface components {
             entry: null | components["schemas"]["Entry"];
         };
         /**
+         * @description A cloth in the catalogue: its width, its repeat where it has one, its price, in what steps it is cut, after how many
+         *     days it comes, and what is left of each batch.
+         */
+        ArticleView: {
+            key: string;
+            name: string;
+            width: string;
+            repeat: string;
+            price: string;
+            step: string;
+            /** Format: int32 */
+            days: number;
+            picture: string;
+            batches: string[];
+        };
+        /**
          * @description What stands on the bench. HeldBy says what has to be tried on and answered first, empty where
          *     nothing has to; RatedSeconds is what the table of rates
          *     gives for one cover; SetUp is null where no machine is needed, Changed what of it is
@@ -1813,6 +2241,14 @@ export interface components {
             pieces: components["schemas"]["LitPieceView"][];
             seams: components["schemas"]["LitSeamView"][];
             stacks: string[];
+        };
+        /**
+         * @description What the merchant says to a length: how much is cut for it, from which batch, what it costs and when it comes; why it
+         *     cannot be had otherwise.
+         */
+        AvailabilityView: {
+            isThere: boolean;
+            told: string;
         };
         Backup: {
             file: string;
@@ -1951,6 +2387,31 @@ export interface components {
             max: number;
             onMeasure: boolean;
             shownWhen: null | components["schemas"]["Condition"];
+        };
+        /**
+         * @description Cloth that a merchant put aside or was asked to send for a cloth of a job: how much, as wide as the catalogue says,
+         *     from which batch, and by when (`yyyy-MM-dd`). Counts of 1/3840 mm.
+         */
+        ClothOrder: {
+            id: string;
+            article: string;
+            name: string;
+            job: string;
+            cloth: string;
+            /** Format: int64 */
+            length: number;
+            /** Format: int64 */
+            width: number;
+            batch: string;
+            placedOn: string;
+            dueOn: string;
+            isReserved: boolean;
+            /** @description What came of it so far, in the order in which it came. */
+            came: components["schemas"]["Delivery"][];
+            /** @description How much is still to come. */
+            missing: components["schemas"]["Length"];
+            /** @description Whether all of it is there. */
+            isWhole: boolean;
         };
         /**
          * @description A photo of a cloth that is shown in place of a drawn one. Corners are the four corners of a
@@ -2177,6 +2638,26 @@ export interface components {
             openJobs: number;
             mark: string;
         };
+        /** @description Cloth that came: how long and wide, from which batch, on which day (`yyyy-MM-dd`). Counts of 1/3840 mm. */
+        Delivery: {
+            id: string;
+            /** Format: int64 */
+            length: number;
+            /** Format: int64 */
+            width: number;
+            batch: string;
+            cameOn: string;
+        };
+        /** @description What came: how long and wide, as it is typed on the shelf, from which batch, when. */
+        DeliveryView: {
+            id: string;
+            length: string;
+            lengthTyped: string;
+            width: string;
+            batch: string;
+            cameOn: string;
+            isOfWidth: boolean;
+        };
         Doing: number;
         /** @description An item to draft, and the unit to read bare numbers and print sizes in. */
         DraftRequest: {
@@ -2219,6 +2700,16 @@ export interface components {
             name: string;
             allowanceKey: string;
             allowance: components["schemas"]["LengthView"];
+        };
+        /**
+         * @description Something to go with a letter: a Paper that was given out, or a Sheet of a
+         *     Job, of one Item alone where it is given.
+         */
+        Enclose: {
+            paper: null | string;
+            job: null | string;
+            sheet: null | string;
+            item: null | string;
         };
         /**
          * @description Where a remnant, part roll or ready-made article ends and the next begins, what it is called, and where its usable
@@ -2295,6 +2786,10 @@ export interface components {
             cloth: components["schemas"]["FigureView"][];
             offers: components["schemas"]["FigureView"][];
             off: components["schemas"]["FigureView"][];
+        };
+        /** @description Puts paper into the printer, or takes all of it out. */
+        FillPrinter: {
+            isFull: boolean;
         };
         /**
          * @description What the fillings of a cover are.
@@ -2475,7 +2970,8 @@ export interface components {
         };
         /**
          * @description A table as it would be taken in: how it is parted, the unit of its sizes, whether decimals have commas; its columns,
-         *     the rows that are wrong or the first of them, and counts.
+         *     the rows that are wrong or the first of them, and counts. Items are what measurements become, for
+         *     whoever asks to put into a job; none of other tables.
          */
         ImportView: {
             parted: string;
@@ -2493,6 +2989,7 @@ export interface components {
             /** Format: int32 */
             wrong: number;
             isTaken: boolean;
+            items: components["schemas"]["Item"][];
         };
         /**
          * @description Whether a job is in the week.
@@ -2808,6 +3305,14 @@ export interface components {
          * @enum {unknown}
          */
         Kept: "Here" | "Away" | "Deleted";
+        /** @description A letter in the tray: when it was written, to whom, about what, and the names of what goes with it. */
+        KeptLetter: {
+            id: string;
+            at: string;
+            to: string;
+            subject: string;
+            enclosures: string[];
+        };
         /** @description How many of a kind are in a file, and how many of them are not here yet. */
         KindCount: {
             kind: string;
@@ -2832,7 +3337,7 @@ export interface components {
          * @description A lay, drawn with the cloth along the screen: up the roll to the right, the first selvedge on top, hundredths of a
          *     millimetre. Lengths are what is taken of new cloth;
          *     remnants and part rolls lie before it. Over is by how many per cent the lay may be longer than
-         *     the shortest. Tile is how the tile of the cloth's look lies on the drawing, as an SVG transform.
+         *     the shortest. Why says why it is so long and what it is to cut. Tile is how the tile of the cloth's look lies on the drawing, as an SVG transform.
          */
         LayView: {
             length: components["schemas"]["LengthView"];
@@ -2858,6 +3363,7 @@ export interface components {
             foldEnd: null | number;
             beyond: null | components["schemas"]["BeyondView"];
             cordStrips: string[];
+            why: string[];
             tile: string;
         };
         /** @enum {unknown} */
@@ -2875,6 +3381,16 @@ export interface components {
             proposals: components["schemas"]["ProposalView"][];
         };
         /**
+         * @description An exact length: an integer count of 1/3840 mm (craft §1.11). One count holds 1/64 in (1524), 0.1 mm (384) and their
+         *     halves, thirds, quarters and sixths without remainder. Range: what a long holds, far over any cloth.
+         */
+        Length: {
+            /** Format: int64 */
+            ticks: number;
+            /** @description Whether the length is over zero. */
+            isPositive: boolean;
+        };
+        /**
          * @description A length: its count of 1/3840 mm, the tape reading in the job's unit, and the residue beside the mark ("a thread
          *     under").
          */
@@ -2883,6 +3399,17 @@ export interface components {
             ticks: number;
             text: string;
             residue: string;
+        };
+        /** @description Asks for letters about a batch that all say this. */
+        LettersAbout: {
+            batch: string;
+            text: string;
+        };
+        /** @description What became of letters about a batch: how many lie in the tray, and the customers who have no address for mail. */
+        LettersWritten: {
+            /** Format: int32 */
+            written: number;
+            withoutAddress: string[];
         };
         /** @description A line inside a piece. */
         LineView: {
@@ -3026,6 +3553,17 @@ export interface components {
             /** Format: int64 */
             y: number;
         };
+        /**
+         * @description How a merchant answers.
+         * @enum {unknown}
+         */
+        MerchantIs: "off" | "open" | "slow" | "down";
+        /** @description How the stand-in of the merchant answers, how its next delivery comes, and whether its shelves are empty. */
+        MerchantState: {
+            is: components["schemas"]["MerchantIs"];
+            next: components["schemas"]["NextDelivery"];
+            isSoldOut: boolean;
+        };
         /** @description Where the middle of a motif lies on a piece as drawn: so far from its left finished edge, and from its lower one. */
         MotifPlace: {
             across: components["schemas"]["Entry"];
@@ -3090,6 +3628,11 @@ export interface components {
                 [key: string]: components["schemas"]["Entry"];
             };
         };
+        /**
+         * @description How the next delivery comes.
+         * @enum {unknown}
+         */
+        NextDelivery: "whole" | "part" | "other-batch" | "wrong-width";
         /** @description A mark across the allowance, from the stitch line outward; a clip is cut, a notch marked. */
         NotchView: {
             clip: boolean;
@@ -3142,6 +3685,15 @@ export interface components {
             suits: string;
             drawn: null | components["schemas"]["OptionDrawing"];
         };
+        /** @description An order as it stands: what was asked for, what came and what is missing, and what must be known before it is cut. */
+        OrderView: {
+            order: components["schemas"]["ClothOrder"];
+            asked: string;
+            missing: string;
+            isWhole: boolean;
+            came: components["schemas"]["DeliveryView"][];
+            warnings: string[];
+        };
         /** @description An answer by its key, and as it is told. */
         OtherAnswer: {
             key: string;
@@ -3158,6 +3710,14 @@ export interface components {
             hours: string;
             why: string;
         };
+        /** @description A drawing as text: SVG, or else string? OutlineDrawing.Dxf. */
+        OutlineDrawing: {
+            svg: null | string;
+            /** @description ASCII DXF. */
+            dxf: null | string;
+            /** @description The unit in which the outline of a DXF drawing is wanted. */
+            unit: components["schemas"]["JobUnit"];
+        };
         /** @description A job that is not in the week, or waits. */
         OutsideView: {
             id: string;
@@ -3168,6 +3728,11 @@ export interface components {
         /** @description The workroom's own way of making a cover; empty for the usual one. */
         OwnWay: {
             steps: components["schemas"]["WayStep"][];
+        };
+        /** @description A page of a sheet as it is printed, as PNG in a data address, and what it says, a line each. */
+        PageView: {
+            picture: string;
+            said: string[];
         };
         /**
          * @description A paper as it was given out, whole: no later price, name or drawing changes it. Number is its
@@ -3391,6 +3956,16 @@ export interface components {
             rooms: string[];
             notes: string;
         };
+        /** @description An order to be placed for a cloth of a job: so many counts of 1/3840 mm of an article, or put aside only. */
+        PlaceOrder: {
+            id: string;
+            article: string;
+            /** Format: int64 */
+            length: number;
+            job: string;
+            cloth: string;
+            reserve: boolean;
+        };
         /**
          * @description One piece on the cloth: its label, its path from the corner of its box, and the marks where its box begins and ends from the squared end and
          *     from the selvedge, each rounded once to the tape mark.
@@ -3562,6 +4137,29 @@ export interface components {
             problems: components["schemas"]["Problem"][];
             whole: boolean;
         };
+        /**
+         * @description Something that was sent to the printer: how many of its pages lie in the out-tray, and what the rest waits for, empty
+         *     where nothing does.
+         */
+        PrintedFile: {
+            id: string;
+            name: string;
+            /** Format: int32 */
+            pages: number;
+            /** Format: int32 */
+            printed: number;
+            onLabels: boolean;
+            waitsFor: string;
+        };
+        /** @description How the printer stands: sheets and labels that are left in it, and what was sent, the latest first. */
+        PrinterState: {
+            isOn: boolean;
+            /** Format: int32 */
+            sheets: number;
+            /** Format: int32 */
+            labels: number;
+            files: components["schemas"]["PrintedFile"][];
+        };
         /** @description What is wrong with a field: its key, what was given, where in the text, the reason, and an example that would do. */
         Problem: {
             field: string;
@@ -3636,11 +4234,12 @@ export interface components {
             place: string;
             handedOver: string;
         };
-        /** @description Somebody who has, or will have, covers of a batch. */
+        /** @description Somebody who has, or will have, covers of a batch, how they are reached, and their addresses for mail. */
         RecalledCustomer: {
             name: string;
             address: string;
             reached: string[];
+            mails: string[];
             covers: components["schemas"]["RecalledCover"][];
         };
         /** @description A record that was put away, with the job that has it; Mark asks for the next page. */
@@ -3879,6 +4478,10 @@ export interface components {
             /** Format: int64 */
             y: number;
         };
+        /** @description Switches the printer on or off. */
+        SetPrinter: {
+            isOn: boolean;
+        };
         /** @description A side of the cut line between two corners. */
         SetSideView: {
             name: string;
@@ -4014,6 +4617,11 @@ export interface components {
             check: string;
             strains: string[];
             description: string;
+        };
+        /** @description A sheet as it is printed. */
+        SheetView: {
+            title: string;
+            pages: components["schemas"]["PageView"][];
         };
         /** @description The shelves, and what is to be bought anew. */
         ShelvesView: {
@@ -4319,10 +4927,6 @@ export interface components {
          * @enum {unknown}
          */
         Supply: "unsaid" | "ordered" | "here";
-        /** @description An SVG drawing as text. */
-        SvgDrawing: {
-            svg: string;
-        };
         /** @description What is taken out of a row, made from revision From. */
         TakeOut: {
             /** Format: int64 */
@@ -4364,6 +4968,16 @@ export interface components {
             words: {
                 [key: string]: string;
             };
+        };
+        /**
+         * @description The edge of a template in a photo: as points to be entered, in the unit of the job, and as corners on the photo to be
+         *     seen there; how far it reaches across and along, to be held against the tape.
+         */
+        TemplateEdge: {
+            points: string;
+            across: string;
+            along: string;
+            corners: number[];
         };
         /** @description A job to begin others from: what it is called, and how many items it has. */
         TemplateView: {
@@ -4556,6 +5170,13 @@ export interface components {
             words: {
                 [key: string]: string;
             };
+        };
+        /** @description A letter to be written: to which addresses, about what, what it says, what goes with it. */
+        WriteLetter: {
+            to: string;
+            subject: string;
+            text: string;
+            with: components["schemas"]["Enclose"][];
         };
     };
     responses: never;
@@ -4904,7 +5525,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["SvgDrawing"];
+                "application/json": components["schemas"]["OutlineDrawing"];
             };
         };
         responses: {
@@ -6383,6 +7004,44 @@ export interface operations {
             };
         };
     };
+    traceTemplate: {
+        parameters: {
+            query: {
+                square: string;
+                side: string;
+                unit: string;
+                at: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "image/*": components["schemas"]["Stream"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TemplateEdge"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     jobFile: {
         parameters: {
             query?: never;
@@ -6727,6 +7386,103 @@ export interface operations {
             };
         };
     };
+    mailRecall: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LettersAbout"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LettersWritten"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getMerchant: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MerchantState"];
+                };
+            };
+        };
+    };
+    setMerchant: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MerchantState"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MerchantState"];
+                };
+            };
+        };
+    };
+    deliver: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrderView"][];
+                };
+            };
+        };
+    };
     jobTable: {
         parameters: {
             query?: never;
@@ -6970,6 +7726,237 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RecallView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    jobSheet: {
+        parameters: {
+            query?: {
+                item?: string;
+                cloth?: string;
+                paper?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+                sheet: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    showSheet: {
+        parameters: {
+            query?: {
+                item?: string;
+                cloth?: string;
+                paper?: string;
+            };
+            header?: never;
+            path: {
+                sheet: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JobDocument"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheetView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    kindSheet: {
+        parameters: {
+            query?: {
+                unit?: string;
+                paper?: string;
+            };
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    paperFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                paper: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    paperPages: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                paper: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheetView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    recallLetters: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LettersAbout"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
                 };
             };
             /** @description Unprocessable Entity */
@@ -7718,159 +8705,6 @@ export interface operations {
             };
         };
     };
-    listTemplates: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["TemplateView"][];
-                };
-            };
-        };
-    };
-    makeTemplate: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["MakeTemplate"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["TemplateView"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
-                };
-            };
-        };
-    };
-    beginFromTemplate: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                template: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["BeginFrom"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["JobView"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
-                };
-            };
-        };
-    };
-    removeTemplate: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                template: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description No Content */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
-                };
-            };
-        };
-    };
     listStock: {
         parameters: {
             query?: {
@@ -8193,6 +9027,26 @@ export interface operations {
             };
         };
     };
+    phoneAddresses: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string[];
+                };
+            };
+        };
+    };
     sendReading: {
         parameters: {
             query?: never;
@@ -8395,6 +9249,686 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlotterState"];
+                };
+            };
+        };
+    };
+    getPrinter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PrinterState"];
+                };
+            };
+        };
+    };
+    setPrinter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetPrinter"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PrinterState"];
+                };
+            };
+        };
+    };
+    fillPrinter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FillPrinter"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PrinterState"];
+                };
+            };
+        };
+    };
+    sendToPrinter: {
+        parameters: {
+            query: {
+                name: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/pdf": components["schemas"]["Stream"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PrinterState"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    printedFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    emptyTray: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PrinterState"];
+                };
+            };
+        };
+    };
+    listLetters: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptLetter"][];
+                };
+            };
+        };
+    };
+    writeLetter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WriteLetter"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptLetter"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    letterFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "message/rfc822": string;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    removeLetter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptLetter"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    listArticles: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ArticleView"][];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    checkArticle: {
+        parameters: {
+            query: {
+                length: number;
+            };
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AvailabilityView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    listOrders: {
+        parameters: {
+            query?: {
+                job?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrderView"][];
+                };
+            };
+        };
+    };
+    placeOrder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlaceOrder"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrderView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    sendOrder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrderView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    giveBackOrder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    listTemplates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TemplateView"][];
+                };
+            };
+        };
+    };
+    makeTemplate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MakeTemplate"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TemplateView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    beginFromTemplate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                template: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BeginFrom"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    removeTemplate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                template: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };

@@ -1,7 +1,10 @@
 import { useQuery } from '@tanstack/react-query'
 import { answer, api } from '../api/client'
 import { Bar } from '../workroom/Bar'
+import { MailStand } from './MailStand'
+import { MerchantStand } from './MerchantStand'
 import { PlotterStand } from './PlotterStand'
+import { PrinterStand } from './PrinterStand'
 import { TapeStand } from './TapeStand'
 import s from './devices.module.css'
 
@@ -19,6 +22,9 @@ export default function Devices() {
         </p>
         <TapeStand unit={unit} />
         <PlotterStand unit={unit} />
+        <PrinterStand />
+        <MerchantStand />
+        <MailStand />
       </main>
     </div>
   )

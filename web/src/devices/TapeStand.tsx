@@ -112,6 +112,7 @@ export function TapeStand({ unit }: { unit: Unit }) {
               onChange={(battery) => void set({ battery })}
             />
           </label>
+          <PhoneHere />
           <p role="status">{sent}</p>
         </>
       )}
@@ -121,5 +122,23 @@ export function TapeStand({ unit }: { unit: Unit }) {
         </p>
       )}
     </section>
+  )
+}
+
+// A phone that lies on the table anyway: what is typed there is read here.
+function PhoneHere() {
+  const addresses = useQuery({
+    queryKey: ['tape', 'phone'],
+    queryFn: () => answer(api.GET('/api/devices/tape/phone')),
+  }).data
+  if (!addresses) return null
+  return addresses.length > 0 ? (
+    <p>
+      A phone in the same network is the tape too. Open there: <b>{addresses.join(' or ')}</b>
+    </p>
+  ) : (
+    <p>
+      Started with <code>--phone 5200</code>, a phone in the same network is the tape too.
+    </p>
   )
 }

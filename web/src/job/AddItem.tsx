@@ -1,17 +1,16 @@
 import { clsx } from 'clsx'
 import { Button, Input } from 'antd'
 import { useQuery } from '@tanstack/react-query'
-import { lazy, Suspense, useCallback, useRef, useState, type KeyboardEvent } from 'react'
-import { answer, api, newId, Refused, type Item, type MakeUp, type Problem } from '../api/client'
+import { useRef, useState, type KeyboardEvent } from 'react'
+import { answer, api, newId, Refused, type Item, type Problem } from '../api/client'
 import { Dialog } from '../parts/Dialog'
+import { Print } from '../parts/Print'
 import { usePicture } from '../parts/picture'
 import { SketchDrawing } from '../parts/SketchDrawing'
 import { calledFor, foundKinds, keepKind, kindsOf, lastKinds, type Kind } from './kinds'
 import { SetFields } from './SetFields'
 import { useDocument, useEdit, useScene } from './scene'
 import s from './AddItem.module.css'
-
-const KindSheet = lazy(() => import('../stages/measure/KindSheet'))
 
 /** Asks what is covered, found by typing or picked by its drawing; of a set what its items share is asked here too. */
 export function AddItem({ close }: { close: () => void }) {
@@ -35,8 +34,6 @@ export function AddItem({ close }: { close: () => void }) {
   const [typed, setTyped] = useState<Record<string, Record<string, string>>>({})
   const [wrong, setWrong] = useState<Problem[]>([])
   const [problem, setProblem] = useState('')
-  const [sheet, setSheet] = useState<MakeUp>()
-  const sheetDone = useCallback(() => setSheet(undefined), [])
   const list = useRef<HTMLDivElement>(null)
   const all = kindsOf(makeUps, sets.data ?? [], last)
   const found = foundKinds(all, sought)
@@ -159,7 +156,11 @@ export function AddItem({ close }: { close: () => void }) {
       close={close}
       footer={
         kinds[at] &&
-        !kinds[at].set && <Button onClick={() => setSheet(kinds[at]?.makeUp)}>Blank measuring sheet</Button>
+        !kinds[at].set && (
+          <Print href={`/api/make-ups/${kinds[at].makeUp.key}/measuring-sheet.pdf?unit=${unit === 'cm' ? 'cm' : 'in'}`}>
+            Blank measuring sheet
+          </Print>
+        )
       }
     >
       <div className={s.ask}>
@@ -208,11 +209,6 @@ export function AddItem({ close }: { close: () => void }) {
           <p className="problem" role="alert">
             {problem}
           </p>
-        )}
-        {sheet && (
-          <Suspense>
-            <KindSheet makeUp={sheet} done={sheetDone} />
-          </Suspense>
         )}
       </div>
     </Dialog>

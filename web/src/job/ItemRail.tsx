@@ -2,6 +2,7 @@ import { Button } from 'antd'
 import { memo } from 'react'
 import type { Item } from '../api/client'
 import { ItemActs } from './ItemActs'
+import { TakeList } from './TakeList'
 import { useEdit, useScene, type JobScene } from './scene'
 import { SketchDrawing } from '../parts/SketchDrawing'
 import { useItemPicture } from '../sewn/useItemPicture'
@@ -33,6 +34,7 @@ export const ItemRail = memo(function ItemRail() {
       <Button block onClick={add}>
         Add an item
       </Button>
+      <TakeList />
       <ItemActs />
       <Removed />
     </aside>

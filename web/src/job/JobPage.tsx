@@ -1,16 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { Button } from 'antd'
-import {
-  lazy,
-  memo,
-  Suspense,
-  type ComponentType,
-  useCallback,
-  useEffect,
-  useLayoutEffect,
-  useMemo,
-  useState,
-} from 'react'
+import { lazy, memo, Suspense, type ComponentType, useCallback, useLayoutEffect, useMemo, useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { answer, api, type MakeUp } from '../api/client'
 import { Keys } from './Keys'
@@ -69,40 +59,6 @@ export function JobPage() {
   )
 }
 
-// What stands on every print, whatever else is shown.
-const Cautions = memo(function Cautions() {
-  const always = useScene(({ plan }) => {
-    const remarks = plan?.items.flatMap(({ draft }) => draft.pattern?.remarks ?? []) ?? []
-    return [...new Set(remarks.filter((remark) => remark.always).map((remark) => remark.text))].join('\n')
-  })
-  return (
-    always !== '' && (
-      <aside className={s.always} aria-label="Cautions">
-        {always.split('\n').map((text) => (
-          <p key={text}>{text}</p>
-        ))}
-      </aside>
-    )
-  )
-})
-
-// At the head of every sheet that is printed, told to the style sheet: which job, and whose.
-const PrintHead = memo(function PrintHead() {
-  const name = useScene(({ job }) => job.document.name)
-  const customer = useScene(({ job }) => job.document.customer)
-  const workroom = useQuery({ queryKey: ['workroom'], queryFn: () => answer(api.GET('/api/workroom')) }).data?.name
-  useEffect(() => {
-    const { style } = document.documentElement
-    style.setProperty('--sheet', JSON.stringify([name, customer].filter(Boolean).join(' · ')))
-    style.setProperty('--workroom', JSON.stringify(workroom ?? ''))
-    return () => {
-      style.removeProperty('--sheet')
-      style.removeProperty('--workroom')
-    }
-  }, [name, customer, workroom])
-  return null
-})
-
 // What is wrong with the job beyond single fields.
 const JobProblems = memo(function JobProblems() {
   const problems = useScene(({ plan }) => plan?.problems)
@@ -155,9 +111,7 @@ function Open({ id, job, stage }: { id: string; job: OpenJob; stage: ViewKey }) 
         {stage !== 'make' && stage !== beside.key && <ItemRail />}
         <main key={stage} className={s.stage} data-stage={stage} id="stage">
           <h1 className="unseen">{[...stages, beside].find((each) => each.key === stage)?.name}</h1>
-          <PrintHead />
           <JobProblems />
-          <Cautions />
           {item || stage === 'lay' || stage === 'buy' || stage === 'hand-over' || stage === beside.key ? (
             <Suspense fallback={<p>…</p>}>
               <View />

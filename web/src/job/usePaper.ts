@@ -1,7 +1,6 @@
 import { useState } from 'react'
+import { keepPaper, keptPaper } from '../parts/keptPaper'
 import { useUnit } from './scene'
-
-const kept = 'paper'
 
 /** The paper that drawings are printed on, remembered on this device, and how it is asked for. */
 export interface Paper {
@@ -17,7 +16,7 @@ export interface Paper {
 /** One choice of paper for all drawings of a view. */
 export function usePaper(): Paper {
   const unit = useUnit()
-  const [is, setIs] = useState(() => localStorage.getItem(kept) ?? 'a4')
+  const [is, setIs] = useState(() => keptPaper() ?? 'a4')
   const [roll, setRoll] = useState('')
   const usual = unit === 'cm' ? '91' : '36'
   return {
@@ -27,7 +26,7 @@ export function usePaper(): Paper {
     query: is === 'roll' ? { paper: is, roll: roll.trim() === '' ? usual : roll } : { paper: is },
     choose: (paper) => {
       setIs(paper)
-      localStorage.setItem(kept, paper)
+      keepPaper(paper)
     },
     setRoll,
   }

@@ -1,10 +1,11 @@
 import { useQuery } from '@tanstack/react-query'
-import { Button } from 'antd'
 import { Link, useParams } from 'react-router'
 import { answer, api } from '../api/client'
 import { told } from '../parts/told'
 import { Bar } from '../workroom/Bar'
-import { PaperSheet } from './PaperSheet'
+import { MailIt } from '../parts/MailIt'
+import { Print } from '../parts/Print'
+import { PaperPages } from './PaperPages'
 import { kindWord } from './kinds'
 import s from './paper.module.css'
 
@@ -17,6 +18,17 @@ export default function PaperPage() {
     staleTime: 0,
   })
   const view = asked.data
+  const whose = view?.customerId ?? ''
+  const customer = useQuery({
+    queryKey: ['customer', whose],
+    queryFn: async () =>
+      whose === '' ? null : answer(api.GET('/api/customers/{id}', { params: { path: { id: whose } } })),
+    enabled: view !== undefined,
+    retry: false,
+  })
+  const mails = (customer.data?.customer.customer.people ?? [])
+    .flatMap(({ email }) => (email === '' ? [] : [email]))
+    .join(', ')
   return (
     <div className={s.page}>
       <Bar at="papers" />
@@ -29,9 +41,19 @@ export default function PaperPage() {
         {view && (
           <>
             <p className={s.tools}>
-              <Button type="primary" onClick={() => window.print()}>
+              <Print href={`/api/papers/${id}/paper.pdf`} name={`${kindWord[view.paper.kind]} ${view.paper.called}`}>
                 Print
-              </Button>
+              </Print>
+              {customer.isFetched && (
+                <MailIt
+                  to={mails}
+                  subject={`${kindWord[view.paper.kind]} ${view.paper.called}`}
+                  text={`${view.paper.job}: please find the ${kindWord[view.paper.kind]} enclosed.\n\n${view.paper.maker.name}`}
+                  enclose={[{ paper: id, job: null, sheet: null, item: null }]}
+                >
+                  Mail it
+                </MailIt>
+              )}
               <Link to={`/jobs/${view.job}/price`}>To its job</Link>
               <span>
                 {view.events.map((each) => (
@@ -42,7 +64,7 @@ export default function PaperPage() {
                 Given out as it stands here; nothing changes it any more.
               </span>
             </p>
-            <PaperSheet view={view} />
+            <PaperPages id={id} />
           </>
         )}
       </main>

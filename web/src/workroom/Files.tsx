@@ -13,7 +13,10 @@ const words: Record<string, string> = {
   stock: 'things on the shelves',
   schedules: 'dates of jobs',
   'prices-of-jobs': 'prices of jobs',
-  workroom: 'of price book and hours',
+  workroom: 'of the workroom itself, its price book and hours',
+  templates: 'templates',
+  orders: 'orders of cloth',
+  letters: 'letters in the tray',
   papers: 'papers',
   photos: 'photos',
 }

@@ -5,6 +5,7 @@ import { Link, useSearchParams } from 'react-router'
 import { answer, api } from '../api/client'
 import { told } from '../parts/told'
 import { Bar } from './Bar'
+import { Letters } from './Letters'
 import s from './stock.module.css'
 
 const usual =
@@ -16,8 +17,6 @@ export default function Recall() {
   const batch = params.get('batch') ?? ''
   const [typed, setTyped] = useState(batch)
   const [text, setText] = useState(usual)
-  const workroom =
-    useQuery({ queryKey: ['workroom'], queryFn: () => answer(api.GET('/api/workroom')) }).data?.name ?? ''
   const asked = useQuery({
     queryKey: ['recall', batch],
     queryFn: ({ signal }) => answer(api.GET('/api/recall', { params: { query: { batch } }, signal })),
@@ -49,7 +48,7 @@ export default function Recall() {
           <Button type="primary" htmlType="submit">
             Find
           </Button>
-          {found && found.customers.length > 0 && <Button onClick={() => window.print()}>Print the letters</Button>}
+          {found && found.customers.length > 0 && <Letters batch={found.batch} text={text} />}
         </form>
         {asked.isError && (
           <p className="problem" role="alert">
@@ -57,7 +56,7 @@ export default function Recall() {
           </p>
         )}
         {found && (
-          <section className={s.onScreen} aria-label={`Batch ${found.batch}`}>
+          <section aria-label={`Batch ${found.batch}`}>
             {found.customers.length === 0 && <p>No cover is cut from batch {found.batch}.</p>}
             <ul>
               {found.customers.map((customer) => (
@@ -95,28 +94,6 @@ export default function Recall() {
             )}
           </section>
         )}
-        {found?.customers.map((customer) => (
-          <article key={customer.name + customer.address} className={s.letter} data-paper="letter">
-            <p>
-              <b>{customer.name}</b>
-              {`\n${customer.address.replace(`${customer.name}\n`, '')}`}
-            </p>
-            <p>
-              About covers of {[...new Set(customer.covers.map((cover) => cover.cloth))].join(', ')}, batch{' '}
-              {found.batch}: {text}
-            </p>
-            <ul>
-              {customer.covers.map((cover) => (
-                <li key={cover.job + cover.item}>
-                  {cover.quantity} × {cover.name}
-                  {cover.place && `, ${cover.place}`}
-                  {cover.handedOver && `, handed over on ${cover.handedOver}`}
-                </li>
-              ))}
-            </ul>
-            <p>{workroom}</p>
-          </article>
-        ))}
       </main>
     </div>
   )

@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { Button, Segmented, Select, Upload } from 'antd'
 import { useState } from 'react'
-import { answer, api, type ImportView, type Unit } from '../api/client'
+import { answer, api, type ImportView, type Item, type Unit } from '../api/client'
 import { Dialog } from '../parts/Dialog'
 import { problemText, told } from '../parts/told'
 import s from './pages.module.css'
@@ -10,13 +10,32 @@ const none = ''
 
 interface Props {
   /** What is in the table: "stock". */
-  kind: 'customers' | 'stock' | 'prices'
+  kind: 'customers' | 'stock' | 'prices' | 'measurements'
   /** What is asked anew once it is taken in. */
   then: string
+  /** Takes what measurements became. */
+  taken?: (items: Item[]) => void
 }
 
-/** Takes a table in from a file: looked at first, columns and unit put right by hand, all of it or nothing. */
-export function TakeTable({ kind, then }: Props) {
+/** Takes a table in from a file. */
+export function TakeTable(props: Props) {
+  const { look, seen } = useTaking(props)
+  return (
+    <>
+      <Upload
+        accept=".csv,.tsv,.txt,.xlsx,.vcf,text/csv"
+        showUploadList={false}
+        customRequest={({ file }) => look(file as File)}
+      >
+        <Button>Take in a table</Button>
+      </Upload>
+      {seen}
+    </>
+  )
+}
+
+/** Looks at a table before it is taken in: columns and unit are put right by hand, and all of it is taken or nothing. */
+export function useTaking({ kind, then, taken }: Props) {
   const queries = useQueryClient()
   const [file, setFile] = useState<File>()
   const [view, setView] = useState<ImportView>()
@@ -33,7 +52,9 @@ export function TakeTable({ kind, then }: Props) {
         }),
       )
       setView(seen)
-      if (seen.isTaken) await queries.invalidateQueries({ queryKey: [then] })
+      if (!seen.isTaken) return
+      taken?.(seen.items)
+      await queries.invalidateQueries({ queryKey: [then] })
     } catch (error) {
       setView(undefined)
       setProblem(`${of.name}: ${told(error)}`)
@@ -45,15 +66,8 @@ export function TakeTable({ kind, then }: Props) {
   }
   const mapOf = (columns: ImportView['columns']) =>
     columns.flatMap(({ field }, at) => (field === none ? [] : [`${field}:${at}`])).join(',')
-  return (
+  const seen = (
     <>
-      <Upload
-        accept=".csv,.tsv,.txt,.xlsx,text/csv"
-        showUploadList={false}
-        customRequest={({ file: of }) => look(of as File)}
-      >
-        <Button>Take in a table</Button>
-      </Upload>
       {problem && (
         <p className="problem" role="alert">
           {problem}
@@ -74,7 +88,7 @@ export function TakeTable({ kind, then }: Props) {
                   <span className="problem"> {view.wrong} cannot be read; nothing is taken in before they can.</span>
                 )}
               </p>
-              {kind === 'stock' && (
+              {(kind === 'stock' || kind === 'measurements') && (
                 <p>
                   Sizes are in{' '}
                   <Segmented
@@ -90,45 +104,47 @@ export function TakeTable({ kind, then }: Props) {
                   {view.commas && 'Decimals have commas.'}
                 </p>
               )}
-              <table>
-                <thead>
-                  <tr>
-                    <th>Column</th>
-                    <th>Holds</th>
-                    <th>Is taken as</th>
-                  </tr>
-                </thead>
-                <tbody>
-                  {view.columns.map(({ name, some, field }, at) => (
-                    <tr key={`${at}/${name}`}>
-                      <th scope="row">{name || `column ${at + 1}`}</th>
-                      <td>{some.join(', ')}</td>
-                      <td>
-                        <Select
-                          aria-label={`${name || `column ${at + 1}`} is taken as`}
-                          value={field}
-                          options={[
-                            { value: none, label: 'nothing' },
-                            ...view.fields.map((each) => ({ value: each.key, label: each.name })),
-                          ]}
-                          popupMatchSelectWidth={false}
-                          onChange={(chosen) =>
-                            void send(file, {
-                              unit: view.unit,
-                              map: mapOf(
-                                view.columns.map((column, n) => ({
-                                  ...column,
-                                  field: n === at ? chosen : column.field === chosen ? none : column.field,
-                                })),
-                              ),
-                            })
-                          }
-                        />
-                      </td>
+              {view.parted !== 'lines' && (
+                <table>
+                  <thead>
+                    <tr>
+                      <th>Column</th>
+                      <th>Holds</th>
+                      <th>Is taken as</th>
                     </tr>
-                  ))}
-                </tbody>
-              </table>
+                  </thead>
+                  <tbody>
+                    {view.columns.map(({ name, some, field }, at) => (
+                      <tr key={`${at}/${name}`}>
+                        <th scope="row">{name || `column ${at + 1}`}</th>
+                        <td>{some.join(', ')}</td>
+                        <td>
+                          <Select
+                            aria-label={`${name || `column ${at + 1}`} is taken as`}
+                            value={field}
+                            options={[
+                              { value: none, label: 'nothing' },
+                              ...view.fields.map((each) => ({ value: each.key, label: each.name })),
+                            ]}
+                            popupMatchSelectWidth={false}
+                            onChange={(chosen) =>
+                              void send(file, {
+                                unit: view.unit,
+                                map: mapOf(
+                                  view.columns.map((column, n) => ({
+                                    ...column,
+                                    field: n === at ? chosen : column.field === chosen ? none : column.field,
+                                  })),
+                                ),
+                              })
+                            }
+                          />
+                        </td>
+                      </tr>
+                    ))}
+                  </tbody>
+                </table>
+              )}
               <ul aria-label="Rows" className={s.imported}>
                 {view.rows.map((row) => (
                   <li key={row.row}>
@@ -154,4 +170,5 @@ export function TakeTable({ kind, then }: Props) {
       )}
     </>
   )
+  return { look, seen }
 }

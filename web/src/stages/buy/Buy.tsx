@@ -2,6 +2,7 @@ import { clsx } from 'clsx'
 import { Button } from 'antd'
 import { Folded } from '../../parts/Folded'
 import { ClothFields, OtherProblems } from '../../job/ClothFields'
+import { AtMerchant } from './AtMerchant'
 import { FillingCloth } from './FillingCloth'
 import { IHave } from './IHave'
 import { Savings } from './Savings'
@@ -104,6 +105,7 @@ export default function Buy() {
               )
             )}
             {buying?.articles === null && <IHave cloth={cloth} />}
+            {buying && !cloth.articleLength && <AtMerchant cloth={cloth} length={buying.bought.ticks} />}
           </section>
         )
       })}

@@ -2,6 +2,7 @@ import { clsx } from 'clsx'
 import { Button } from 'antd'
 import { memo, useState } from 'react'
 import type { Plan } from '../../api/client'
+import { PrintSheet } from '../../job/PrintSheet'
 import { useScene } from '../../job/scene'
 import { Saves } from '../../parts/Saves'
 import { Swatch } from '../../parts/Swatch'
@@ -37,7 +38,7 @@ function List({ plan, stale }: { plan: Plan; stale: boolean }) {
       <h2>Shopping list</h2>
       <p className={s.listTools}>
         <Button onClick={() => void copy()}>Copy as text</Button>
-        <Button onClick={() => window.print()}>Print</Button>
+        <PrintSheet sheet="shopping-list">Print</PrintSheet>
         <Saves label="the list" base={`/api/jobs/${id}/tables/shopping-list`} as={['csv', 'xlsx']} />
         <span role="status">{copied === 'done' && 'Copied.'}</span>
       </p>

@@ -14,17 +14,3 @@ export function CareSign({ mark }: { mark: CareMark }) {
     </svg>
   )
 }
-
-/** Care marks in a row; with their words where there is room. */
-export function CareSigns({ marks, words }: { marks: CareMark[]; words?: boolean }) {
-  return (
-    <ul className={words ? s.signsInWords : s.signs}>
-      {marks.map((mark) => (
-        <li key={mark.key}>
-          <CareSign mark={mark} />
-          {words && <span>{mark.words}</span>}
-        </li>
-      ))}
-    </ul>
-  )
-}

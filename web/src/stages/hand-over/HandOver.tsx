@@ -2,21 +2,18 @@ import { Button, Input, Radio } from 'antd'
 import { useId, useState } from 'react'
 import { answer, api, Refused, unitWord, type Given } from '../../api/client'
 import { EntryField } from '../../job/EntryField'
+import { PrintSheet } from '../../job/PrintSheet'
 import { useDocument, useEdit, useScene, useSceneStore, useUnit } from '../../job/scene'
 import { Photos } from '../../job/Photos'
-import { usePrinting } from '../../parts/usePrinting'
 import { ClothCare } from './ClothCare'
 import { coverOf, say } from './covers'
-import { CareCard, HandOverSheet, Label } from './Papers'
+import { Preview } from './Preview'
 import { Postcode } from './Postcode'
 import { Stated } from './Stated'
 import { useCareMarks, useHandOver } from './useHandOver'
 import s from './hand-over.module.css'
 
-type Paper = 'label' | 'card' | 'sheet'
-
-// Counts of 1/3840 mm, as the drawing needs them.
-const millimetres = (ticks: number) => ticks / 3840
+type Paper = 'label' | 'care-card' | 'hand-over-sheet'
 
 /** What goes out with the covers and is kept of them: a record each, a label, a care card and a sheet to sign. */
 export default function HandOver() {
@@ -25,7 +22,6 @@ export default function HandOver() {
   const edit = useEdit()
   const store = useSceneStore()
   const unit = useUnit()
-  const printing = usePrinting()
   const marks = useCareMarks()
   const over = useHandOver()
   const place = useId()
@@ -42,7 +38,6 @@ export default function HandOver() {
     coverOf(document, id).given ?? data.covers.find((each) => each.item === id)?.given ?? undefined
   const cover = data.covers.find((each) => each.item === item)
   const gone = cover && coverOf(document, cover.item).given
-  const given = cover && givenOf(cover.item)
   const all = data.covers.flatMap(({ item: id }) => givenOf(id) ?? [])
   const left = data.covers.filter((each) => each.given && !coverOf(document, each.item).given)
   // What goes out is what is said at this moment, not what was read of it a moment ago.
@@ -69,31 +64,6 @@ export default function HandOver() {
       )
     }
   }
-  const labels = (of: Given) => Array.from({ length: of.quantity }, (_, n) => n)
-  if (printing)
-    return (
-      <section className={s.printed} aria-label="Papers, printed">
-        {paper === 'sheet' ? (
-          <HandOverSheet all={all} marks={marks} />
-        ) : paper === 'card' ? (
-          all.map((each, n) => <CareCard key={n} given={each} marks={marks} />)
-        ) : (
-          <div className={s.labels}>
-            {all.flatMap((each, n) =>
-              labels(each).map((copy) => (
-                <Label
-                  key={`${n} ${copy}`}
-                  given={each}
-                  marks={marks}
-                  wide={millimetres(label.width.ticks)}
-                  high={millimetres(label.height.ticks)}
-                />
-              )),
-            )}
-          </div>
-        )}
-      </section>
-    )
   return (
     <div className={s.over}>
       <section className={s.saying} aria-label="What is said of it">
@@ -130,24 +100,18 @@ export default function HandOver() {
           onChange={(event) => setPaper(event.target.value as Paper)}
           options={[
             { value: 'label', label: 'Label' },
-            { value: 'card', label: 'Care card' },
-            { value: 'sheet', label: 'Hand-over sheet' },
+            { value: 'care-card', label: 'Care card' },
+            { value: 'hand-over-sheet', label: 'Hand-over sheet' },
           ]}
         />
-        <Button onClick={() => window.print()}>Print it for all</Button>
+        <PrintSheet sheet={paper}>Print it for all</PrintSheet>
+        {paper === 'label' && (
+          <PrintSheet sheet={paper} query={{ paper: 'label' }}>
+            Print on labels
+          </PrintSheet>
+        )}
         <div className={s.preview}>
-          {paper === 'sheet' ? (
-            <HandOverSheet all={all} marks={marks} />
-          ) : given && paper === 'card' ? (
-            <CareCard given={given} marks={marks} />
-          ) : given ? (
-            <Label
-              given={given}
-              marks={marks}
-              wide={millimetres(label.width.ticks)}
-              high={millimetres(label.height.ticks)}
-            />
-          ) : null}
+          <Preview sheet={paper} item={paper === 'hand-over-sheet' ? undefined : item} />
         </div>
         {paper === 'label' && (
           <div className={s.size}>

@@ -54,11 +54,10 @@ interface Props {
   mode: Mode
   /** Whether what is known of the cloth stands beside it. */
   about: boolean
-  printing: boolean
 }
 
 /** One cloth as it lies on the table, with what its lay comes to, its cutting list, or what is measured of it there. */
-export function ClothOnTable({ cloth, plan, side, mode, about, printing }: Props) {
+export function ClothOnTable({ cloth, plan, side, mode, about }: Props) {
   const stale = useScene((scene) => scene.stale)
   const edit = useClothEdit(cloth)
   const planned = plan?.cloths.find((each) => each.id === cloth.id)
@@ -68,7 +67,7 @@ export function ClothOnTable({ cloth, plan, side, mode, about, printing }: Props
   const laidCloth = useDeferredValue(cloth)
   const group = { cloth, planned, edit }
   // What is wrong with the cloth is mended there.
-  const open = about || (!printing && (planned?.problems.length ?? 0) > 0)
+  const open = about || (planned?.problems.length ?? 0) > 0
   return (
     <section
       className={clsx(s.cloth, open && s.withAbout, stale && 'stale')}
@@ -88,7 +87,7 @@ export function ClothOnTable({ cloth, plan, side, mode, about, printing }: Props
             planned={drawn}
             lay={drawn.lay}
             side={side}
-            listed={mode === 'list' || printing}
+            listed={mode === 'list'}
           />
         )}
         {planned && !planned.lay && planned.problems.length === 0 && (

@@ -28,7 +28,7 @@ export const CuttingList = memo(function CuttingList({ lay, items, cloth, name, 
   )
   return (
     <section className={s.cutting} aria-label={`Cutting list, ${name}`}>
-      <p className={s.howFar}>
+      <p>
         <b>{cut > 0 ? `${cut} of ${lay.placed.length} cut` : `${lay.placed.length} to cut`}</b>
       </p>
       <table>
@@ -39,12 +39,6 @@ export const CuttingList = memo(function CuttingList({ lay, items, cloth, name, 
             ` Folded double, right sides together, as far as ${lay.foldedTo.text}: what lies above the fold is cut with what lies below it.`}
         </caption>
         <thead>
-          {/* On paper it stands at the head of every page that the list runs over. */}
-          <tr className={s.onPaper}>
-            <th colSpan={7}>
-              {name}, {wrongSideUp ? 'wrong' : 'right'} side up
-            </th>
-          </tr>
           <tr>
             <th>Cut</th>
             <th>Order</th>

@@ -4,6 +4,7 @@ import { memo, useCallback, useState } from 'react'
 import { useLocation, useNavigate } from 'react-router'
 import { answer, api } from '../../api/client'
 import { DrawingSaves } from '../../job/DrawingSaves'
+import { PrintSheet } from '../../job/PrintSheet'
 import { useDocument, useScene } from '../../job/scene'
 import { useAddCloth } from '../../job/useAddCloth'
 import { usePaper } from '../../job/usePaper'
@@ -11,7 +12,6 @@ import { identity } from '../../parts/identity'
 import type { ClothLook } from '../../parts/ClothPattern'
 import { Saves } from '../../parts/Saves'
 import { Swatch } from '../../parts/Swatch'
-import { usePrinting } from '../../parts/usePrinting'
 import { ClothOnTable, type Mode } from './ClothOnTable'
 import { ToPlotter } from './ToPlotter'
 import s from './lay.module.css'
@@ -28,7 +28,6 @@ export default function Lay() {
   const [side, setSide] = useState<'right' | 'wrong'>('right')
   const [mode, setMode] = useState<Mode>('lay')
   const [about, setAbout] = useState(false)
-  const printing = usePrinting()
   // The same lays as they look when the cloth lies wrong side up.
   const over = useQuery({
     queryKey: ['lays', identity(jobDocument), 'wrong'],
@@ -62,19 +61,21 @@ export default function Lay() {
         <Add show={show} />
       </nav>
       <Tools mode={mode} setMode={setMode} about={about} setAbout={setAbout} side={side} setSide={setSide} />
-      {(printing ? jobCloths : shown ? [shown] : []).map((cloth) => (
+      {shown && (
         <ClothOnTable
-          key={cloth.id}
-          cloth={cloth}
+          key={shown.id}
+          cloth={shown}
           plan={turned ? over.data : plan}
           side={turned ? 'wrong' : 'right'}
           mode={mode}
-          about={about && !printing}
-          printing={printing}
+          about={about}
         />
-      ))}
-      {shown && !printing && (
+      )}
+      {shown && (
         <p className={s.saves}>
+          <PrintSheet sheet="lay-plan" query={{ cloth: shown.id }}>
+            Print the lay plan
+          </PrintSheet>
           <DrawingSaves label="the lay" of={`cloths/${shown.id}/lay`} paper={paper} />
           <Saves label="it for a plotter" base={`/api/jobs/${id}/cloths/${shown.id}/plot`} as={['plt', 'nc']} />
           <ToPlotter key={shown.id} cloth={shown.id} />
@@ -147,7 +148,7 @@ const Tools = memo(function Tools({ mode, setMode, about, setAbout, side, setSid
         ]}
         onChange={setSide}
       />
-      <Button onClick={() => window.print()}>Print the cutting sheet</Button>
+      <PrintSheet sheet="cutting-sheet">Print the cutting sheet</PrintSheet>
     </div>
   )
 })

@@ -1,4 +1,5 @@
 import type { Cloth, ClothPlan } from '../../api/client'
+import { Folded } from '../../parts/Folded'
 import { useWord } from '../../parts/useWord'
 import s from './lay.module.css'
 
@@ -70,6 +71,13 @@ export function LayFigures({ cloth, planned, lay }: Props) {
           .
         </p>
       )}
+      <Folded summary="Why this length" className={s.demands}>
+        <ul>
+          {lay.why.map((reason) => (
+            <li key={reason}>{reason}</li>
+          ))}
+        </ul>
+      </Folded>
       {lay.cordStrips.length > 0 && (
         <p data-testid={`cord-${cloth.id}`}>
           <b className={s.first}>

@@ -1,10 +1,10 @@
 import { Button, Radio } from 'antd'
 import { useEffect, useRef, useState, type MouseEvent } from 'react'
 import type { Bench } from '../../api/client'
+import { PrintSheet } from '../../job/PrintSheet'
 import { useEdit, useScene } from '../../job/scene'
 import { AtBench } from './AtBench'
 import { logStep, start, stop } from './logging'
-import { PrintedSteps } from './PrintedSteps'
 import { Turns } from './Turns'
 import { useBench } from './useBench'
 import { Saves } from '../../parts/Saves'
@@ -147,11 +147,10 @@ export default function Make() {
         <p className={s.far}>
           {made} of {turns.length} {turns.length === 1 ? 'step' : 'steps'} done
         </p>
-        <Button onClick={() => window.print()}>Print the making sheet</Button>
+        <PrintSheet sheet="making-sheet">Print the making sheet</PrintSheet>
         <Saves label="the time log" base={`/api/jobs/${id}/tables/time-log`} as={['csv', 'xlsx']} />
         <Turns turns={turns} at={turn.id} pick={(each) => moveTo(each, '', false)} />
       </aside>
-      <PrintedSteps />
       <AtBench
         key={turn.id}
         turn={turn}

@@ -6,11 +6,11 @@ import { CutFrom } from './CutFrom'
 import { OutlineChoice, TraceField } from './OutlineFields'
 import { MeasurePad } from './MeasurePad'
 import { PartsOff } from './PartsOff'
-import { PrintedMeasures } from './PrintedMeasures'
 import { Photos } from '../../job/Photos'
 import { Table } from './Table'
 import { TapeLine } from './TapeLine'
 import { Walk } from './Walk'
+import { PrintSheet } from '../../job/PrintSheet'
 import { draftInHand, useAsked, useEditItem, useScene, useSceneStore, useUnit, type JobScene } from '../../job/scene'
 import { useItemField } from '../../job/useItemField'
 import { Room } from './Room'
@@ -108,13 +108,7 @@ export default function Measure() {
     .join(' ')
   if (drafted && off !== undrawn) setUndrawn(off)
   const current = shown.find((measure) => measure.key === active) ?? shown[0]
-  if (walking)
-    return (
-      <>
-        <Walk leave={() => setWalking(false)} />
-        <PrintedMeasures />
-      </>
-    )
+  if (walking) return <Walk leave={() => setWalking(false)} />
   return (
     <>
       <Table
@@ -132,11 +126,10 @@ export default function Measure() {
         again={again}
       >
         <Button onClick={() => setWalking(true)}>Walk the room</Button>
-        <Button onClick={() => window.print()}>Measuring sheet</Button>
+        <PrintSheet sheet="measuring-sheet">Measuring sheet</PrintSheet>
         <TapeLine />
         <Found key={`${id}/found`} />
       </Table>
-      <PrintedMeasures />
       <section className={s.beside} aria-label="Measuring">
         <ItemLine />
         <div className={s.outlineChoices}>

@@ -4,6 +4,7 @@ import { answer, api, newId, Refused, unitWord, type Choice, type MakeUp } from 
 import { EntryField } from '../../job/EntryField'
 import { useUnit } from '../../job/scene'
 import { useItemField } from '../../job/useItemField'
+import { FromPhoto } from './FromPhoto'
 import s from './measure.module.css'
 
 /** A choice that decides what is measured. */
@@ -43,15 +44,27 @@ export const OutlineChoice = memo(function OutlineChoice({ choice }: { choice: C
   )
 })
 
+// What the server takes, with room for what quotes it.
+const mostDrawn = 3 * 1024 * 1024
+
 /** A traced outline: points and arcs written down, or the path of an SVG drawing. */
 export function TraceField({ measure }: { measure: MakeUp['measures'][number] }) {
   const id = useId()
   const step = useRef('')
+  const unit = useUnit()
   const [failed, setFailed] = useState('')
   const { field, state, write } = useItemField('measures', measure.key)
   const readDrawing = async (drawing: File) => {
+    if (drawing.size > mostDrawn) {
+      setFailed(`${drawing.name} is larger than 3 MB: save the outline alone.`)
+      return
+    }
     try {
-      const { path } = await answer(api.POST('/api/outlines', { body: { svg: await drawing.text() } }))
+      const text = await drawing.text()
+      const isDxf = drawing.name.toLowerCase().endsWith('.dxf')
+      const { path } = await answer(
+        api.POST('/api/outlines', { body: { svg: isDxf ? null : text, dxf: isDxf ? text : null, unit } }),
+      )
       write(path, newId())
       setFailed('')
     } catch (error) {
@@ -87,13 +100,14 @@ export function TraceField({ measure }: { measure: MakeUp['measures'][number] })
         </p>
       )}
       <Upload
-        accept=".svg,image/svg+xml"
-        aria-label="SVG drawing"
+        accept=".svg,.dxf,image/svg+xml"
+        aria-label="Drawing, SVG or DXF"
         showUploadList={false}
         customRequest={({ file }) => void readDrawing(file as File)}
       >
-        <Button>Read it from an SVG drawing</Button>
+        <Button>Read it from a drawing</Button>
       </Upload>
+      <FromPhoto take={(points) => write(points, newId())} />
       {failed && (
         <p className="problem" role="alert">
           {failed}.

@@ -1,14 +1,15 @@
-import { Button, Radio } from 'antd'
+import { Radio } from 'antd'
 import { useState } from 'react'
 import { unitWord, type Piece } from '../../api/client'
 import { DrawingSaves } from '../../job/DrawingSaves'
+import { PrintSheet } from '../../job/PrintSheet'
 import { EntryField } from '../../job/EntryField'
 import { PieceDrawing } from './PieceDrawing'
 import { SeamTable } from './SeamTable'
-import { PrintedPieces } from './PrintedPieces'
 import { SettingOut } from './SettingOut'
 import { SewnCover } from '../../sewn/SewnCover'
 import { ToMeasure } from '../../job/ToMeasure'
+import { MailIt } from '../../parts/MailIt'
 import { Saves } from '../../parts/Saves'
 import { useDraft, useScene, useUnit } from '../../job/scene'
 import { usePicked } from '../../job/picked'
@@ -23,12 +24,12 @@ import s from './pieces.module.css'
 /** Every piece to scale; pointing at a size shows its working. */
 export default function Pieces() {
   const draft = useDraft()
-  const name = useScene((scene) => scene.item?.name) ?? ''
   const id = useScene((scene) => scene.id)
   const paper = usePaper()
   const [pointed, setPointed] = useState<string>()
   const [shown, setShown] = useState<'flat' | 'sewn' | 'list'>('flat')
   const item = useScene((scene) => scene.item?.id)
+  const name = useScene((scene) => scene.item?.name) ?? ''
   const [held, setHeld] = usePicked(item ?? '')
   const laid = useLaid(item)
   const source = useSource()
@@ -66,7 +67,16 @@ export default function Pieces() {
             { value: 'sewn', label: 'Sewn' },
           ]}
         />
-        <Button onClick={() => window.print()}>Print the pieces</Button>
+        {item && (
+          <PrintSheet sheet="pieces" query={{ item }}>
+            Print the pieces
+          </PrintSheet>
+        )}
+        {item && (
+          <MailIt to="" subject={name} text="" enclose={[{ paper: null, job: id, sheet: 'pieces', item }]}>
+            Mail them
+          </MailIt>
+        )}
         {shown === 'list' ? (
           <Saves label="the job’s cut list" base={`/api/jobs/${id}/tables/cut-list`} as={['csv', 'xlsx']} />
         ) : (
@@ -161,7 +171,6 @@ export default function Pieces() {
           </section>
         </>
       )}
-      <PrintedPieces name={name} pieces={pattern.pieces} source={source} />
     </>
   )
 }

@@ -3,7 +3,7 @@ import { useState } from 'react'
 import { Link } from 'react-router'
 import { answer, api, newId, type JobMoney, type Offer, type PaperKind, type PaperView } from '../../api/client'
 import { useScene } from '../../job/scene'
-import { PaperSheet } from '../../papers/PaperSheet'
+import { PaperPages } from '../../papers/PaperPages'
 import { kindWord } from '../../papers/kinds'
 import { told } from '../../parts/told'
 import { Typed } from '../../parts/Typed'
@@ -158,7 +158,7 @@ export function Going({ money, offer, stale, refresh }: Props) {
       )}
       {latest && (
         <div className={s.preview} aria-hidden>
-          <PaperSheet view={latest} />
+          <PaperPages id={latest.id} />
         </div>
       )}
     </section>
