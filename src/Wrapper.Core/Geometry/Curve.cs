@@ -122,6 +122,19 @@ internal readonly record struct Curve(Vec A, Vec B, double? Radius, bool Outward
         }
     }
 
+    /// <summary>
+    /// Points on the curve whose chords lie within <paramref name="tolerance"/> mm of it: an arc that bulges into one of
+    /// the same radius has the same chords. The last point is left to the next curve.
+    /// </summary>
+    public IEnumerable<Vec> Chords(double tolerance)
+    {
+        var steps = Radius is { } r
+            ? Math.Max(1, (int)Math.Ceiling(Sweep() / (2 * Math.Acos(Math.Max(0.5, 1 - (tolerance / r))))))
+            : 1;
+        for (var i = 0; i < steps; i++)
+            yield return At((double)i / steps);
+    }
+
     // Where along the arc, 0..1, its circle is furthest right, up, left or down.
     private IEnumerable<double> Turnings()
     {

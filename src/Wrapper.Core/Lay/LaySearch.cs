@@ -30,7 +30,14 @@ public static class LaySearch
         BoxedRounds = 4,
         WidestRound = 12,
         MostFolded = 1 << 12,
-        BarSteps = 400;
+        BarSteps = 400,
+        MostOverlapped = 300,
+        MostRows = 24;
+
+    // Pairs of pieces that are looked at by a search that lets them overlap, in the first round; twice as many in each
+    // that follows, up to so many times.
+    private const long Looked = 400_000;
+    private const int WidestLooked = 6;
 
     /// <summary>
     /// Searches until <paramref name="stop"/>, which ends it with the best so far. The first lay and every shorter one
@@ -66,7 +73,11 @@ public static class LaySearch
         var table = new LaySet(pieces, cloth);
         OutlineSearch[] orders =
             cloth.IsPlain && table.IsRectangles ? [] : [table.Orders(2 * seed), table.Orders((2 * seed) + 1)];
-        var best = new Placed([], new Length(long.MaxValue));
+        OverlapSearch[] overlaps =
+            orders.Length == 0 || table.Count > MostOverlapped
+                ? []
+                : [table.Overlaps(2 * seed), table.Overlaps((2 * seed) + 1)];
+        var best = cloth.Gap.IsPositive ? new Placed([], new Length(long.MaxValue)) : found.Best;
         void Take(Placed? lay, CancellationToken until)
         {
             if (lay is null)
@@ -91,6 +102,7 @@ public static class LaySearch
                             table,
                             cloth,
                             orders,
+                            overlaps,
                             () => best,
                             seed,
                             round,
@@ -105,8 +117,8 @@ public static class LaySearch
         catch (OperationCanceledException)
         {
             // Stopped: the best so far stands, that of a round that was not over too.
-            foreach (var search in orders)
-                if (search.Best is { } lay && cloth.WithoutGap(lay).Length < found.Best.Length)
+            foreach (var stopped in orders.Select(search => search.Best).Concat(overlaps.Select(search => search.Best)))
+                if (stopped is { } lay && cloth.WithoutGap(lay).Length < found.Best.Length)
                     better(found = table.Finished(lay, CancellationToken.None));
         }
         return found;
@@ -117,6 +129,7 @@ public static class LaySearch
         LaySet table,
         LayCloth cloth,
         OutlineSearch[] orders,
+        OverlapSearch[] overlaps,
         Func<Placed> best,
         int seed,
         int round,
@@ -124,6 +137,8 @@ public static class LaySearch
         CancellationToken stop
     )
     {
+        if (orders.Length > 0 && round == 0 && cloth.IsPlain)
+            yield return [() => table.InRows(MostRows, stop)];
         if (orders.Length > 0)
             yield return
             [
@@ -152,6 +167,20 @@ public static class LaySearch
                             if (search != orders[0] && best().Placements.Count > 0)
                                 search.From(best());
                             search.Run(Orders, stop);
+                            return search.Best;
+                        }
+                    )
+                ),
+            ];
+        if (best().Placements.Count > 0 && overlaps.Length > 0)
+            yield return
+            [
+                .. overlaps.Select(search =>
+                    (Func<Placed?>)(
+                        () =>
+                        {
+                            search.From(best());
+                            search.Run(Looked << Math.Min(round, WidestLooked), stop);
                             return search.Best;
                         }
                     )

@@ -144,6 +144,13 @@ internal sealed class LaySet
         );
     }
 
+    /// <summary>Rows in which slants and bows lie in one another, closed up, following so many; null of very many.</summary>
+    public Placed? InRows(int width, CancellationToken stop) =>
+        fit.Count is 0 or > Many || IsRectangles ? null : Nested(new NestedRows(fit, whole).Find(width, stop), stop);
+
+    /// <summary>A search that lets outlines lie in one another while the cloth is shortened.</summary>
+    public OverlapSearch Overlaps(int seed) => new(fit, whole, Bound, seed);
+
     /// <summary>Builds lays of outlines up side by side, so many, each from so many of the pieces that are left.</summary>
     public Placed? Built(int width, int tried, CancellationToken stop, Random? dice = null) =>
         fit.Count == 0 || cloth.Pins.Count > 0

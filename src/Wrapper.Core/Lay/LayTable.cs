@@ -57,7 +57,10 @@ public static class LayTable
         Beams = 4,
         Tried = 12,
         FewKinds = 24,
-        BarSteps = 60;
+        BarSteps = 60,
+        Some = 60,
+        Followed = 4,
+        Nearly = 50;
 
     /// <summary>
     /// Lays <paramref name="pieces"/> on <paramref name="cloth"/> at once; the same pieces always lie the same way.
@@ -80,13 +83,14 @@ public static class LayTable
             // Two ways that together take a few dozen milliseconds: many lays followed side by side, and exchanges within one.
             ways.Add(() => table.Followed(BeamWidth(table.Count), cancel));
             ways.Add(() => TornLay.Plain(table, cloth, cancel));
+            ways.Add(() => table.InRows(table.Count <= Some ? Followed : 1, cancel));
             ways.Add(() => table.Exchanged(seed: 1, rounds: 8, steps: 40_000 / Math.Max(1, 8 * table.Count), cancel));
         }
         var found = SideBySide.Laid(ways, cancel).ToList();
         if (
             !(cloth.IsPlain && table.IsRectangles)
             && table.Corners <= Few
-            && found.Min(lay => lay.Length.Ticks) > table.Bound
+            && found.Min(lay => lay.Length.Ticks) > table.Bound + (table.Bound / Nearly)
         )
             found.AddRange(
                 SideBySide.Laid(

@@ -15,7 +15,8 @@ internal sealed class Region
 {
     // Arcs and slants are covered by rectangles to this closeness, in mm, and arcs by slants.
     private const double ArcTolerance = 1,
-        SlantTolerance = 0.4;
+        SlantTolerance = 0.4,
+        ChordTolerance = 0.008;
 
     // So much further out than the arc itself lie the slants that stand for it, at the most.
     private const long Outside = Length.TicksPerMillimetre / 2;
@@ -67,6 +68,29 @@ internal sealed class Region
                 .Zip(points.Skip(1).Append(points[0]))
                 .All(side => side.First.X == side.Second.X || side.First.Y == side.Second.Y),
             gap == 0 ? Turned(cut, turns, SlantTolerance) : null
+        );
+    }
+
+    /// <summary>
+    /// The same with arcs as chords that lie within 0.008 mm of them: a bulge fits its own hollow. Only for outlines
+    /// without a gap; many corners, so for few comparisons.
+    /// </summary>
+    public Region Close(Outline cut, int turns)
+    {
+        if (cut.Edges.All(edge => edge.Radius is null))
+            return this;
+        var outside = Polygon(cut, SlantTolerance).Select(p => Turn(p, turns)).ToArray();
+        var (left, bottom) = (outside.Min(p => p.X), outside.Min(p => p.Y));
+        return new Region(
+            Cells,
+            straight: false,
+            [
+                .. Enumerable
+                    .Range(0, cut.Edges.Count)
+                    .SelectMany(at => cut.Curve(at).Chords(ChordTolerance))
+                    .Select(v => Turn((Length.Snap(v.X).Ticks, Length.Snap(v.Y).Ticks), turns))
+                    .Select(p => (p.X - left, p.Y - bottom)),
+            ]
         );
     }
 
