@@ -27,7 +27,7 @@ public sealed class SlantedLayCases
     private static double Inches(Length length) => (double)length.Ticks / Length.TicksPerInch;
 
     // Nothing lies on anything else by more than 0.02 mm, or beyond the cloth.
-    private static void Holds(IReadOnlyList<LayPiece> pieces, Placed lay, LayCloth cloth)
+    internal static void Holds(IReadOnlyList<LayPiece> pieces, Placed lay, LayCloth cloth)
     {
         var byId = pieces.ToDictionary(piece => piece.Id);
         Assert.Equal(pieces.Count, lay.Placements.Count);

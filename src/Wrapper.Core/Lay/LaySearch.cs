@@ -27,6 +27,7 @@ public static class LaySearch
     // So many orders are tried in a round by each of two searches that begin apart; what boxes can find of outlines they
     // find in the first rounds.
     private const int Orders = 160,
+        FewOrders = 40,
         BoxedRounds = 4,
         WidestRound = 12,
         MostFolded = 1 << 12,
@@ -34,10 +35,10 @@ public static class LaySearch
         MostOverlapped = 300,
         MostRows = 24;
 
-    // Pairs of pieces that are looked at by a search that lets them overlap, in the first round; twice as many in each
-    // that follows, up to so many times.
+    // Pairs of pieces that are looked at by a search that lets them overlap, in the first round; four times as many in
+    // each that follows, up to so many doublings.
     private const long Looked = 400_000;
-    private const int WidestLooked = 6;
+    private const int WidestLooked = 5;
 
     /// <summary>
     /// Searches until <paramref name="stop"/>, which ends it with the best so far. The first lay and every shorter one
@@ -166,7 +167,7 @@ public static class LaySearch
                             // One goes on from the best of all, the other its own way.
                             if (search != orders[0] && best().Placements.Count > 0)
                                 search.From(best());
-                            search.Run(Orders, stop);
+                            search.Run(overlaps.Length > 0 && round > 0 ? FewOrders : Orders, stop);
                             return search.Best;
                         }
                     )
@@ -180,7 +181,7 @@ public static class LaySearch
                         () =>
                         {
                             search.From(best());
-                            search.Run(Looked << Math.Min(round, WidestLooked), stop);
+                            search.Run(Looked << Math.Min(2 * round, WidestLooked), stop);
                             return search.Best;
                         }
                     )

@@ -26,9 +26,12 @@ internal sealed class OverlapSearch
     private readonly (LayPiece Piece, PieceKind Kind)[] moving;
     private readonly Way[] ways;
     private readonly Tents tents = new();
+    private readonly Comb comb = new();
     private readonly Random random;
     private readonly long floor;
+    private readonly NoFit noFit;
     private double step = First;
+    private int failed;
     private OverlapTable table = null!;
 
     /// <summary>Begins from a lay.</summary>
@@ -38,6 +41,7 @@ internal sealed class OverlapSearch
         of = pieces.ToDictionary(each => each.Piece.Id);
         moving = [.. pieces.Where(each => cloth.Pins.All(pin => pin.Id != each.Piece.Id))];
         ways = new Way[moving.Length];
+        noFit = new(cloth.Repeat is { Across.IsPositive: true } && moving.All(each => each.Kind.IsMatched));
     }
 
     /// <summary>The shortest so far; null before any was given.</summary>
@@ -58,10 +62,13 @@ internal sealed class OverlapSearch
         {
             var aim = Math.Max(floor, best.Length.Ticks - Math.Max(Fine, (long)(best.Length.Ticks * step)));
             Spread(best, aim);
+            for (var n = 0; n < failed; n++)
+                Exchange(aim);
             if (moving.Any(each => each.Kind.Ways.All(way => way.Region.Height > aim)) || Pinned() > aim)
                 return;
             var shorter = Apart(aim, ref pairs, stop);
             step = shorter ? Math.Min(First, step * 1.2) : Math.Max(Least, step * 0.7);
+            failed = shorter ? 0 : 1 + random.Next(3);
             if (shorter)
                 Best = Lay();
         }
@@ -91,10 +98,31 @@ internal sealed class OverlapSearch
             .Select(pin =>
                 (Region.Of(of[pin.Id].Piece.Cut, pin.Turns, cloth.Gap.Ticks), pin.X.Ticks, pin.Y.Ticks, false)
             );
-        table = new OverlapTable(laid, pins.Concat(OverlapTable.FixedOn(cloth, aim)));
+        table = new OverlapTable(laid, pins.Concat(OverlapTable.FixedOn(cloth, aim)), noFit);
         for (var n = 0; n < moving.Length; n++)
             if (table[n].Y + ways[n].Region.Height > aim)
                 Anywhere(n, aim);
+    }
+
+    // Two change places, as near as they may lie there.
+    private void Exchange(long aim)
+    {
+        var (a, b) = (random.Next(moving.Length), random.Next(moving.Length));
+        if (moving[a].Kind == moving[b].Kind)
+            return;
+        var (from, to) = (table[a], table[b]);
+        Put(a, to.X, to.Y, aim);
+        Put(b, from.X, from.Y, aim);
+    }
+
+    private void Put(int n, long x, long y, long aim)
+    {
+        var (wide, high) = (cloth.Usable.Ticks - ways[n].Region.Width, aim - ways[n].Region.Height);
+        (x, y) = (Math.Clamp(x, 0, wide), Math.Clamp(y, 0, Math.Max(0, high)));
+        if (moving[n].Kind.IsMatched)
+            (x, y) = Grid.Nearest(cloth.Repeat!, ways[n], x, y, cloth.StockLengthAt(new Length(y)).Start.Ticks);
+        if (x <= wide && y <= high)
+            table.Move(n, ways[n].Region, x, y);
     }
 
     // Down to the aim if it may lie there, else to where it lies least deep.
@@ -144,18 +172,24 @@ internal sealed class OverlapSearch
         {
             if (kind.IsMatched)
             {
-                table.Column(n, way.Region, x, tents);
-                foreach (var y in OnGrid(way, x, aim - way.Region.Height))
-                    Take(way, x, y, tents.At(y));
+                comb.Begin(OnGrid(way, x, aim - way.Region.Height));
+                table.Column(n, way.Region, x, comb);
+                if (comb.Least() is var (y, least))
+                    Take(way, x, y, least);
                 return;
             }
-            var (at, sum) = table.Column(n, way.Region, x, tents).Lowest(0, aim - way.Region.Height);
+            tents.Clear();
+            table.Column(n, way.Region, x, tents);
+            var (at, sum) = tents.Lowest(0, aim - way.Region.Height);
             Take(way, x, at, sum);
         }
         void Row(Way way, long y)
         {
-            if (table.Row(n, way.Region, y, tents)?.Lowest(0, cloth.Usable.Ticks - way.Region.Width) is var (x, sum))
-                Take(way, x, y, sum);
+            tents.Clear();
+            if (!table.Row(n, way.Region, y, tents))
+                return;
+            var (at, sum) = tents.Lowest(0, cloth.Usable.Ticks - way.Region.Width);
+            Take(way, at, y, sum);
         }
         foreach (var way in kind.Ways)
         {

@@ -15,13 +15,16 @@ internal sealed class OverlapTable
     private readonly double[,] depth,
         weight;
     private readonly Tents one = new();
+    private readonly NoFit noFit;
 
     /// <summary>Lays everything as it lies; what moves stands first.</summary>
     public OverlapTable(
         IReadOnlyList<(Region Region, long X, long Y)> moving,
-        IEnumerable<(Region Region, long X, long Y, bool IsEnd)> fixedThere
+        IEnumerable<(Region Region, long X, long Y, bool IsEnd)> fixedThere,
+        NoFit noFit
     )
     {
+        this.noFit = noFit;
         Moving = moving.Count;
         there = [.. moving.Select(each => (each.Region, each.X, each.Y, false)), .. fixedThere];
         (depth, weight) = (new double[there.Count, there.Count], new double[there.Count, there.Count]);
@@ -67,10 +70,9 @@ internal sealed class OverlapTable
         Measure(n);
     }
 
-    /// <summary>Where a piece lies deepest or least along a column at <paramref name="x"/>.</summary>
-    public Tents Column(int n, Region region, long x, Tents into)
+    /// <summary>Tells how deep a piece would lie in all others along a column at <paramref name="x"/>.</summary>
+    public void Column(int n, Region region, long x, IWeighed into)
     {
-        into.Clear();
         for (var other = 0; other < there.Count; other++)
         {
             var (its, left, bottom, _) = there[other];
@@ -78,27 +80,25 @@ internal sealed class OverlapTable
                 continue;
             Looked++;
             into.Weight = weight[n, other];
-            region.Upright.Forbidden(x, its.Upright, left, into, bottom);
+            noFit.Column(region, x, its, left, bottom, into);
         }
-        return into;
     }
 
-    /// <summary>The same along a row at <paramref name="y"/>; null where the end of a remnant lies across it.</summary>
-    public Tents? Row(int n, Region region, long y, Tents into)
+    /// <summary>The same along a row at <paramref name="y"/>; no where the end of a remnant lies across it.</summary>
+    public bool Row(int n, Region region, long y, IWeighed into)
     {
-        into.Clear();
         for (var other = 0; other < there.Count; other++)
         {
             var (its, left, bottom, isEnd) = there[other];
             if (other == n || bottom >= y + region.Height || bottom + its.Height <= y)
                 continue;
             if (isEnd)
-                return null;
+                return false;
             Looked++;
             into.Weight = weight[n, other];
-            region.Sideways.Forbidden(y, its.Sideways, bottom, into, left);
+            noFit.Row(region, y, its, bottom, left, into);
         }
-        return into;
+        return true;
     }
 
     /// <summary>What still lies in one another counts more from now on, the deeper the more.</summary>
@@ -148,12 +148,12 @@ internal sealed class OverlapTable
             return 0;
         Looked++;
         one.Clear();
-        region.Upright.Forbidden(x, its.Upright, left, one, bottom);
+        noFit.Column(region, x, its, left, bottom, one);
         var upright = one.At(y);
         if (upright <= 0 || isEnd)
             return upright;
         one.Clear();
-        region.Sideways.Forbidden(y, its.Sideways, bottom, one, left);
+        noFit.Row(region, y, its, bottom, left, one);
         return Math.Min(upright, one.At(x));
     }
 

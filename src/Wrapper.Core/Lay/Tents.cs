@@ -5,7 +5,7 @@ namespace Wrapper.Core.Lay;
 /// is away, or as the two share of the width where that is less. The sum is straight between the places where one
 /// begins, turns or ends, so its lowest place is one of them. Source: the line search of Umetani et al. 2009.
 /// </summary>
-internal sealed class Tents : IForbidden
+internal sealed class Tents : IWeighed
 {
     // A place, and how it sorts where several fall on one: what ends there no longer bears on it, what begins there not yet.
     private const int Ends = 0,
@@ -16,7 +16,7 @@ internal sealed class Tents : IForbidden
     private double[] rises = new double[512];
     private int count;
 
-    /// <summary>What stretches that are added now count.</summary>
+    /// <inheritdoc/>
     public double Weight { get; set; } = 1;
 
     /// <summary>Forgets all.</summary>
@@ -62,10 +62,7 @@ internal sealed class Tents : IForbidden
                     Try(to, sum + (slope * (to - at)));
                 (sum, at) = (sum + (slope * (next - at)), next);
             }
-            if ((keys[n] & 3) == Begins)
-                open++;
-            else if ((keys[n] & 3) == Ends)
-                open--;
+            open += Opens(keys[n]);
             slope += rises[n];
             Try(at, sum);
         }
@@ -84,13 +81,18 @@ internal sealed class Tents : IForbidden
             if (at > place || (at == place && sort != Ends))
                 continue;
             sum += rises[n] * (place - at);
-            open +=
-                sort == Begins ? 1
-                : sort == Ends ? -1
-                : 0;
+            open += Opens(keys[n]);
         }
         return open == 0 ? 0 : Math.Max(0, sum);
     }
+
+    private static int Opens(long key) =>
+        (key & 3) switch
+        {
+            Begins => 1,
+            Ends => -1,
+            _ => 0,
+        };
 
     private void Add(long place, int sort, double rise) => (keys[count], rises[count++]) = ((place << 2) + sort, rise);
 }
