@@ -151,6 +151,15 @@ internal sealed class LaySet
     /// <summary>A search that lets outlines lie in one another while the cloth is shortened.</summary>
     public OverlapSearch Overlaps(int seed) => new(fit, whole, Bound, seed);
 
+    /// <summary>A lay shortened by letting pieces lie in one another, looking at so many pairs of them.</summary>
+    public Placed? Shortened(Placed lay, long pairs, int seed, CancellationToken stop)
+    {
+        var search = Overlaps(seed);
+        search.From(lay);
+        search.Run(pairs, stop);
+        return search.Best;
+    }
+
     /// <summary>Builds lays of outlines up side by side, so many, each from so many of the pieces that are left.</summary>
     public Placed? Built(int width, int tried, CancellationToken stop, Random? dice = null) =>
         fit.Count == 0 || cloth.Pins.Count > 0

@@ -60,7 +60,14 @@ public static class LayTable
         BarSteps = 60,
         Some = 60,
         Followed = 4,
-        Nearly = 50;
+        Nearly = 50,
+        FewBoxes = 40,
+        SomeBoxes = 80,
+        Many = 300,
+        FewOverlapped = 16,
+        Pairs = 240_000;
+
+    private static readonly int[] Cares = [16, 8, 12, 14];
 
     /// <summary>
     /// Lays <paramref name="pieces"/> on <paramref name="cloth"/> at once; the same pieces always lie the same way.
@@ -87,21 +94,30 @@ public static class LayTable
             ways.Add(() => table.Exchanged(seed: 1, rounds: 8, steps: 40_000 / Math.Max(1, 8 * table.Count), cancel));
         }
         var found = SideBySide.Laid(ways, cancel).ToList();
-        if (
-            !(cloth.IsPlain && table.IsRectangles)
-            && table.Corners <= Few
-            && found.Min(lay => lay.Length.Ticks) > table.Bound + (table.Bound / Nearly)
-        )
-            found.AddRange(
-                SideBySide.Laid(
-                    [() => table.Built(Beams, Tried, cancel), () => table.Built(Beams, Tried, cancel, new(1))],
-                    cancel
-                )
-            );
+        if (found.Min(lay => lay.Length.Ticks) is var shortest && shortest > table.Bound + (table.Bound / Nearly))
+            found.AddRange(SideBySide.Laid([.. Further(table, cloth, shortest, cancel)], cancel));
         var kept = found.Where((lay, at) => at > 0 || (cloth.Flaws.Count == 0 && cloth.Pins.Count == 0)).ToList();
         // Remnants are used first: by hand nobody lays into them.
         if (cloth.StockLengths.Count > 0 && kept.Any(lay => lay != found[0] && lay.Length <= found[0].Length))
             kept.Remove(found[0]);
+        // A few outlines, or pieces with demands, are also let lie in one another for a moment.
+        if (
+            !table.IsRectangles
+            && cloth.IsPlain
+            && table.Count is > 4 and <= FewOverlapped
+            && kept.MinBy(lay => lay.Length.Ticks) is { } from
+            && from.Length.Ticks > table.Bound + (table.Bound / Nearly)
+        )
+            kept.AddRange(
+                SideBySide.Laid(
+                    [
+                        .. new[] { 1, 2 }.Select(seed =>
+                            (Func<Placed?>)(() => table.Shortened(from, Pairs, seed, cancel))
+                        ),
+                    ],
+                    cancel
+                )
+            );
         // What area alone says of a repeat, or of curves, is little.
         if (table.KindCount <= FewKinds && !(cloth.IsPlain && table.IsRectangles))
             table.Bar(BarSteps, cancel);
@@ -112,6 +128,28 @@ public static class LayTable
             cloth,
             cancel
         );
+    }
+
+    // Where what was found may be a good deal longer than it must: rectangles followed by more and by less care for what
+    // is lost, aimed below it; outlines of few corners built up side by side.
+    private static IEnumerable<Func<Placed?>> Further(
+        LaySet table,
+        LayCloth cloth,
+        long shortest,
+        CancellationToken cancel
+    )
+    {
+        if (cloth.IsPlain && table.IsRectangles)
+        {
+            if (table.Count is > FewBoxes and <= Many)
+                foreach (var care in table.Count <= SomeBoxes ? Cares[..2] : Cares)
+                    yield return () => table.Followed(BeamWidth(table.Count), cancel, shortest - 1, care);
+        }
+        else if (table.Corners <= Few)
+        {
+            yield return () => table.Built(Beams, Tried, cancel);
+            yield return () => table.Built(Beams, Tried, cancel, new(1));
+        }
     }
 
     // Of equally short lays the one that is simplest to cut.

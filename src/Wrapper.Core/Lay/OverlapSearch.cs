@@ -13,7 +13,7 @@ internal sealed class OverlapSearch
     // So many places across and up are tried for a piece in each of its ways; and so many rounds in which nothing came
     // apart are gone on with.
     private const int Lines = 6,
-        Patience = 40;
+        Patience = 24;
 
     // By what share of its length the cloth is taken shorter at first, and at the least.
     private const double First = 0.02,
