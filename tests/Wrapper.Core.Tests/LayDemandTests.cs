@@ -90,75 +90,9 @@ public class LayDemandTests
             job =>
             {
                 var plan = Plan.Of(job, Items.Drafting, lay: true);
-                var (cloth, pieces) = (plan.Cloths[0].ForLay, plan.Cloths[0].Pieces);
                 if (plan.Cloths[0].Lay is not { } lay)
                     return; // a remnant of which nothing is left
-                Assert.Equal(pieces.Count, lay.Best.Placements.Count + lay.Misfits.Count);
-                Assert.True(
-                    lay.ShortestPossible <= lay.Best.Length,
-                    $"{cloth}: {lay.Best.Length} is under {lay.ShortestPossible}"
-                );
-                if (cloth.Flaws.Count == 0)
-                    Assert.True(
-                        lay.Best.Length <= lay.Hand.Length,
-                        $"{cloth}: {lay.Best.Length} is longer than {lay.Hand.Length} by hand"
-                    );
-                var byId = pieces.ToDictionary(piece => piece.Id);
-                var drawn = lay
-                    .Best.Placements.Select(at =>
-                        (At: at, Piece: byId[at.Id], Shape: Geometry.Laid(byId[at.Id].Cut, at))
-                    )
-                    .ToList();
-                for (var a = 0; a < drawn.Count; a++)
-                {
-                    Assert.True(
-                        Ground(cloth, lay.Best.Length).Any(ground => ground.Contains(drawn[a].Shape.EnvelopeInternal)),
-                        $"{drawn[a].At} lies off the cloth"
-                    );
-                    foreach (var flaw in cloth.Flaws)
-                        Assert.True(
-                            drawn[a].Shape.Intersection(Rectangle(flaw)).Area < 0.5,
-                            $"{drawn[a].At} lies on a flaw"
-                        );
-                    // Remnants are cut one by one: between them there is no gap to keep.
-                    for (var b = 0; b < a; b++)
-                        if (cloth.StockLengthAt(drawn[a].At.Y) == cloth.StockLengthAt(drawn[b].At.Y))
-                            Assert.True(
-                                drawn[a].Shape.Distance(drawn[b].Shape) > Geometry.Mm(cloth.Gap) - 0.05,
-                                $"{drawn[a].At} and {drawn[b].At} are nearer than the gap"
-                            );
-                }
-                Assert.All(
-                    drawn,
-                    laid =>
-                        Assert.True(
-                            laid.Piece.Grain == Grain.Either
-                                || laid.At.Turns % 2 == (laid.Piece.Grain == Grain.Across ? 1 : 0)
-                        )
-                );
-                if (cloth.OneWay && cloth.Spread != Spread.Folded)
-                    Assert.All(drawn, laid => Assert.Equal(laid.Piece.Grain == Grain.Across ? 1 : 0, laid.At.Turns));
-                AreLeftOver(
-                    [.. Remnants.Of(lay.Best, byId, cloth, lay.Best.Length).Select(Rectangle)],
-                    [.. drawn.Select(laid => laid.Shape), .. cloth.Flaws.Select(Rectangle)],
-                    cloth,
-                    lay.Best.Length
-                );
-                // Cord is cut by itself, once the panels are out.
-                var panels = plan.Cloths[0].Panels.Select(piece => piece.Id).ToHashSet();
-                var laid = lay with
-                {
-                    Best = lay.Best with { Placements = [.. lay.Best.Placements.Where(at => panels.Contains(at.Id))] },
-                };
-                if (cloth.Spread == Spread.Folded)
-                    IsFolded(laid, cloth, byId);
-                if (cloth.Spread == Spread.Torn)
-                    IsTorn(laid, cloth, byId);
-                if (cloth.Repeat is { } repeat)
-                {
-                    Matches(plan, laid, cloth, repeat, byId);
-                    RunsOn(plan, laid, cloth, repeat);
-                }
+                Keeps(plan, lay);
                 Assert.Equal(
                     lay.Best.Placements,
                     Plan.Of(job, Items.Drafting, lay: true).Cloths[0].Lay!.Best.Placements
@@ -166,6 +100,92 @@ public class LayDemandTests
             },
             iter: 60
         );
+
+    // What a search finds, of its rows, orders and overlaps, keeps them too, and is no longer.
+    [Fact]
+    public void Every_demand_is_kept_by_a_search() =>
+        Jobs.Sample(
+            job =>
+            {
+                var plan = Plan.Of(job, Items.Drafting, lay: true);
+                var (cloth, pieces) = (plan.Cloths[0].ForLay, plan.Cloths[0].Panels);
+                if (
+                    plan.Cloths[0].Lay is null
+                    || pieces.Count is < 2 or > 14
+                    || pieces.Count < plan.Cloths[0].Pieces.Count
+                )
+                    return;
+                var lay = LaySearch.Run(pieces, cloth, seed: 5, _ => { }, default, rounds: 2);
+                Keeps(plan, lay);
+                Assert.True(lay.Best.Length <= LayTable.Of(pieces, cloth).Best.Length);
+            },
+            iter: 20
+        );
+
+    private static void Keeps(Plan plan, ClothLay lay)
+    {
+        var (cloth, pieces) = (plan.Cloths[0].ForLay, plan.Cloths[0].Pieces);
+        Assert.Equal(pieces.Count, lay.Best.Placements.Count + lay.Misfits.Count);
+        Assert.True(
+            lay.ShortestPossible <= lay.Best.Length,
+            $"{cloth}: {lay.Best.Length} is under {lay.ShortestPossible}"
+        );
+        if (cloth.Flaws.Count == 0)
+            Assert.True(
+                lay.Best.Length <= lay.Hand.Length,
+                $"{cloth}: {lay.Best.Length} is longer than {lay.Hand.Length} by hand"
+            );
+        var byId = pieces.ToDictionary(piece => piece.Id);
+        var drawn = lay
+            .Best.Placements.Select(at => (At: at, Piece: byId[at.Id], Shape: Geometry.Laid(byId[at.Id].Cut, at)))
+            .ToList();
+        for (var a = 0; a < drawn.Count; a++)
+        {
+            Assert.True(
+                Ground(cloth, lay.Best.Length).Any(ground => ground.Contains(drawn[a].Shape.EnvelopeInternal)),
+                $"{drawn[a].At} lies off the cloth"
+            );
+            foreach (var flaw in cloth.Flaws)
+                Assert.True(drawn[a].Shape.Intersection(Rectangle(flaw)).Area < 0.5, $"{drawn[a].At} lies on a flaw");
+            // Remnants are cut one by one: between them there is no gap to keep.
+            for (var b = 0; b < a; b++)
+                if (cloth.StockLengthAt(drawn[a].At.Y) == cloth.StockLengthAt(drawn[b].At.Y))
+                    Assert.True(
+                        drawn[a].Shape.Distance(drawn[b].Shape) > Geometry.Mm(cloth.Gap) - 0.05,
+                        $"{drawn[a].At} and {drawn[b].At} are nearer than the gap"
+                    );
+        }
+        Assert.All(
+            drawn,
+            laid =>
+                Assert.True(
+                    laid.Piece.Grain == Grain.Either || laid.At.Turns % 2 == (laid.Piece.Grain == Grain.Across ? 1 : 0)
+                )
+        );
+        if (cloth.OneWay && cloth.Spread != Spread.Folded)
+            Assert.All(drawn, laid => Assert.Equal(laid.Piece.Grain == Grain.Across ? 1 : 0, laid.At.Turns));
+        AreLeftOver(
+            [.. Remnants.Of(lay.Best, byId, cloth, lay.Best.Length).Select(Rectangle)],
+            [.. drawn.Select(laid => laid.Shape), .. cloth.Flaws.Select(Rectangle)],
+            cloth,
+            lay.Best.Length
+        );
+        // Cord is cut by itself, once the panels are out.
+        var panels = plan.Cloths[0].Panels.Select(piece => piece.Id).ToHashSet();
+        var laid = lay with
+        {
+            Best = lay.Best with { Placements = [.. lay.Best.Placements.Where(at => panels.Contains(at.Id))] },
+        };
+        if (cloth.Spread == Spread.Folded)
+            IsFolded(laid, cloth, byId);
+        if (cloth.Spread == Spread.Torn)
+            IsTorn(laid, cloth, byId);
+        if (cloth.Repeat is { } repeat)
+        {
+            Matches(plan, laid, cloth, repeat, byId);
+            RunsOn(plan, laid, cloth, repeat);
+        }
+    }
 
     // The usable cloth: every remnant by itself, then the roll.
     private static IEnumerable<Envelope> Ground(LayCloth cloth, Length length)

@@ -35,4 +35,19 @@ internal static class Sampling
             n => Check.Sample(gen, assert, seed: new PCG((uint)n, 2026).ToString(), iter: 1, threads: 1, print: print)
         );
     }
+
+    /// <summary>The same of two.</summary>
+    public static void Sample<T1, T2>(this Gen<(T1, T2)> gen, Action<T1, T2> assert, long iter = Usual) =>
+        gen.Sample(each => assert(each.Item1, each.Item2), iter);
+
+    /// <summary>The same of three.</summary>
+    public static void Sample<T1, T2, T3>(this Gen<(T1, T2, T3)> gen, Action<T1, T2, T3> assert, long iter = Usual) =>
+        gen.Sample(each => assert(each.Item1, each.Item2, each.Item3), iter);
+
+    /// <summary>The same of four.</summary>
+    public static void Sample<T1, T2, T3, T4>(
+        this Gen<(T1, T2, T3, T4)> gen,
+        Action<T1, T2, T3, T4> assert,
+        long iter = Usual
+    ) => gen.Sample(each => assert(each.Item1, each.Item2, each.Item3, each.Item4), iter);
 }

@@ -161,8 +161,7 @@ public sealed class SlantedLayCases
                 Holds(pieces, found.Best, Cloth);
                 Assert.True(found.ShortestPossible <= found.Best.Length && found.Best.Length <= lay.Best.Length);
             },
-            iter: 40,
-            threads: 1
+            iter: 16
         );
 
     // A repeat of 10 in: a piece of 12 in takes 20 from the next, so two go into 32 in, where three would by width alone:
