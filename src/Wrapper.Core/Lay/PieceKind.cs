@@ -25,7 +25,7 @@ internal sealed class PieceKind
     public bool IsUnmatched { get; }
 
     /// <summary>Whether it is a plain rectangle, whichever way it lies.</summary>
-    public bool IsRectangle => Ways.All(way => way.Region.Cells.Length == 1);
+    public bool IsRectangle => Ways.All(way => way.Region.IsRectangle);
 
     public IReadOnlyList<Way> Ways { get; }
 

@@ -31,7 +31,8 @@ public static class Pinning
         public Region By(LayPiece piece, int turns) =>
             known.TryGetValue((piece.Cut, turns), out var region)
                 ? region
-                : known[(piece.Cut, turns)] = Region.Of(piece.Cut, turns, gap);
+                : known[(piece.Cut, turns)] =
+                    gap == 0 ? Region.Of(piece.Cut, turns).Close(piece.Cut, turns) : Region.Of(piece.Cut, turns, gap);
     }
 
     private static string? Refusal(
@@ -180,6 +181,10 @@ public static class Pinning
             return boxesMeet;
         var refused = new Stretches();
         a.Upright.Forbidden(dx, b.Upright, 0, refused, 0);
-        return refused.Holds(dy, Slop);
+        if (!refused.Holds(dy, Slop))
+            return false;
+        refused.Clear();
+        a.Sideways.Forbidden(dy, b.Sideways, 0, refused, 0);
+        return refused.Holds(dx, Slop);
     }
 }

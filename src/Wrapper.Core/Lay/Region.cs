@@ -42,8 +42,8 @@ internal sealed class Region
     /// </summary>
     public bool IsStraight { get; }
 
-    /// <summary>Whether it is one upright rectangle.</summary>
-    public bool IsRectangle => Cells.Length == 1;
+    /// <summary>Whether it is one upright rectangle; a slant of a few millimetres is none.</summary>
+    public bool IsRectangle => IsStraight && Cells.Length == 1;
 
     /// <summary>From below and above: slants as they are, arcs a little from outside.</summary>
     public Profile Upright => upright.Value;
