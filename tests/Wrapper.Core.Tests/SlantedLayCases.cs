@@ -187,6 +187,27 @@ public sealed class SlantedLayCases
         Assert.Equal(27.0, Inches(LaySearch.Run(between, cloth, seed: 1, _ => { }, default, rounds: 1).Best.Length), 4);
     }
 
+    // Tapered from 36 to 32 in, 12 in long, on a repeat of 10 in along: two never lie abreast, and one above another begins
+    // 20 in further, so three take 20 + 20 + 12 in. By area they would be 34; half a millimetre all round is not counted.
+    [Fact]
+    public void A_bound_knows_how_far_apart_matched_pieces_lie_above_one_another()
+    {
+        var cloth = new LayCloth(Length.Inches(36), OneWay: true)
+        {
+            Repeat = new Repeat(Length.Inches(10), Length.Zero, false),
+        };
+        var pieces = Alike(3, Polygon((0, 0), (36, 0), (34, 12), (2, 12))).Select(piece => piece.AtSamePlace());
+        var lay = LayTable.Of([.. pieces], cloth);
+        Assert.Equal(52.0, Inches(lay.Best.Length), 4);
+        Assert.InRange(Inches(lay.ShortestPossible), 51.9, 52.0);
+        // In half-drop one whole place apart is two: every 5 in, so 15 and 15 and 12.
+        var dropped = cloth with
+        {
+            Repeat = new Repeat(Length.Inches(10), Length.Inches(36), true),
+        };
+        Assert.InRange(Inches(LayTable.Of([.. pieces], dropped).ShortestPossible), 41.9, 42.0);
+    }
+
     // Many pieces cost no cliff: all are laid, by their outlines, and a request that is given up ends at once.
     [Fact]
     public void Hundreds_of_curved_pieces_are_laid_by_their_outlines()

@@ -36,25 +36,46 @@ internal sealed class BarBound
         if (cloth.StockLengths.Count > 0 || cloth.Article is not null)
             return 0;
         var across = cloth.Repeat?.Across.Ticks ?? 0;
+        var inners = kinds
+            .Select(each => (each.Kind, each.Count, Inner: each.Kind.Ways.Select(way => way.Region.Inner()).ToArray()))
+            .Where(each => each.Inner.All(inner => inner is { Width: > 0, Height: > 0 }))
+            .ToList();
+        if (inners.Count == 0)
+            return 0;
+        // Measured as they are, or by the places of the repeat up the roll, whichever comes to more.
+        var (levels, spread) = ((Levels?)null, Spread(null));
+        if (cloth.Repeat is not null)
+            foreach (var tried in Levels.Of(inners.Select(each => (each.Kind, each.Inner)), cloth.Repeat))
+                if (Spread(tried) is var more && more - (tried.Lost * (double)cloth.Usable.Ticks) > spread)
+                    (levels, spread) = (tried, more - (tried.Lost * (double)cloth.Usable.Ticks));
         Bar[] bars =
         [
-            .. kinds
-                .Select(each =>
-                {
-                    var inner = each.Kind.Ways.Select(way => (way.OriginX, At: way.Region.Inner())).ToList();
-                    return new Bar(
-                        inner.Min(way => way.At.Width),
-                        inner.Min(way => way.At.Height),
-                        each.Count,
-                        across > 0 && each.Kind.IsMatched
-                            ? [.. inner.Select(way => Grid.First(across, way.OriginX - way.At.Left)).Distinct()]
-                            : []
-                    );
-                })
-                .Where(bar => bar is { Width: > 0, Length: > 0 }),
+            .. inners.Select(each => new Bar(
+                each.Inner.Min(inner => inner.Width),
+                Long(each.Kind, each.Inner, levels),
+                each.Count,
+                across > 0 && each.Kind.IsMatched
+                    ?
+                    [
+                        .. each
+                            .Kind.Ways.Select((way, n) => Grid.First(across, way.OriginX - each.Inner[n].Left))
+                            .Distinct(),
+                    ]
+                    : []
+            )),
         ];
-        return bars.Length == 0 ? 0 : new BarBound(cloth.Usable.Ticks, across, bars).Best(steps, stop);
+        return Math.Max(0, new BarBound(cloth.Usable.Ticks, across, bars).Best(steps, stop) - (levels?.Lost ?? 0));
+
+        double Spread(Levels? by) =>
+            inners.Sum(each =>
+                (double)each.Count * each.Inner.Min(inner => inner.Width) * Long(each.Kind, each.Inner, by)
+            );
     }
+
+    private static long Long(PieceKind kind, (long Left, long Bottom, long Width, long Height)[] inner, Levels? by) =>
+        by is { } levels
+            ? kind.Ways.Select((way, n) => levels.Between(kind, way, inner[n].Bottom, inner[n].Height)).Min()
+            : inner.Min(each => each.Height);
 
     private long Best(int steps, CancellationToken stop)
     {

@@ -48,26 +48,8 @@ internal sealed class BottomLeft
     private BottomLeft(LayCloth cloth, long tallest, bool windowed)
     {
         (this.cloth, usable, this.windowed, reach) = (cloth, cloth.Usable.Ticks, windowed, Reach * tallest);
-        // Flaws lie there before any piece does, and what a narrow remnant lacks of the width.
-        foreach (var flaw in cloth.Flaws)
-            Add(
-                new(Region.Rectangle(flaw.Across.Ticks, flaw.Along.Ticks), flaw.FromSelvedge.Ticks, flaw.FromEnd.Ticks),
-                isFixed: true
-            );
-        var start = 0L;
-        foreach (var stretch in cloth.StockLengths)
-        {
-            if (stretch.Usable < cloth.Usable)
-                Add(
-                    new(
-                        Region.Rectangle((cloth.Usable - stretch.Usable).Ticks, stretch.Length.Ticks),
-                        stretch.Usable.Ticks,
-                        start
-                    ),
-                    isFixed: true
-                );
-            start += stretch.Length.Ticks;
-        }
+        foreach (var (region, x, y) in cloth.Taken())
+            Add(new(region, x, y), isFixed: true);
     }
 
     private BottomLeft(BottomLeft other)

@@ -93,6 +93,28 @@ public sealed record LayCloth(Length Usable, bool OneWay, Length? Article = null
         && StockLengths.Count == 0
         && Spread == Spread.Single;
 
+    /// <summary>What is taken before any piece lies there: flaws, and what a narrow remnant lacks of the width.</summary>
+    internal IEnumerable<(Region Region, long X, long Y)> Taken()
+    {
+        foreach (var flaw in Flaws)
+            yield return (
+                Region.Rectangle(flaw.Across.Ticks, flaw.Along.Ticks),
+                flaw.FromSelvedge.Ticks,
+                flaw.FromEnd.Ticks
+            );
+        var start = Length.Zero;
+        foreach (var stretch in StockLengths)
+        {
+            if (stretch.Usable < Usable)
+                yield return (
+                    Region.Rectangle((Usable - stretch.Usable).Ticks, stretch.Length.Ticks),
+                    stretch.Usable.Ticks,
+                    start.Ticks
+                );
+            start += stretch.Length;
+        }
+    }
+
     /// <summary>Where stretches and articles end, as far as <paramref name="reached"/> and one further.</summary>
     internal IEnumerable<long> Ends(long reached)
     {

@@ -6,7 +6,8 @@ namespace Wrapper.Core.Lay;
 /// <summary>
 /// A longer search for a shorter lay: rounds of following more and more lays side by side, shaken and aimed below the
 /// best, with exchanges from another seed
-/// beside them; of outlines, and on cloth with demands of its own, searches over orders. The same seed and number of
+/// beside them; of outlines, and on cloth with demands of its own, rows, searches over orders, and searches that let
+/// pieces lie in one another. The same seed and number of
 /// rounds give the same lay; it ends when the lay is proven or when it is stopped, and else after the last round if
 /// there is one.
 /// </summary>

@@ -21,6 +21,9 @@ internal sealed class OverlapSearch
 
     private const long Fine = Length.TicksPerMillimetre / 64;
 
+    // What an attempt costs at the least, in pairs.
+    private const long Attempt = 500;
+
     private readonly LayCloth cloth;
     private readonly Dictionary<string, (LayPiece Piece, PieceKind Kind)> of;
     private readonly (LayPiece Piece, PieceKind Kind)[] moving;
@@ -61,6 +64,7 @@ internal sealed class OverlapSearch
         while (pairs > 0 && Best is { } best && best.Length.Ticks > floor && moving.Length > 1)
         {
             var aim = Math.Max(floor, best.Length.Ticks - Math.Max(Fine, (long)(best.Length.Ticks * step)));
+            stop.ThrowIfCancellationRequested();
             Spread(best, aim);
             for (var n = 0; n < failed; n++)
                 Exchange(aim);
@@ -155,7 +159,7 @@ internal sealed class OverlapSearch
                 since++;
             table.Weigh();
         }
-        pairs -= table.Looked - began;
+        pairs -= Math.Max(Attempt, table.Looked - began);
         return table.Total <= 0;
     }
 

@@ -161,28 +161,14 @@ internal sealed class OverlapTable
     }
 
     /// <summary>What never moves on a cloth, for pieces up to <paramref name="most"/> up the roll.</summary>
-    public static IEnumerable<(Region Region, long X, long Y, bool IsEnd)> FixedOn(LayCloth cloth, long most)
-    {
-        foreach (var flaw in cloth.Flaws)
-            yield return (
-                Region.Rectangle(flaw.Across.Ticks, flaw.Along.Ticks),
-                flaw.FromSelvedge.Ticks,
-                flaw.FromEnd.Ticks,
-                false
+    public static IEnumerable<(Region Region, long X, long Y, bool IsEnd)> FixedOn(LayCloth cloth, long most) =>
+        cloth
+            .Taken()
+            .Select(taken => (taken.Region, taken.X, taken.Y, false))
+            .Concat(
+                cloth
+                    .Ends(most)
+                    .TakeWhile(end => end < most)
+                    .Select(end => (Region.Rectangle(cloth.Usable.Ticks, 0), 0L, end, true))
             );
-        var start = 0L;
-        foreach (var stretch in cloth.StockLengths)
-        {
-            if (stretch.Usable < cloth.Usable)
-                yield return (
-                    Region.Rectangle((cloth.Usable - stretch.Usable).Ticks, stretch.Length.Ticks),
-                    stretch.Usable.Ticks,
-                    start,
-                    false
-                );
-            start += stretch.Length.Ticks;
-        }
-        foreach (var end in cloth.Ends(most).TakeWhile(end => end < most))
-            yield return (Region.Rectangle(cloth.Usable.Ticks, 0), 0, end, true);
-    }
 }
