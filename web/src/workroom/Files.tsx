@@ -61,8 +61,8 @@ export default function Files() {
       <main>
         <h1>The whole workroom as a file</h1>
         <p>
-          Jobs, customers, shelves, prices, papers and photos as they are now, in one zip that other programs can read.{' '}
-          <Saves label="it" base="/api/workroom" as={['zip']} />
+          Jobs, templates, customers, shelves, prices, papers, orders, letters and photos as they are now, in one zip
+          that other programs can read. <Saves label="it" base="/api/workroom" as={['zip']} />
         </p>
         <h2>Take one in</h2>
         <p>It is looked at first; nothing is changed until you say so.</p>
