@@ -75,6 +75,8 @@ test('a lay goes to the plotter, which jams, is freed, and waits for the cloth t
   await plotter.getByRole('button', { name: 'Switch the plotter on' }).click()
   await expect(plotter.getByRole('status')).toContainText('ready')
   await page.goto('/jobs/demo-window-bench/lay')
+  // The cloth is laid: what is told beside the button stays.
+  await expect(page.getByText('Shortest possible').first()).toBeVisible()
   await send.click()
   await expect(page.getByRole('status').filter({ hasText: 'in 2 windows' })).toBeVisible()
   await page.getByRole('link', { name: 'Look' }).click()
