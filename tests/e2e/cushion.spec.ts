@@ -29,7 +29,6 @@ test('a new user gets from nothing to the buying figure by keyboard alone', asyn
     for (let tabs = 0; tabs < 25 && !(await choose.evaluate((button) => button === document.activeElement)); tabs++)
       await page.keyboard.press(tab)
     await page.keyboard.press('Enter')
-    // Chosen once it is drafted: what is pressed before that falls on the school that is still there.
     await expect(page.getByTestId('to-buy')).toHaveText(buys)
   }
 
@@ -42,6 +41,37 @@ test('a new user gets from nothing to the buying figure by keyboard alone', asyn
 
   await page.reload()
   await expect(page.getByTestId('to-buy')).toHaveText('1 3/8 yd')
+})
+
+test('of two schools pressed one after the other the last one stands, whichever is answered first; a dead server is told', async ({
+  page,
+}) => {
+  await begin(page, 'Hasty bench')
+  await page.keyboard.type('Bench cushion')
+  await page.keyboard.press('Enter')
+  await expect(field(page, 'measures.W')).toBeVisible()
+  await page.keyboard.press('Alt+2')
+  const strip = page.getByRole('button', { name: /^Separate boxing strip/ })
+  const folded = page.getByRole('button', { name: /^One piece, folded/ })
+  await expect(folded).toHaveAttribute('aria-pressed', 'true')
+  // The first is answered a second late.
+  let late = true
+  await page.route('**/api/items', async (route) => {
+    if (late) {
+      late = false
+      await new Promise((go) => setTimeout(go, 1000))
+    }
+    await route.continue()
+  })
+  await strip.click()
+  await folded.click()
+  await page.waitForTimeout(2000)
+  await expect(folded).toHaveAttribute('aria-pressed', 'true')
+  await page.unroute('**/api/items')
+  await page.route('**/api/items', (route) => route.abort())
+  await strip.click()
+  await expect(page.getByRole('alert').first()).toBeVisible()
+  await expect(folded).toHaveAttribute('aria-pressed', 'true')
 })
 
 test('the worked examples come out on screen, each cut size with its working', async ({ page }) => {

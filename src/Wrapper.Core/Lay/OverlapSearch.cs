@@ -70,11 +70,12 @@ internal sealed class OverlapSearch
                 Exchange(aim);
             if (moving.Any(each => each.Kind.Ways.All(way => way.Region.Height > aim)) || Pinned() > aim)
                 return;
-            var shorter = Apart(aim, ref pairs, stop);
+            // A matched piece may have no place below the aim, and then lies beyond it still.
+            var found = Apart(aim, ref pairs, stop) ? Lay() : best;
+            var shorter = found.Length < best.Length;
             step = shorter ? Math.Min(First, step * 1.2) : Math.Max(Least, step * 0.7);
             failed = shorter ? 0 : 1 + random.Next(3);
-            if (shorter)
-                Best = Lay();
+            Best = found;
         }
     }
 

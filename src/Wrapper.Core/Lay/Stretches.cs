@@ -26,7 +26,7 @@ internal sealed class Stretches : IForbidden
     }
 
     /// <summary>The end of the last one; 0 where there is none.</summary>
-    public long Last => count == 0 ? 0 : to.AsSpan(0, count).ToArray().Max();
+    public long Last => count == 0 ? 0 : to.Take(count).Max();
 
     /// <summary>Whether a place lies more than <paramref name="by"/> within one of them.</summary>
     public bool Holds(long place, long by) =>

@@ -1,8 +1,9 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
-import { memo, useDeferredValue } from 'react'
+import { memo, useCallback, useDeferredValue, useRef, useState } from 'react'
 import { answer, api, type Comparison } from '../../api/client'
 import { identity } from '../../parts/identity'
 import { usePicture } from '../../parts/picture'
+import { told } from '../../parts/told'
 import { useWord } from '../../parts/useWord'
 import { Shapes } from '../../parts/Shapes'
 import { useDocument, useEditItem, useScene, useSceneStore } from '../../job/scene'
@@ -22,12 +23,17 @@ export const Schools = memo(function Schools() {
     gcTime: 10_000,
   })
   const current = compared.data?.find((school) => school.current)
+  const turn = useRef(0)
+  const pressed = useCallback(() => {
+    const mine = ++turn.current
+    return () => mine === turn.current
+  }, [])
   return (
     <section className={s.schools} aria-label="Make-ups">
       {(compared.data?.length ?? 0) > 1 && (
         <ol>
           {compared.data?.map((school) => (
-            <School key={school.makeUp} id={id ?? ''} school={school} />
+            <School key={school.makeUp} id={id ?? ''} school={school} pressed={pressed} />
           ))}
         </ol>
       )}
@@ -51,7 +57,17 @@ const useLook = () =>
     return plan?.cloths.find((each) => each.id === cloth)?.look
   })
 
-const School = memo(function School({ id, school }: { id: string; school: Comparison }) {
+// The school pressed last is the one that is taken, whichever is answered first.
+const School = memo(function School({
+  id,
+  school,
+  pressed,
+}: {
+  id: string
+  school: Comparison
+  pressed: () => () => boolean
+}) {
+  const [problem, setProblem] = useState('')
   const store = useSceneStore()
   const editItem = useEditItem()
   const picture = useDrawn(id, school)
@@ -59,12 +75,18 @@ const School = memo(function School({ id, school }: { id: string; school: Compar
   const choose = async () => {
     const { item, job } = store.get()
     if (!item) return
-    const changed = await answer(
-      api.POST('/api/items', {
-        body: { id: item.id, name: item.name, makeUp: school.makeUp, unit: job.document.unit, from: item },
-      }),
-    )
-    editItem('', item.id, (old) => void Object.assign(old, changed))
+    const isLast = pressed()
+    setProblem('')
+    try {
+      const changed = await answer(
+        api.POST('/api/items', {
+          body: { id: item.id, name: item.name, makeUp: school.makeUp, unit: job.document.unit, from: item },
+        }),
+      )
+      if (isLast()) editItem('', item.id, (old) => void Object.assign(old, changed))
+    } catch (error) {
+      setProblem(told(error))
+    }
   }
   const refused = school.problems.find((problem) => !problem.missing)
   return (
@@ -78,6 +100,11 @@ const School = memo(function School({ id, school }: { id: string; school: Compar
           {school.current ? 'chosen' : (school.against ?? refused?.reason)}
         </span>
       </button>
+      {problem && (
+        <span className="problem" role="alert">
+          {problem}
+        </span>
+      )}
     </li>
   )
 })
