@@ -18,6 +18,9 @@ test('a gap, a repeat and a flaw lengthen the lay; what cannot be read is told a
   await about(page, 'Folding, gap, shrinkage, how it behaves')
   await field(page, '.gap').fill('1')
   await expect(page.getByTestId(/^laid-/)).toHaveText('1.70 yd') // 61 in
+  await page.getByText('Why this length').click()
+  await page.getByRole('button', { name: 'What one change would shorten it most?' }).click()
+  await expect(page.getByText('Without the gap of 1 in between pieces')).toContainText('1 in less, 1.67 yd in all')
   await about(page, 'Repeat and match')
   await field(page, '.repeatAlong').fill('twelve')
   await told(page, 'For example')

@@ -171,6 +171,7 @@ public static class WrapperServer
         SearchEndpoints.Map(api);
         ClothEndpoints.Map(api);
         PinEndpoints.Map(api);
+        ShorteningEndpoints.Map(api);
         CustomerEndpoints.Map(api);
         PriceBookEndpoints.Map(api);
         OfferEndpoints.Map(api);

@@ -655,6 +655,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/shortenings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Which one change of a cloth or its pieces would shorten its lay most, each found by laying anew. Where that takes too long, `looked` is less than `all`; asked again it goes on. */
+        post: operations["shortenings"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/price-book": {
         parameters: {
             query?: never;
@@ -3334,6 +3351,11 @@ export interface components {
             remedies: components["schemas"]["RemedyView"][];
         };
         /**
+         * @description What of a cloth or of its pieces may be otherwise, so that the lay gets shorter.
+         * @enum {unknown}
+         */
+        LayChange: "unpinned" | "not-folded" | "not-torn" | "no-gap" | "no-way-up" | "wider-cloth" | "either-way" | "unmatched" | "narrower" | "shorter";
+        /**
          * @description A lay, drawn with the cloth along the screen: up the roll to the right, the first selvedge on top, hundredths of a
          *     millimetre. Lengths are what is taken of new cloth;
          *     remnants and part rolls lie before it. Over is by how many per cent the lay may be longer than
@@ -4641,6 +4663,24 @@ export interface components {
             whole: string;
             /** @description What is still to be bought beside what is taken from the shelves; null where nothing is. */
             stillToBuy: null | string;
+        };
+        /** @description A change in words, what the lay takes then, and how much less that is. */
+        ShorteningView: {
+            change: components["schemas"]["LayChange"];
+            told: string;
+            length: components["schemas"]["LengthView"];
+            saves: components["schemas"]["LengthView"];
+        };
+        /**
+         * @description Changes that would shorten the lay, what saves most first; Looked of All were
+         *     tried.
+         */
+        ShorteningsView: {
+            changes: components["schemas"]["ShorteningView"][];
+            /** Format: int32 */
+            looked: number;
+            /** Format: int32 */
+            all: number;
         };
         /** @description How something is done, with its drawing in a field 120 wide and 60 high. */
         ShownView: {
@@ -6538,6 +6578,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MoveView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    shortenings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SearchRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShorteningsView"];
                 };
             };
             /** @description Unprocessable Entity */

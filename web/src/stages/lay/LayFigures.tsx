@@ -1,6 +1,7 @@
 import type { Cloth, ClothPlan } from '../../api/client'
 import { Folded } from '../../parts/Folded'
 import { useWord } from '../../parts/useWord'
+import { Shortenings } from './Shortenings'
 import s from './lay.module.css'
 
 interface Props {
@@ -77,6 +78,7 @@ export function LayFigures({ cloth, planned, lay }: Props) {
             <li key={reason}>{reason}</li>
           ))}
         </ul>
+        <Shortenings cloth={cloth} />
       </Folded>
       {lay.cordStrips.length > 0 && (
         <p data-testid={`cord-${cloth.id}`}>
