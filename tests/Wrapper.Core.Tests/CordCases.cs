@@ -223,8 +223,14 @@ public class CordCases
                     var before =
                         panels.Length == 0
                             ? new ClothLay(new([], Zero), new([], Zero), Zero, [])
-                            : LayTable.Of(panels, cloth);
+                            : LayTable.Of(panels, cloth, [demand]);
                     var (cut, lay) = CordStrips.After(before, panels, cloth, [demand]);
+                    // Chosen for panels and strips together it is never longer than chosen for the panels alone.
+                    if (panels.Length > 0)
+                        Assert.True(
+                            lay.Length
+                                <= CordStrips.After(LayTable.Of(panels, cloth), panels, cloth, [demand]).Lay.Length
+                        );
                     Assert.Empty(lay.Misfits);
                     Assert.True(Joined(cut, demand.Join) >= In(asked) - new Length(cut.Count));
                     Assert.True(lay.ShortestPossible <= lay.Length && lay.Length <= lay.Hand.Length);
@@ -251,6 +257,53 @@ public class CordCases
                 },
                 iter: 80
             );
+
+    // A search counts its strips: the lay it ends with is never longer with them than the one at once, of loose sets often
+    // shorter, and each that it tells is shorter than the one before or surer.
+    [Fact]
+    public void A_search_shortens_panels_and_strips_together()
+    {
+        var cloth = new LayCloth(In(54), OneWay: false);
+        StripDemand[] demands = [new(In(1, 7, 8), In(500), In(0, 1, 4), OnBias: false)];
+        var shortened = 0;
+        foreach (var seed in Enumerable.Range(1, 6))
+        {
+            var random = new Random(seed);
+            LayPiece[] panels =
+            [
+                .. Enumerable
+                    .Range(0, 12)
+                    .Select(n => new LayPiece(
+                        $"p{n}",
+                        "i",
+                        "panel",
+                        "1a",
+                        Outline.Rectangle(In(random.Next(8, 40)), In(random.Next(8, 30))),
+                        Grain.Along
+                    )),
+            ];
+            List<(Length Length, Length Bound)> told = [];
+            var found = LaySearch.Run(panels, cloth, 1, lay => told.Add(Measured(lay)), default, 2, demands);
+            Assert.Equal(panels.Length, found.Best.Placements.Count);
+            Assert.Equal(told[^1], Measured(found));
+            Assert.True(told[0].Length <= Measured(LayTable.Of(panels, cloth)).Length);
+            Assert.All(
+                told.Zip(told.Skip(1)),
+                each =>
+                    Assert.True(
+                        each.Second.Length < each.First.Length
+                            || (each.Second.Length == each.First.Length && each.Second.Bound > each.First.Bound)
+                    )
+            );
+            shortened += told[^1].Length < told[0].Length ? 1 : 0;
+
+            (Length Length, Length Bound) Measured(ClothLay lay) =>
+                CordStrips.After(lay, panels, cloth, demands).Lay is var whole
+                    ? (whole.Best.Length, whole.ShortestPossible)
+                    : default;
+        }
+        Assert.True(shortened > 0);
+    }
 
     // What the strips come to when joined, reckoned from their boxes: at 45° the short side times √2 is the length, and a
     // join takes √2 of its allowances.

@@ -25,7 +25,7 @@ public interface ILayShelf
 public sealed class LayCache(ILayShelf? shelf = null, long most = 24_000_000)
 {
     // Part of every key, so that lays kept under earlier rules are not taken for lays under these.
-    private const int Rules = 6;
+    private const int Rules = 7;
 
     // Roughly what a placement takes in memory: each lay holds it twice, once in the best lay and once in the hand sum.
     private const long BytesOfPlacement = 200,
@@ -51,7 +51,7 @@ public sealed class LayCache(ILayShelf? shelf = null, long most = 24_000_000)
         return Known(key)
             ?? KeepBetter(
                 key,
-                OnShelf(key, pieces) ?? LayTable.Of(pieces, cloth, cancel),
+                OnShelf(key, pieces) ?? LayTable.Of(pieces, cloth, strips ?? [], cancel),
                 lay => Whole(lay, pieces, cloth, strips)
             );
     }

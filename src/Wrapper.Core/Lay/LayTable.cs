@@ -76,7 +76,16 @@ public static class LayTable
     /// <paramref name="cancel"/>: it ends in an
     /// <see cref="OperationCanceledException"/>.
     /// </summary>
-    public static ClothLay Of(IReadOnlyList<LayPiece> pieces, LayCloth cloth, CancellationToken cancel = default)
+    public static ClothLay Of(IReadOnlyList<LayPiece> pieces, LayCloth cloth, CancellationToken cancel = default) =>
+        Seen(pieces, cloth, null, cancel);
+
+    /// <summary>The same; each lay that is found on the way is told to <paramref name="seen"/> too.</summary>
+    internal static ClothLay Seen(
+        IReadOnlyList<LayPiece> pieces,
+        LayCloth cloth,
+        Action<Placed>? seen,
+        CancellationToken cancel
+    )
     {
         if (cloth.Spread == Spread.Torn)
             return TornLay.Of(pieces, cloth, cancel);
@@ -122,7 +131,9 @@ public static class LayTable
         // What area alone says of a repeat, or of curves, is little.
         if (table.KindCount <= FewKinds && !(cloth.IsPlain && table.IsRectangles))
             table.Bar(BarSteps, cancel);
-        var best = kept.Count > 0 ? Simplest(kept, pieces, cloth, cancel) : table.Hand;
+        if (seen is not null)
+            kept.ForEach(lay => seen(cloth.WithoutGap(lay)));
+        var best = kept.Count > 0 ? Simplest(kept, table, pieces, cloth, cancel) : table.Hand;
         return BehindStock(
             table.Finished(cloth.IsPlain ? table.Nested(best, cancel) : best, cancel),
             pieces,
@@ -130,6 +141,20 @@ public static class LayTable
             cancel
         );
     }
+
+    /// <summary>
+    /// Lays panels at once from what of which cord strips are cut as <paramref name="demands"/> ask: that lay is best
+    /// which is shortest with them.
+    /// </summary>
+    public static ClothLay Of(
+        IReadOnlyList<LayPiece> pieces,
+        LayCloth cloth,
+        IReadOnlyList<StripDemand> demands,
+        CancellationToken cancel = default
+    ) =>
+        demands.Count == 0 || pieces.Count == 0 || cloth.Spread != Spread.Single
+            ? Of(pieces, cloth, cancel)
+            : new CordLay(pieces, cloth, demands, cancel).AtOnce();
 
     // Where what was found may be a good deal longer than it must: rectangles followed by more and by less care for what
     // is lost, aimed below it; outlines of few corners built up side by side.
@@ -153,16 +178,22 @@ public static class LayTable
         }
     }
 
-    // Of equally short lays the one that is simplest to cut.
+    // Of lays that are as good as equally short the one that is simplest to cut; a proven shortest one is given away for
+    // none, and none is taken that is longer than by hand.
     private static Placed Simplest(
         List<Placed> lays,
+        LaySet table,
         IReadOnlyList<LayPiece> pieces,
         LayCloth cloth,
         CancellationToken cancel
     )
     {
-        var shortest = lays.Min(lay => lay.Length.Ticks);
-        lays.RemoveAll(lay => lay.Length.Ticks > shortest);
+        var shortest = lays.Min(lay => lay.Length);
+        var longest =
+            shortest.Ticks <= table.Bound
+                ? shortest
+                : Length.Max(shortest, Length.Min(shortest + Simplicity.Worth, table.Hand.Length));
+        lays.RemoveAll(lay => lay.Length > longest);
         if (lays.Count == 1)
             return lays[0];
         var byId = pieces.ToDictionary(piece => piece.Id);

@@ -1,8 +1,15 @@
+using Wrapper.Core.Lengths;
+
 namespace Wrapper.Core.Lay;
 
-/// <summary>How simple a lay is to cut; of lays of one length the one that ranks lowest is taken.</summary>
+/// <summary>
+/// How simple a lay is to cut; of lays within an eighth of an inch of one another the one that ranks lowest is taken.
+/// </summary>
 internal static class Simplicity
 {
+    /// <summary>So much longer a lay may be for being simpler to cut.</summary>
+    public static readonly Length Worth = Length.Inches(0, 1, 8);
+
     /// <summary>
     /// How many distinct lines there are to chalk, across the cloth and along it, each counted once; then how often, in
     /// cutting order, a piece belongs to

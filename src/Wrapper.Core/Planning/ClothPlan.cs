@@ -140,7 +140,7 @@ public sealed record ClothPlan(
             };
         var panels =
             pieces.Count == 0 ? ClothLay.Nothing(pinned)
-            : kept is null ? LayTable.Of(pieces, pinned, cancel)
+            : kept is null ? LayTable.Of(pieces, pinned, cord.Demands, cancel)
             : kept.Of(pieces, pinned, cancel, cord.Demands);
         var (strips, laid) = CordStrips.After(panels, pieces, pinned, cord.Demands, cancel);
         if (laid.Best.Length > 2 * LengthLimits.Most)

@@ -56,7 +56,8 @@ public sealed record Enough(
                 seed: 1,
                 found => kept.Better(one.Panels, one.ForLay, found, one.Strips),
                 cancel,
-                rounds: 4
+                rounds: 4,
+                demands: one.Strips
             );
             var again = ClothPlan.Of(one.Reading.Cloth, [.. plan.Items], job, lay: true, kept, cancel);
             if (

@@ -81,7 +81,8 @@ public sealed record ItemPlan(Item Item, int Number, Draft Draft, IReadOnlyDicti
             var forLay = cloth.ForLay with { Repeat = repeat };
             var cord = CordOnCloth.Of([this], job, cloth.Cloth, forLay);
             pieces.AddRange(cord.Panels);
-            var panels = pieces.Count == 0 ? ClothLay.Nothing(forLay) : LayTable.Of(pieces, forLay, cancel);
+            var panels =
+                pieces.Count == 0 ? ClothLay.Nothing(forLay) : LayTable.Of(pieces, forLay, cord.Demands, cancel);
             var (_, lay) = CordStrips.After(panels, pieces, forLay, cord.Demands, cancel);
             if (lay.Misfits.Count > 0)
                 return null;

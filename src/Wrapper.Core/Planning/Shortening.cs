@@ -72,7 +72,8 @@ public static class Shortenings
         foreach (var (pieces, cloth, told) in trials.TakeWhile(_ => !closing.IsCancellationRequested))
         {
             cancel.ThrowIfCancellationRequested();
-            var panels = kept?.Of(pieces, cloth, cancel, plan.Strips) ?? LayTable.Of(pieces, cloth, cancel);
+            var panels =
+                kept?.Of(pieces, cloth, cancel, plan.Strips) ?? LayTable.Of(pieces, cloth, plan.Strips, cancel);
             var lay = CordStrips.After(panels, pieces, cloth, plan.Strips, cancel).Lay;
             if (lay.Misfits.Count <= now.Misfits.Count && now.Length - lay.Length > Least)
                 found.Add(told with { Length = lay.Length, Saves = now.Length - lay.Length });

@@ -72,7 +72,8 @@ internal sealed class RunningSearch(LayCache kept) : IDisposable
                     kept.Better(pieces, cloth, lay, strips);
                     search.Found(whole);
                 },
-                token
+                token,
+                demands: strips
             );
         }
         catch (Exception fault) when (fault is not OutOfMemoryException)
