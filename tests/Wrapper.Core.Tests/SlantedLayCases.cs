@@ -48,6 +48,20 @@ public sealed class SlantedLayCases
         }
     }
 
+    // Two bars 30 in wide, one above the other and 24 in to its side: on 54 in no two bars lie abreast, so three pieces take
+    // their six bars of 14 in at the least, 84 in. The larger of two bars alone would say 42, their area 50. One stands
+    // on the other, 90 in.
+    [Fact]
+    public void The_bound_counts_each_part_of_a_piece()
+    {
+        var bars = Polygon((0, 0), (30, 0), (30, 14), (54, 16), (54, 30), (24, 30), (24, 16), (0, 14));
+        var oneWay = Cloth with { OneWay = true };
+        var found = LaySearch.Run(Alike(3, bars), oneWay, 1, _ => { }, CancellationToken.None, rounds: 1);
+        Assert.Equal(90.0, Inches(found.Best.Length), 3);
+        // Less a millimetre of each, as if their outline were drawn round an arc.
+        Assert.InRange(Inches(found.ShortestPossible), 83.8, 90.0);
+    }
+
     // Tapered seats, 20 in front and 14 in behind: head to foot 20 + 14 + 20 = 54 lie abreast, four rows of 18 in.
     [Fact]
     public void Tapered_seats_lie_head_to_foot_three_abreast()

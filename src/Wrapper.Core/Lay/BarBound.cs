@@ -10,7 +10,8 @@ namespace Wrapper.Core.Lay;
 internal sealed class BarBound
 {
     // So many rows are looked at for one worth; where there are more, the worth of parts of pieces stands for them.
-    private const int MostRows = 30_000;
+    private const int MostRows = 30_000,
+        Settled = 1_000;
 
     /// <summary>
     /// A rectangle within a piece, how many of it there are, and where across the repeat it may begin; nowhere in
@@ -25,10 +26,14 @@ internal sealed class BarBound
     private BarBound(long usable, long across, Bar[] bars) =>
         (this.usable, this.across, this.bars) = (usable, across, bars);
 
-    /// <summary>The bound for these kinds, so many of each, after so many steps; zero where nothing can be said.</summary>
+    /// <summary>
+    /// The bound for these kinds, so many of each, parted into so many rectangles at the most, after so many steps; zero
+    /// where nothing can be said.
+    /// </summary>
     public static long Of(
         IReadOnlyList<(PieceKind Kind, int Count)> kinds,
         LayCloth cloth,
+        int most,
         int steps,
         CancellationToken stop
     )
@@ -36,43 +41,58 @@ internal sealed class BarBound
         if (cloth.StockLengths.Count > 0 || cloth.Article is not null)
             return 0;
         var across = cloth.Repeat?.Across.Ticks ?? 0;
-        var inners = kinds
-            .Select(each => (each.Kind, each.Count, Inner: each.Kind.Ways.Select(way => way.Region.Inner()).ToArray()))
-            .Where(each => each.Inner.All(inner => inner is { Width: > 0, Height: > 0 }))
+        var known = kinds
+            .Select(each => (each.Kind, each.Count, Partings: InnerRectangles.Of(each.Kind, most)))
+            .Where(each => each.Partings.Count > 0)
             .ToList();
-        if (inners.Count == 0)
+        if (known.Count == 0)
             return 0;
         // Measured as they are, or by the places of the repeat up the roll, whichever comes to more.
         var (levels, spread) = ((Levels?)null, Spread(null));
         if (cloth.Repeat is not null)
-            foreach (var tried in Levels.Of(inners.Select(each => (each.Kind, each.Inner)), cloth.Repeat))
+            foreach (var tried in Levels.Of(known.SelectMany(All), cloth.Repeat))
                 if (Spread(tried) is var more && more - (tried.Lost * (double)cloth.Usable.Ticks) > spread)
                     (levels, spread) = (tried, more - (tried.Lost * (double)cloth.Usable.Ticks));
+        // Those that count alike are one: a pair of mirror images too.
         Bar[] bars =
         [
-            .. inners.Select(each => new Bar(
-                each.Inner.Min(inner => inner.Width),
-                Long(each.Kind, each.Inner, levels),
-                each.Count,
-                across > 0 && each.Kind.IsMatched
-                    ?
-                    [
-                        .. each
-                            .Kind.Ways.Select((way, n) => Grid.First(across, way.OriginX - each.Inner[n].Left))
-                            .Distinct(),
-                    ]
-                    : []
-            )),
+            .. known
+                .SelectMany(each =>
+                    each.Partings.MaxBy(parting => Worth(each.Kind, parting, levels))!
+                        .Select(inner => new Bar(
+                            inner.Min(one => one.Width),
+                            Long(each.Kind, inner, levels),
+                            each.Count,
+                            across > 0 && each.Kind.IsMatched
+                                ?
+                                [
+                                    .. each
+                                        .Kind.Ways.Select((way, n) => Grid.First(across, way.OriginX - inner[n].Left))
+                                        .Distinct()
+                                        .Order(),
+                                ]
+                                : []
+                        ))
+                )
+                .Where(bar => bar.Length > 0)
+                .GroupBy(bar => (bar.Width, bar.Length, string.Join(' ', bar.Phases)))
+                .Select(alike => alike.First() with { Count = alike.Sum(bar => bar.Count) }),
         ];
-        return Math.Max(0, new BarBound(cloth.Usable.Ticks, across, bars).Best(steps, stop) - (levels?.Lost ?? 0));
+        return bars.Length == 0
+            ? 0
+            : Math.Max(0, new BarBound(cloth.Usable.Ticks, across, bars).Best(steps, stop) - (levels?.Lost ?? 0));
 
         double Spread(Levels? by) =>
-            inners.Sum(each =>
-                (double)each.Count * each.Inner.Min(inner => inner.Width) * Long(each.Kind, each.Inner, by)
-            );
+            known.Sum(each => each.Count * each.Partings.Max(parting => Worth(each.Kind, parting, by)));
+
+        static IEnumerable<(PieceKind, Inner[])> All((PieceKind Kind, int Count, List<List<Inner[]>> Partings) each) =>
+            each.Partings.SelectMany(parting => parting.Select(inner => (each.Kind, inner)));
     }
 
-    private static long Long(PieceKind kind, (long Left, long Bottom, long Width, long Height)[] inner, Levels? by) =>
+    private static double Worth(PieceKind kind, List<Inner[]> parting, Levels? by) =>
+        parting.Sum(inner => (double)inner.Min(one => one.Width) * Long(kind, inner, by));
+
+    private static long Long(PieceKind kind, Inner[] inner, Levels? by) =>
         by is { } levels
             ? kind.Ways.Select((way, n) => levels.Between(kind, way, inner[n].Bottom, inner[n].Height)).Min()
             : inner.Min(each => each.Height);
@@ -80,11 +100,14 @@ internal sealed class BarBound
     private long Best(int steps, CancellationToken stop)
     {
         var worth = bars.Select(bar => (double)bar.Width / usable).ToArray();
-        var best = 0.0;
-        for (var step = 0; step < steps && !stop.IsCancellationRequested; step++)
+        var (best, bettered) = (0.0, 0);
+        // Where as many steps again have bettered nothing, no more will.
+        for (var step = 0; step < Math.Min(steps, Settled + (2 * bettered)) && !stop.IsCancellationRequested; step++)
         {
             var sum = bars.Select((bar, n) => (double)bar.Length * bar.Count * worth[n]).Sum();
             var (most, row) = Most(worth);
+            if (sum / most > best * (1 + 1e-6))
+                bettered = step;
             best = Math.Max(best, sum / most);
             var pace = 0.6 / Math.Sqrt(1 + (step / 4.0));
             for (var n = 0; n < bars.Length; n++)
@@ -102,17 +125,19 @@ internal sealed class BarBound
     private (double Most, int[] Row) Most(double[] worth)
     {
         int[] order = [.. Enumerable.Range(0, bars.Length).OrderByDescending(n => worth[n] / bars[n].Width)];
+        int[] others = [.. order.Where(n => bars[n].Phases.Length == 0)];
         var (best, rows) = (0.0, 0);
         var (taken, row) = (new int[bars.Length], new int[bars.Length]);
+        var behind = new Dictionary<long, double>();
         var whole = Matched(0, 0, 0);
-        return (whole ? best : Math.Max(best, Parts(0, usable)), row);
+        return (whole ? best : Math.Max(best, AtMost(0, 0)), row);
 
         // Matched ones from the left on, in any order, each at its next place; the rest goes between and beside them.
         bool Matched(long from, long filled, double value)
         {
             if (!Others(0, usable - filled, value))
                 return false;
-            if (value + Parts(0, usable - filled) <= best)
+            if (value + AtMost(from, filled) <= best)
                 return true;
             foreach (var n in order)
             {
@@ -133,6 +158,22 @@ internal sealed class BarBound
             return true;
         }
 
+        // What may still come: by width alone, or matched ones in any number at their places and the others beside them.
+        double AtMost(long from, long filled) =>
+            Math.Min(Parts(order, 0, usable - filled), Behind(from) + Parts(others, 0, usable - filled));
+
+        double Behind(long from)
+        {
+            if (behind.TryGetValue(from, out var known))
+                return known;
+            var most = 0.0;
+            foreach (var n in order)
+            foreach (var phase in bars[n].Phases)
+                if (Grid.UpTo(from, across, phase) + bars[n].Width is var end && end <= usable)
+                    most = Math.Max(most, worth[n] + Behind(end));
+            return behind[from] = most;
+        }
+
         bool Others(int at, long room, double value)
         {
             if (++rows > MostRows)
@@ -142,11 +183,9 @@ internal sealed class BarBound
                 best = value;
                 taken.CopyTo(row, 0);
             }
-            while (at < order.Length && bars[order[at]].Phases.Length > 0)
-                at++;
-            if (at == order.Length || value + Parts(at, room) <= best)
+            if (at == others.Length || value + Parts(others, at, room) <= best)
                 return true;
-            var n = order[at];
+            var n = others[at];
             for (var take = (int)Math.Min(bars[n].Count, room / bars[n].Width); take >= 0; take--)
             {
                 taken[n] = take;
@@ -157,14 +196,14 @@ internal sealed class BarBound
         }
 
         // At most: the best by width fill the room, the last one in part.
-        double Parts(int at, long room)
+        double Parts(int[] among, int at, long room)
         {
             var sum = 0.0;
-            for (; at < order.Length && room > 0; at++)
+            for (; at < among.Length && room > 0; at++)
             {
-                ref readonly var bar = ref bars[order[at]];
+                ref readonly var bar = ref bars[among[at]];
                 var take = Math.Min(bar.Count, (double)room / bar.Width);
-                sum += take * worth[order[at]];
+                sum += take * worth[among[at]];
                 room -= (long)(take * bar.Width);
             }
             return sum;

@@ -74,11 +74,14 @@ internal sealed class LaySet
     /// <summary>The bound as it is told, the gap taken off.</summary>
     public Length Shortest => cloth.WithoutGap(new Placed([], new Length(Bound))).Length;
 
-    /// <summary>Looks for a longer length that no lay is under, by what goes side by side, in so many steps.</summary>
-    public void Bar(int steps, CancellationToken stop) =>
+    /// <summary>
+    /// Looks for a longer length that no lay is under, by what goes side by side, in so many steps; curved pieces are
+    /// parted into so many rectangles at the most.
+    /// </summary>
+    public void Bar(int parts, int steps, CancellationToken stop) =>
         barred = Math.Max(
             barred,
-            BarBound.Of([.. kinds.Select(kind => (kind, ofKind[kind].Count()))], whole, steps, stop)
+            BarBound.Of([.. kinds.Select(kind => (kind, ofKind[kind].Count()))], whole, parts, steps, stop)
         );
 
     public Placed Hand => hand.Value;

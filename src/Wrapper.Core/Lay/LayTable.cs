@@ -57,7 +57,7 @@ public static class LayTable
         Beams = 4,
         Tried = 12,
         FewKinds = 24,
-        BarSteps = 60,
+        BarSteps = 200,
         Some = 60,
         Followed = 4,
         Nearly = 50,
@@ -130,7 +130,7 @@ public static class LayTable
             );
         // What area alone says of a repeat, or of curves, is little.
         if (table.KindCount <= FewKinds && !(cloth.IsPlain && table.IsRectangles))
-            table.Bar(BarSteps, cancel);
+            table.Bar(1, BarSteps, cancel);
         if (seen is not null)
             kept.ForEach(lay => seen(cloth.WithoutGap(lay)));
         var best = kept.Count > 0 ? Simplest(kept, table, pieces, cloth, cancel) : table.Hand;

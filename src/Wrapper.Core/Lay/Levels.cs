@@ -14,10 +14,7 @@ internal readonly record struct Levels(long First, long Step, long From)
     /// Levels at which tops or bottoms of the matched ones lie, each with its rectangle within for each of its ways; none
     /// where nothing matches along.
     /// </summary>
-    public static IEnumerable<Levels> Of(
-        IEnumerable<(PieceKind Kind, (long Left, long Bottom, long Width, long Height)[] Inner)> kinds,
-        Repeat repeat
-    )
+    public static IEnumerable<Levels> Of(IEnumerable<(PieceKind Kind, Inner[] Inner)> kinds, Repeat repeat)
     {
         var step = repeat.HalfDrop ? repeat.Along.Over(2).Ticks : repeat.Along.Ticks;
         if (step <= 1)

@@ -18,8 +18,9 @@ internal sealed class Region
         SlantTolerance = 0.4,
         ChordTolerance = 0.008;
 
-    // So much further out than the arc itself lie the slants that stand for it, at the most.
-    private const long Outside = Length.TicksPerMillimetre / 2;
+    /// <summary>So much further out than the outline itself lie the slants that stand for its arcs, at the most.</summary>
+    public const long Outside = Length.TicksPerMillimetre / 2;
+
     private const long SlantSlice = 8 * Length.TicksPerMillimetre;
 
     private readonly Lazy<Profile> upright,
@@ -100,36 +101,6 @@ internal sealed class Region
         var points = Polygon(cut, tolerance).Select(p => Turn(p, turns)).ToArray();
         var (left, bottom) = (points.Min(p => p.X), points.Min(p => p.Y));
         return [.. points.Select(p => (p.X - left, p.Y - bottom))];
-    }
-
-    /// <summary>
-    /// The largest upright rectangle that lies wholly within the outline, its gap included; arcs are drawn a little from
-    /// outside, so that much is left off.
-    /// </summary>
-    public (long Left, long Bottom, long Width, long Height) Inner()
-    {
-        if (IsRectangle)
-            return (0, 0, Width, Height);
-        var (best, inner) = (0.0, (0L, 0L, 0L, 0L));
-        foreach (var chain in Upright.Chains)
-            for (var from = 0; from < chain.Length; from++)
-            {
-                var (bottom, top) = (double.MinValue, double.MaxValue);
-                for (var to = from; to < chain.Length; to++)
-                {
-                    var slab = chain[to];
-                    bottom = Math.Max(bottom, Math.Max(slab.BottomLeft, slab.Bottom(slab.Right)));
-                    top = Math.Min(top, Math.Min(slab.TopLeft, slab.Top(slab.Right)));
-                    var (wide, high) = (slab.Right - chain[from].Left - (2 * Outside), top - bottom - (2 * Outside));
-                    if (wide <= 0 || high <= 0 || wide * high <= best)
-                        continue;
-                    (best, inner) = (
-                        wide * high,
-                        (chain[from].Left + Outside, (long)Math.Ceiling(bottom) + Outside, wide, (long)high - 1)
-                    );
-                }
-            }
-        return inner;
     }
 
     /// <summary>A plain rectangle.</summary>

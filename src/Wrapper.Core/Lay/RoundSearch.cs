@@ -27,7 +27,9 @@ internal sealed class RoundSearch
         FewOrders = 40,
         BoxedRounds = 4,
         WidestRound = 12,
-        BarSteps = 400,
+        BarSteps = 30_000,
+        FewBarSteps = 4_000,
+        MostParts = 3,
         MostOverlapped = 300,
         MostRows = 24;
 
@@ -77,7 +79,8 @@ internal sealed class RoundSearch
         {
             if (round == 0)
             {
-                table.Bar(BarSteps, stop);
+                for (var parts = 1; parts <= (table.IsRectangles ? 1 : MostParts); parts++)
+                    table.Bar(parts, parts == 1 ? BarSteps : FewBarSteps, stop);
                 if (table.Shortest > Found.ShortestPossible)
                     better(Found = Found with { ShortestPossible = table.Shortest, IsOfAreaAlone = false });
             }
