@@ -56,6 +56,8 @@ public static class LayTable
     private const int Few = 240,
         Beams = 4,
         Tried = 12,
+        TriedInAll = 20_000,
+        ManyMatched = 6000,
         FewKinds = 24,
         BarSteps = 200,
         Some = 60,
@@ -175,6 +177,13 @@ public static class LayTable
         {
             yield return () => table.Built(Beams, Tried, cancel);
             yield return () => table.Built(Beams, Tried, cancel, new(1));
+        }
+        else if (cloth.Repeat is not null && table.Corners <= ManyMatched)
+        {
+            // What fits a repeat is worth looking for among many; the more pieces, the fewer of them for each.
+            var tried = Math.Clamp(TriedInAll / table.Corners, Tried / 3, 2 * Tried);
+            yield return () => table.Built(Beams, tried, cancel);
+            yield return () => table.Built(Beams, tried, cancel, new(1));
         }
     }
 
