@@ -103,6 +103,36 @@ internal static class Instances
         );
     }
 
+    /// <summary>So many box cushions, each of a size of its own: two panels, two strips of each length.</summary>
+    public static IReadOnlyList<LayPiece> Cushions(int count, int seed)
+    {
+        var random = new Random(seed);
+        return
+        [
+            .. Enumerable
+                .Range(0, count)
+                .SelectMany(n =>
+                {
+                    var (w, d, t) = (
+                        random.Next(14 * 8, 50 * 8),
+                        random.Next(14 * 8, 28 * 8),
+                        random.Next(3 * 8, 7 * 8)
+                    );
+                    return new[] { (w, d), (w, d), (w, t), (w, t), (d, t), (d, t) }.Select(
+                        (size, at) =>
+                            new LayPiece(
+                                $"i{n}/p/{at}",
+                                $"i{n}",
+                                $"p{at / 2}",
+                                $"{n}",
+                                Outline.Rectangle(Eighths(size.Item1), Eighths(size.Item2)),
+                                Grain.Along
+                            )
+                    );
+                }),
+        ];
+    }
+
     /// <summary>Rectangles of any size up to half the cloth; some of them circles.</summary>
     public static IReadOnlyList<LayPiece> Any(int count, int seed, bool round = false)
     {

@@ -46,7 +46,38 @@ internal static class LayBench
             search,
             seed => Instances.Any(60, seed, round: true) is var pieces ? (pieces, Bound(pieces)) : default
         );
+        Workrooms();
         Demos(search);
+    }
+
+    // Pieces of box cushions, grain fixed: beside rows by hand and a general packer no lay may be longer.
+    private static void Workrooms()
+    {
+        Console.WriteLine();
+        Console.WriteLine(
+            "| pieces of box cushions, over the bound | in rows | maximal rectangles | at once | worst | longer than either |"
+        );
+        Console.WriteLine("|---|---|---|---|---|---|");
+        var cloth = new LayCloth(Instances.Usable, OneWay: true);
+        foreach (var cushions in new[] { 10, 20, 33 })
+        {
+            List<(double Rows, double Packed, double AtOnce)> over = [];
+            foreach (var seed in Enumerable.Range(1001, 8))
+            {
+                var pieces = Instances.Cushions(cushions, seed);
+                var lay = LayTable.Of(pieces, cloth);
+                double Over(Length length) => (100.0 * length.Ticks / lay.ShortestPossible.Ticks) - 100;
+                over.Add(
+                    (Over(lay.Hand.Length), Over(MaximalRectangles.Of(pieces, cloth.Usable)), Over(lay.Best.Length))
+                );
+            }
+            Console.WriteLine(
+                string.Create(
+                    CultureInfo.InvariantCulture,
+                    $"| {6 * cushions} pieces | {over.Average(each => each.Rows):0.0} % | {over.Average(each => each.Packed):0.0} % | {over.Average(each => each.AtOnce):0.0} % | {over.Max(each => each.AtOnce):0.0} % | {over.Count(each => each.AtOnce > Math.Min(each.Rows, each.Packed))} of {over.Count} |"
+                )
+            );
+        }
     }
 
     /// <summary>The demo's own cloths, with all their demands; those with a repeat searched too.</summary>
@@ -70,7 +101,14 @@ internal static class LayBench
         )
         {
             ClothLay Lay() =>
-                CordStrips.After(LayTable.Of(cloth.Pieces, cloth.ForLay), cloth.Pieces, cloth.ForLay, cloth.Strips).Lay;
+                CordStrips
+                    .After(
+                        LayTable.Of(cloth.Pieces, cloth.ForLay, cloth.Strips),
+                        cloth.Pieces,
+                        cloth.ForLay,
+                        cloth.Strips
+                    )
+                    .Lay;
             Lay();
             var clock = Stopwatch.StartNew();
             var lay = Lay();
