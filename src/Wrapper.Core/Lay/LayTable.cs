@@ -63,6 +63,8 @@ public static class LayTable
         Some = 60,
         Followed = 4,
         Nearly = 50,
+        Closed = 500,
+        First = 4,
         FewBoxes = 40,
         SomeBoxes = 80,
         Many = 300,
@@ -94,17 +96,25 @@ public static class LayTable
         if (cloth.Spread == Spread.Folded)
             return FoldedLay.Of(pieces, cloth, (some, on) => Of(some, on, cancel));
         var table = new LaySet(pieces, cloth, cancel);
-        var ways = new List<Func<Placed?>> { () => table.Hand };
-        ways.AddRange(table.Outlined(cancel));
+        List<Func<Placed?>> ways =
+        [
+            () => table.Hand,
+            () => cloth.IsPlain ? table.InRows(1, cancel) : null,
+            .. table.Outlined(cancel),
+        ];
         if (cloth.IsPlain)
         {
             // Two ways that together take a few dozen milliseconds: many lays followed side by side, and exchanges within one.
             ways.Add(() => table.Followed(BeamWidth(table.Count), cancel));
             ways.Add(() => TornLay.Plain(table, cloth, cancel));
-            ways.Add(() => table.InRows(table.Count <= Some ? Followed : 1, cancel));
+            if (table.Count <= Some)
+                ways.Add(() => table.InRows(Followed, cancel));
             ways.Add(() => table.Exchanged(seed: 1, rounds: 8, steps: 40_000 / Math.Max(1, 8 * table.Count), cancel));
         }
-        var found = SideBySide.Laid(ways, cancel).ToList();
+        // Slants and bows that close up to rows without waste leave nothing to be found by other ways.
+        var found = SideBySide.Laid([.. ways.Take(First)], cancel).ToList();
+        if (table.IsRectangles || found.Min(lay => lay.Length.Ticks) > table.Bound + (table.Bound / Closed))
+            found.AddRange(SideBySide.Laid([.. ways.Skip(First)], cancel));
         if (found.Min(lay => lay.Length.Ticks) is var shortest && shortest > table.Bound + (table.Bound / Nearly))
             found.AddRange(SideBySide.Laid([.. Further(table, cloth, shortest, cancel)], cancel));
         var kept = found.Where((lay, at) => at > 0 || (cloth.Flaws.Count == 0 && cloth.Pins.Count == 0)).ToList();
