@@ -48,6 +48,25 @@ public sealed class SlantedLayCases
         }
     }
 
+    // The same seats half an inch apart, measured along the cloth and across it: between two slanted sides, which lean 3 in
+    // 18, that is 1/2 x (1 + 3/18) in = 7/12 in across. Three take 54 + 14/12, so 55 3/16 in of cloth; four rows and three
+    // gaps take 73 1/2 in. A sixteenth less of cloth, and a third one does not go beside two.
+    [Fact]
+    public void A_gap_is_kept_along_slants()
+    {
+        var pieces = Alike(12, Polygon((0, 0), (20, 0), (17, 18), (3, 18)));
+        var cloth = new LayCloth(Length.Inches(55, 3, 16), OneWay: false) { Gap = Length.Inches(0, 1, 2) };
+        var lay = LayTable.Of(pieces, cloth).Best;
+        Assert.Equal(73.5, Inches(lay.Length), 2);
+        var drawn = lay
+            .Placements.Select(at => Geometry.Laid(pieces.Single(piece => piece.Id == at.Id).Cut, at))
+            .ToList();
+        for (var a = 0; a < drawn.Count; a++)
+        for (var b = 0; b < a; b++)
+            Assert.True(drawn[a].Distance(drawn[b]) > Geometry.Mm(cloth.Gap) - 0.02);
+        Assert.True(LayTable.Of(pieces, cloth with { Usable = Length.Inches(55, 2, 16) }).Best.Length > lay.Length);
+    }
+
     // Two bars 30 in wide, one above the other and 24 in to its side: on 54 in no two bars lie abreast, so three pieces take
     // their six bars of 14 in at the least, 84 in. The larger of two bars alone would say 42, their area 50. One stands
     // on the other, 90 in.

@@ -65,14 +65,15 @@ internal static class InnerRectangles
         ];
     }
 
-    // The largest in area of every stretch of the outline, which is stacked for itself.
-    private static List<Inner> Parted(Region region, int parts) =>
-        [
-            .. region
-                .Sideways.Chains.SelectMany(chain => Stacked(region, chain, parts))
-                .OrderByDescending(Area)
-                .Take(parts),
-        ];
+    // The largest in area of every stretch of the outline, which is stacked for itself; with a gap stretches lie in one
+    // another, and one alone counts.
+    private static List<Inner> Parted(Region region, int parts)
+    {
+        var stacks = region.Sideways.Chains.Select(chain => Stacked(region, chain, parts)).ToList();
+        return region.IsWidened
+            ? stacks.MaxBy(stack => stack.Sum(Area)) ?? []
+            : [.. stacks.SelectMany(stack => stack).OrderByDescending(Area).Take(parts)];
+    }
 
     private static double Area(Inner inner) => (double)inner.Width * inner.Height;
 

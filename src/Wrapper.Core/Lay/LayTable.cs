@@ -125,7 +125,6 @@ public static class LayTable
         if (
             !table.IsRectangles
             && cloth.IsPlain
-            && !cloth.Gap.IsPositive
             && table.Count is > 4 and <= FewOverlapped
             && kept.MinBy(lay => lay.Length.Ticks) is { } from
             && from.Length.Ticks > table.Bound + (table.Bound / Nearly)

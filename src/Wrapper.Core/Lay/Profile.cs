@@ -81,6 +81,100 @@ internal sealed class Profile
         ]);
 
     /// <summary>
+    /// The same with a square of <paramref name="gap"/> counts swept along it, so much more to the right and upward: what
+    /// it may not come nearer than to another that is widened too. Chains may lie in one another then.
+    /// </summary>
+    public Profile Widened(long gap) => new([.. Chains.Select(chain => Swept(chain, gap))]);
+
+    // At each place the top is the highest within a gap to its left, the bottom the lowest: that of the chain, of the
+    // chain a gap further right, or of a corner between the two.
+    private static Slab[] Swept(Slab[] chain, long gap)
+    {
+        var corners = chain
+            .SelectMany(slab =>
+                new[]
+                {
+                    (At: slab.Left, Bottom: slab.BottomLeft, Top: slab.TopLeft),
+                    (At: slab.Right, Bottom: slab.Bottom(slab.Right), Top: slab.Top(slab.Right)),
+                }
+            )
+            .ToArray();
+        long[] stops = [.. corners.SelectMany(corner => new[] { corner.At, corner.At + gap }).Distinct().Order()];
+        List<Slab> swept = [];
+        for (var n = 0; n + 1 < stops.Length; n++)
+        {
+            var (from, to) = (stops[n], stops[n + 1]);
+            Line[] tops =
+
+                [
+                    .. Under(chain, from, 0).Select(slab => new Line(slab.Top(from), slab.Top(to))),
+                    .. Under(chain, from - gap, gap).Select(slab => new Line(slab.Top(from), slab.Top(to))),
+                ],
+                bottoms =
+
+                [
+                    .. Under(chain, from, 0).Select(slab => new Line(slab.Bottom(from), slab.Bottom(to))),
+                    .. Under(chain, from - gap, gap).Select(slab => new Line(slab.Bottom(from), slab.Bottom(to))),
+                ];
+            var between = corners.Where(corner => corner.At <= from && corner.At >= to - gap).ToArray();
+            if (between.Length > 0)
+            {
+                var (low, high) = (between.Min(corner => corner.Bottom), between.Max(corner => corner.Top));
+                tops = [.. tops, new Line(high, high)];
+                bottoms = [.. bottoms, new Line(low, low)];
+            }
+            double High(double share) => tops.Max(line => line.At(share)) + gap;
+            double Low(double share) => bottoms.Min(line => line.At(share));
+            // Parted where one line comes to lie above another.
+            long[] parts =
+            [
+                .. Crossings(tops)
+                    .Concat(Crossings(bottoms))
+                    .Select(share => from + (long)Math.Round((to - from) * share))
+                    .Append(from)
+                    .Append(to)
+                    .Distinct()
+                    .Order(),
+            ];
+            foreach (var (left, right) in parts.Zip(parts.Skip(1)))
+            {
+                var (begin, end) = ((double)(left - from) / (to - from), (double)(right - from) / (to - from));
+                swept.Add(
+                    new(
+                        left,
+                        right,
+                        Low(begin),
+                        (Low(end) - Low(begin)) / (right - left),
+                        High(begin),
+                        (High(end) - High(begin)) / (right - left)
+                    )
+                );
+            }
+        }
+        return [.. swept];
+    }
+
+    // A straight line over one stretch, from its beginning to its end.
+    private readonly record struct Line(double From, double To)
+    {
+        public double At(double share) => From + ((To - From) * share);
+    }
+
+    // The slab of a chain that lies above a stretch which begins there; moved as far to the right.
+    private static IEnumerable<Slab> Under(Slab[] chain, long from, long moved) =>
+        chain
+            .Where(slab => slab.Left <= from && from < slab.Right)
+            .Select(slab => slab with { Left = slab.Left + moved, Right = slab.Right + moved });
+
+    private static IEnumerable<double> Crossings(Line[] lines) =>
+        from one in lines
+        from other in lines
+        let apart = other.From - one.From
+        let closing = one.To - one.From - (other.To - other.From)
+        where closing > 0 && apart > 0 && apart < closing
+        select apart / closing;
+
+    /// <summary>
     /// Where the bottom of this, lying at <paramref name="x"/>, may not come between, for each pair of chains that share
     /// a stretch of width: <paramref name="other"/> lies at <paramref name="left"/>, <paramref name="bottom"/> up.
     /// </summary>

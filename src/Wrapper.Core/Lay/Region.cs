@@ -26,14 +26,23 @@ internal sealed class Region
     private readonly Lazy<Profile> upright,
         sideways;
 
-    private Region(Cell[] cells, bool straight = true, IReadOnlyList<(long X, long Y)>? polygon = null)
+    private Region(Cell[] cells, bool straight = true, IReadOnlyList<(long X, long Y)>? polygon = null, long gap = 0)
     {
-        IsStraight = straight;
+        (IsStraight, IsWidened) = (straight, gap > 0);
+        // With a gap the cells of straight ones are as exact, and fewer.
+        if (straight && gap > 0)
+            polygon = null;
         Cells = cells;
         Width = cells.Max(cell => cell.Right);
         Height = cells.Max(cell => cell.Top);
-        upright = new(() => polygon is null ? Profile.Of(cells, sideways: false) : Profile.Of(polygon));
-        sideways = new(() => polygon is null ? Profile.Of(cells, sideways: true) : Profile.Of(polygon, sideways: true));
+        upright = new(() => Profiled(sideways: false));
+        sideways = new(() => Profiled(sideways: true));
+
+        Profile Profiled(bool sideways)
+        {
+            var profile = polygon is null ? Profile.Of(cells, sideways) : Profile.Of(polygon, sideways);
+            return polygon is null || gap == 0 ? profile : profile.Widened(gap);
+        }
     }
 
     public Cell[] Cells { get; }
@@ -42,6 +51,9 @@ internal sealed class Region
     /// Whether every edge runs along or across: then the cells are the outline itself, and not a little more.
     /// </summary>
     public bool IsStraight { get; }
+
+    /// <summary>Whether a gap belongs to it: its parts may lie in one another then.</summary>
+    public bool IsWidened { get; }
 
     /// <summary>Whether it is one upright rectangle; a slant of a few millimetres is none.</summary>
     public bool IsRectangle => IsStraight && Cells.Length == 1;
@@ -68,7 +80,8 @@ internal sealed class Region
             points
                 .Zip(points.Skip(1).Append(points[0]))
                 .All(side => side.First.X == side.Second.X || side.First.Y == side.Second.Y),
-            gap == 0 ? Turned(cut, turns, SlantTolerance) : null
+            Turned(cut, turns, SlantTolerance),
+            gap
         );
     }
 
