@@ -67,6 +67,22 @@ public sealed class SlantedLayCases
         Assert.True(LayTable.Of(pieces, cloth with { Usable = Length.Inches(55, 2, 16) }).Best.Length > lay.Length);
     }
 
+    // Two Ls of 40 x 30, each without its corner of 20 x 15, one of them turned: an inch apart one reaches into the other,
+    // 41 wide and 46 high. So four take 93 in with the inch between the pairs, and no bound may say more, whatever part of
+    // an L it counts. The corner cut slanting makes it no straight piece, and nothing longer.
+    [Theory]
+    [InlineData(0)]
+    [InlineData(2)]
+    public void A_bound_with_a_gap_counts_no_part_twice(int slant)
+    {
+        var pieces = Alike(4, Polygon((0, 0), (40, 0), (40, 15 - slant), (20, 15), (20, 30), (0, 30)));
+        var cloth = new LayCloth(Length.Inches(41), OneWay: false) { Gap = Length.Inches(1) };
+        var found = LaySearch.Run(pieces, cloth, 1, _ => { }, CancellationToken.None, rounds: 1);
+        Assert.True(found.ShortestPossible <= Length.Inches(93), $"{Inches(found.ShortestPossible)}");
+        // Slants are closed up by a search, to a millimetre.
+        Assert.InRange(Inches(found.Best.Length), Inches(found.ShortestPossible), 93.04);
+    }
+
     // Two bars 30 in wide, one above the other and 24 in to its side: on 54 in no two bars lie abreast, so three pieces take
     // their six bars of 14 in at the least, 84 in. The larger of two bars alone would say 42, their area 50. One stands
     // on the other, 90 in.

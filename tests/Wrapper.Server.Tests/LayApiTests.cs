@@ -89,6 +89,50 @@ public sealed class LayApiTests(Host host) : IClassFixture<Host>
         );
     }
 
+    // A gap of 3/4 in between all pieces: without it they take less, told in inches or centimetres.
+    [Theory]
+    [InlineData("in", "Without the gap of 3/4 in between pieces")]
+    [InlineData("cm", "Without the gap of 1.9 cm between pieces")]
+    public async Task The_one_change_that_shortens_a_lay_is_told(string unit, string gap)
+    {
+        var job = await Job(2, cloth => cloth["gap"] = Entry("3/4"));
+        job["unit"] = unit;
+        var (_, plan) = await host.Post("/api/plan", job.DeepClone());
+        var now = plan["cloths"]![0]!["lay"]!["length"]!["ticks"]!.GetValue<long>();
+        var (tried, all, changes) = (0, 1, new JsonArray());
+        // Where its time runs out it says how far it came; asked again it goes on.
+        for (var times = 0; times < 10 && tried < all; times++)
+        {
+            var (status, found) = await host.Post(
+                "/api/shortenings",
+                new JsonObject { ["job"] = job.DeepClone(), ["cloth"] = "c1" }
+            );
+            Assert.Equal(HttpStatusCode.OK, status);
+            Assert.True(found["looked"]!.GetValue<int>() > tried);
+            (tried, all, changes) = (
+                found["looked"]!.GetValue<int>(),
+                found["all"]!.GetValue<int>(),
+                found["changes"]!.AsArray()
+            );
+        }
+        Assert.Equal(all, tried);
+        Assert.Contains(changes, each => each!["told"]!.GetValue<string>() == gap);
+        var saved = changes.Select(each => each!["saves"]!["ticks"]!.GetValue<long>()).ToList();
+        Assert.Equal(saved.OrderDescending(), saved);
+        Assert.All(
+            changes.Zip(saved),
+            each => Assert.Equal(now, each.First!["length"]!["ticks"]!.GetValue<long>() + each.Second)
+        );
+        var (refused, body) = await host.Post(
+            "/api/shortenings",
+            new JsonObject { ["job"] = job.DeepClone(), ["cloth"] = "other" }
+        );
+        Assert.Equal(
+            (HttpStatusCode.UnprocessableEntity, "c1"),
+            (refused, body["errors"]![0]!["example"]!.GetValue<string>())
+        );
+    }
+
     [Fact]
     public async Task A_search_that_was_never_started_is_not_found_and_a_cloth_must_be_of_the_job()
     {

@@ -67,8 +67,8 @@ internal sealed class RunningSearch(LayCache kept) : IDisposable
                 seed: 1,
                 lay =>
                 {
-                    // Stopped while its strips are laid it is neither kept nor told, never the one without the other.
-                    var whole = CordStrips.After(lay, pieces, cloth, strips, token).Lay;
+                    // What was found up to the moment of stopping counts, with its strips.
+                    var whole = CordStrips.After(lay, pieces, cloth, strips, CancellationToken.None).Lay;
                     kept.Better(pieces, cloth, lay, strips);
                     search.Found(whole);
                 },

@@ -78,7 +78,7 @@ export function LayFigures({ cloth, planned, lay }: Props) {
             <li key={reason}>{reason}</li>
           ))}
         </ul>
-        <Shortenings cloth={cloth} />
+        <Shortenings cloth={cloth} proven={lay.proven} />
       </Folded>
       {lay.cordStrips.length > 0 && (
         <p data-testid={`cord-${cloth.id}`}>

@@ -6,7 +6,7 @@ import { useDocument } from '../../job/scene'
 import { identity } from '../../parts/identity'
 
 /** Which one change would shorten the lay most, found by laying anew when it is asked. */
-export function Shortenings({ cloth }: { cloth: Cloth }) {
+export function Shortenings({ cloth, proven }: { cloth: Cloth; proven: boolean }) {
   const jobDocument = useDocument()
   const [asked, setAsked] = useState<object>()
   const wanted = asked === jobDocument
@@ -31,7 +31,10 @@ export function Shortenings({ cloth }: { cloth: Cloth }) {
         <>
           {found.data.changes.length > 0 ? (
             <>
-              <p>By itself, each found by laying anew:</p>
+              <p>
+                Each by itself, found by laying anew
+                {proven ? '' : '; a longer search may save some of it without a change'}:
+              </p>
               <ol data-testid={`shortenings-${cloth.id}`}>
                 {found.data.changes.map((change) => (
                   <li key={change.told}>
