@@ -48,7 +48,7 @@ public sealed class Everything : IDisposable
     {
         try
         {
-            return JobStore.Content(connection, moment, id, shown).Document;
+            return Revisions.Content(connection, moment, id, shown).Document;
         }
         catch (Exception broken) when (broken is InvalidDataException or EndOfStreamException)
         {

@@ -93,7 +93,7 @@ public static class Finding
                     "SELECT shows FROM revisions JOIN jobs ON jobs.id = job_id AND jobs.revision = number WHERE job_id = $id",
                     ("$id", id)
                 )!;
-            return JobStore.Content(connection, transaction, id, shows).Document;
+            return Revisions.Content(connection, transaction, id, shows).Document;
         }
         catch (Exception broken) when (broken is InvalidDataException or EndOfStreamException or NullReferenceException)
         {

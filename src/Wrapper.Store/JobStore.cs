@@ -1,6 +1,4 @@
 using System.Globalization;
-using System.Security.Cryptography;
-using System.Text;
 using System.Text.Json;
 using Microsoft.Data.Sqlite;
 using static Wrapper.Store.Sql;
@@ -35,9 +33,6 @@ public sealed class JobUnreadableException(string id, Exception why)
 /// </summary>
 public sealed class JobStore(Database database, TimeProvider clock)
 {
-    // Reading a revision looks up so many others at the most.
-    private const int MostDifferences = 24;
-
     private static readonly Change Undone = new("", "undo", "", ""),
         Redone = new("", "redo", "", "");
 
@@ -46,7 +41,7 @@ public sealed class JobStore(Database database, TimeProvider clock)
     public StoredJob? Find(string id, bool deleted = false)
     {
         using var connection = database.Connect();
-        return Current(connection, null, id, deleted)?.Job;
+        return Revisions.Current(connection, null, id, deleted)?.Job;
     }
 
     /// <summary>
@@ -57,11 +52,11 @@ public sealed class JobStore(Database database, TimeProvider clock)
     {
         using var connection = database.Connect();
         using var transaction = connection.BeginTransaction(deferred: false);
-        if (Current(connection, transaction, id, deleted: true) is { } existing)
+        if (Revisions.Current(connection, transaction, id, deleted: true) is { } existing)
             return new SaveResult(
                 existing.Job,
-                Done(connection, transaction, id, change.ChangeId) is { Digest: { } digest }
-                    && !digest.SequenceEqual(Digest(change))
+                Revisions.Done(connection, transaction, id, change.ChangeId) is { Digest: { } digest }
+                    && !digest.SequenceEqual(Revisions.Digest(change))
             );
         Execute(
             connection,
@@ -72,7 +67,7 @@ public sealed class JobStore(Database database, TimeProvider clock)
             ("$customer", change.Customer),
             ("$at", Now())
         );
-        AddRevision(connection, transaction, id, 1, change, new Place(1, null, []), null);
+        Revisions.Add(connection, transaction, id, 1, change, new Place(1, null, []), null, Now());
         ReadOff(connection, transaction, id, change);
         transaction.Commit();
         return new SaveResult(new StoredJob(id, 1, change.Document, false, false), false);
@@ -140,7 +135,7 @@ public sealed class JobStore(Database database, TimeProvider clock)
         long[] redo
     )
     {
-        var shown = Revision(connection, transaction, id, revision)!;
+        var shown = Revisions.Find(connection, transaction, id, revision)!;
         var (name, customer) = Titles(id, shown.Job.Document);
         return (
             new Change(changeId, shown.Job.Document, name, customer),
@@ -153,22 +148,22 @@ public sealed class JobStore(Database database, TimeProvider clock)
         string id,
         long baseRevision,
         Change asked,
-        Func<SqliteConnection, SqliteTransaction, Row, long, (Change Change, Place Place, long? Folded)?> make
+        Func<SqliteConnection, SqliteTransaction, Revision, long, (Change Change, Place Place, long? Folded)?> make
     )
     {
         using var connection = database.Connect();
         using var transaction = connection.BeginTransaction(deferred: false);
-        if (Current(connection, transaction, id) is not { } current)
+        if (Revisions.Current(connection, transaction, id) is not { } current)
             return null;
-        if (Done(connection, transaction, id, asked.ChangeId) is { } done)
+        if (Revisions.Done(connection, transaction, id, asked.ChangeId) is { } done)
         {
-            if (done.Digest is { } digest && !digest.SequenceEqual(Digest(asked)))
+            if (done.Digest is { } digest && !digest.SequenceEqual(Revisions.Digest(asked)))
                 return new SaveResult(current.Job, true);
             // What was folded into a later edit of its step was this very document.
             return new SaveResult(
                 done.Number == current.Job.Revision
                     ? current.Job
-                    : Revision(connection, transaction, id, done.Number)?.Job
+                    : Revisions.Find(connection, transaction, id, done.Number)?.Job
                         ?? new StoredJob(id, done.Number, asked.Document, true, false),
                 false
             );
@@ -178,7 +173,7 @@ public sealed class JobStore(Database database, TimeProvider clock)
         var next = baseRevision + 1;
         if (make(connection, transaction, current, next) is not var (change, place, folded))
             return new SaveResult(current.Job, false);
-        AddRevision(connection, transaction, id, next, change, place, asked);
+        Revisions.Add(connection, transaction, id, next, change, place, asked, Now());
         if (folded is { } number)
             Execute(
                 connection,
@@ -236,165 +231,6 @@ public sealed class JobStore(Database database, TimeProvider clock)
         {
             throw new JobUnreadableException(id, broken);
         }
-    }
-
-    private static byte[] Digest(Change change) => SHA256.HashData(Encoding.UTF8.GetBytes(change.Document))[..16];
-
-    private static (long Number, byte[]? Digest)? Done(
-        SqliteConnection connection,
-        SqliteTransaction transaction,
-        string id,
-        string changeId
-    )
-    {
-        using var command = Command(
-            connection,
-            transaction,
-            "SELECT number, digest FROM changes WHERE job_id = $id AND change_id = $change",
-            ("$id", id),
-            ("$change", changeId)
-        );
-        using var rows = command.ExecuteReader();
-        return rows.Read() ? (rows.GetInt64(0), rows.IsDBNull(1) ? null : rows.GetFieldValue<byte[]>(1)) : null;
-    }
-
-    // A revision's place in the line of undo: what it shows, where undo leads, what redo leads to.
-    private sealed record Place(long Shows, long? Before, long[] Redo);
-
-    private sealed record Row(StoredJob Job, Place Place, string Step);
-
-    private static Row? Current(
-        SqliteConnection connection,
-        SqliteTransaction? transaction,
-        string id,
-        bool deleted = false
-    ) =>
-        Scalar(
-            connection,
-            transaction,
-            $"SELECT revision FROM jobs WHERE id = $id{(deleted ? "" : " AND deleted_at IS NULL")}",
-            ("$id", id)
-        )
-            is long revision
-            ? Revision(connection, transaction, id, revision)
-                ?? throw new JobUnreadableException(id, new InvalidDataException("its last revision is gone"))
-            : null;
-
-    private static Row? Revision(SqliteConnection connection, SqliteTransaction? transaction, string id, long number)
-    {
-        using var command = Command(
-            connection,
-            transaction,
-            "SELECT shows, before, redo, step FROM revisions WHERE job_id = $id AND number = $number",
-            ("$id", id),
-            ("$number", number)
-        );
-        using var rows = command.ExecuteReader();
-        if (!rows.Read())
-            return null;
-        try
-        {
-            var place = new Place(
-                rows.GetInt64(0),
-                rows.IsDBNull(1) ? null : rows.GetInt64(1),
-                JsonSerializer.Deserialize<long[]>(rows.GetString(2))!
-            );
-            return new Row(
-                new StoredJob(
-                    id,
-                    number,
-                    Content(connection, transaction, id, place.Shows).Document,
-                    place.Before is not null,
-                    place.Redo.Length > 0
-                ),
-                place,
-                rows.GetString(3)
-            );
-        }
-        catch (Exception broken)
-            when (broken is InvalidDataException or JsonException or EndOfStreamException or FormatException)
-        {
-            throw new JobUnreadableException(id, broken);
-        }
-    }
-
-    /// <summary>The document of a revision that has one of its own, and how many differences it is told by.</summary>
-    internal static (string Document, long Depth) Content(
-        SqliteConnection connection,
-        SqliteTransaction? transaction,
-        string id,
-        long number
-    )
-    {
-        var layers = new Stack<byte[]>();
-        var depth = 0L;
-        for (long? at = number; at is { } each; )
-        {
-            using var command = Command(
-                connection,
-                transaction,
-                "SELECT content, onto, depth FROM revisions WHERE job_id = $id AND number = $number",
-                ("$id", id),
-                ("$number", each)
-            );
-            using var rows = command.ExecuteReader();
-            if (!rows.Read() || rows.IsDBNull(0))
-                throw new InvalidDataException($"revision {each} is gone");
-            layers.Push(rows.GetFieldValue<byte[]>(0));
-            if (each == number)
-                depth = rows.GetInt64(2);
-            at = rows.IsDBNull(1) ? null : rows.GetInt64(1);
-            if (at >= each)
-                throw new InvalidDataException($"revision {each} differs from a later one");
-        }
-        return (layers.Aggregate((string?)null, (onto, layer) => Contents.Unpack(layer, onto))!, depth);
-    }
-
-    private void AddRevision(
-        SqliteConnection connection,
-        SqliteTransaction transaction,
-        string id,
-        long number,
-        Change change,
-        Place place,
-        Change? asked
-    )
-    {
-        object content = DBNull.Value,
-            onto = DBNull.Value;
-        var depth = 0L;
-        if (place.Shows == number)
-        {
-            var under = place.Before is { } before ? Content(connection, transaction, id, before) : default;
-            var differs = under.Document is not null && under.Depth < MostDifferences;
-            content = differs ? Contents.Pack(change.Document, under.Document!) : Contents.Pack(change.Document);
-            if (differs)
-                (onto, depth) = (place.Before!.Value, under.Depth + 1);
-        }
-        Execute(
-            connection,
-            transaction,
-            "INSERT INTO revisions (job_id, number, content, onto, depth, shows, before, redo, step, saved_at) VALUES ($id, $number, $content, $onto, $depth, $shows, $before, $redo, $step, $at)",
-            ("$id", id),
-            ("$number", number),
-            ("$content", content),
-            ("$onto", onto),
-            ("$depth", depth),
-            ("$shows", place.Shows),
-            ("$before", (object?)place.Before ?? DBNull.Value),
-            ("$redo", JsonSerializer.Serialize(place.Redo)),
-            ("$step", change.Step),
-            ("$at", Now())
-        );
-        Execute(
-            connection,
-            transaction,
-            "INSERT INTO changes (job_id, change_id, number, digest) VALUES ($id, $change, $number, $digest)",
-            ("$id", id),
-            ("$change", change.ChangeId),
-            ("$number", number),
-            ("$digest", Digest(asked ?? change))
-        );
     }
 
     private string Now() => clock.GetUtcNow().ToString("O", CultureInfo.InvariantCulture);

@@ -136,7 +136,7 @@ public sealed class RevisionStore(Database database, TimeProvider clock)
     {
         try
         {
-            return JobStore.Content(connection, null, job, number).Document;
+            return Revisions.Content(connection, null, job, number).Document;
         }
         catch (Exception broken) when (broken is InvalidDataException or EndOfStreamException)
         {

@@ -68,7 +68,7 @@ public static class Thinning
                     connection,
                     transaction,
                     "UPDATE revisions SET content = $content, onto = NULL, depth = 0, shows = number WHERE job_id = $id AND number = $number",
-                    ("$content", Contents.Pack(JobStore.Content(connection, transaction, id, each.Shows).Document)),
+                    ("$content", Contents.Pack(Revisions.Content(connection, transaction, id, each.Shows).Document)),
                     ("$id", id),
                     ("$number", each.Number)
                 );
