@@ -11,7 +11,8 @@ internal sealed class BarBound
 {
     // So many rows are looked at for one worth; where there are more, the worth of parts of pieces stands for them.
     private const int MostRows = 30_000,
-        Settled = 1_000;
+        Settled = 1_000,
+        MostTriedAStep = 5_000;
 
     /// <summary>
     /// A rectangle within a piece, how many of it there are, and where across the repeat it may begin; nowhere in
@@ -22,6 +23,7 @@ internal sealed class BarBound
     private readonly long usable,
         across;
     private readonly Bar[] bars;
+    private long tried;
 
     private BarBound(long usable, long across, Bar[] bars) =>
         (this.usable, this.across, this.bars) = (usable, across, bars);
@@ -101,8 +103,14 @@ internal sealed class BarBound
     {
         var worth = bars.Select(bar => (double)bar.Width / usable).ToArray();
         var (best, bettered) = (0.0, 0);
-        // Where as many steps again have bettered nothing, no more will.
-        for (var step = 0; step < Math.Min(steps, Settled + (2 * bettered)) && !stop.IsCancellationRequested; step++)
+        // Where as many steps again have bettered nothing, no more will. Where rows are many, steps are few.
+        for (
+            var step = 0;
+            step < Math.Min(steps, Settled + (2 * bettered))
+                && tried < (long)steps * MostTriedAStep
+                && !stop.IsCancellationRequested;
+            step++
+        )
         {
             var sum = bars.Select((bar, n) => (double)bar.Length * bar.Count * worth[n]).Sum();
             var (most, row) = Most(worth);
@@ -169,13 +177,17 @@ internal sealed class BarBound
             var most = 0.0;
             foreach (var n in order)
             foreach (var phase in bars[n].Phases)
+            {
+                tried++;
                 if (Grid.UpTo(from, across, phase) + bars[n].Width is var end && end <= usable)
                     most = Math.Max(most, worth[n] + Behind(end));
+            }
             return behind[from] = most;
         }
 
         bool Others(int at, long room, double value)
         {
+            tried++;
             if (++rows > MostRows)
                 return false;
             if (value > best)
