@@ -27,6 +27,10 @@ internal static class Problems
             }
         );
 
+    /// <summary>A cloth that is asked for and not to be had, for this reason; the job's first one is the example.</summary>
+    public static ProblemHttpResult Cloth(JobDocument job, string cloth, string reason) =>
+        Fields([new Problem("cloth", cloth, 0, reason, job.Cloths is [var first, ..] ? first.Id : "")]);
+
     public static ProblemHttpResult Conflict(JobView current) =>
         TypedResults.Problem(
             new ProblemDetails

@@ -32,15 +32,7 @@ internal static class PinEndpoints
                             var cloth = Plan.Of(request.Job, drafting, lay: true, kept, cancel)
                                 .Cloths.FirstOrDefault(each => each.Reading.Cloth.Id == request.Cloth);
                             if (cloth?.Lay is not { } lay)
-                                return Problems.Fields([
-                                    new Problem(
-                                        "cloth",
-                                        request.Cloth,
-                                        0,
-                                        "no lay of such a cloth",
-                                        request.Job.Cloths is [var first, ..] ? first.Id : ""
-                                    ),
-                                ]);
+                                return Problems.Cloth(request.Job, request.Cloth, "no lay of such a cloth");
                             var pieces = cloth.Pieces.ToDictionary(piece => piece.Id);
                             if (!pieces.TryGetValue(request.Piece, out var piece))
                                 return Problems.Fields([

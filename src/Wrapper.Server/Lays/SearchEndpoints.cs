@@ -50,15 +50,7 @@ internal static class SearchEndpoints
                             var cloth = Plan.Of(request.Job, drafting, lay: false, cancel: cancel)
                                 .Cloths.FirstOrDefault(cloth => cloth.Reading.Cloth.Id == request.Cloth);
                             if (cloth is null)
-                                return Problems.Fields([
-                                    new Problem(
-                                        "cloth",
-                                        request.Cloth,
-                                        0,
-                                        "this job has no such cloth",
-                                        request.Job.Cloths is [var first, ..] ? first.Id : ""
-                                    ),
-                                ]);
+                                return Problems.Cloth(request.Job, request.Cloth, "this job has no such cloth");
                             if (cloth.Problems.Count > 0)
                                 return Problems.Fields(cloth.Problems);
                             return TypedResults.Ok(

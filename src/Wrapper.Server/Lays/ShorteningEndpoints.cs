@@ -1,4 +1,3 @@
-using Wrapper.Core.Jobs;
 using Wrapper.Core.Lay;
 using Wrapper.Core.Lengths;
 using Wrapper.Core.Planning;
@@ -42,15 +41,7 @@ internal static class ShorteningEndpoints
                             var plan = Plan.Of(request.Job, drafting, lay: true, kept, turn.Cancel)
                                 .Cloths.FirstOrDefault(each => each.Reading.Cloth.Id == request.Cloth);
                             if (plan?.Lay is null)
-                                return Problems.Fields([
-                                    new Problem(
-                                        "cloth",
-                                        request.Cloth,
-                                        0,
-                                        "no lay of such a cloth",
-                                        request.Job.Cloths is [var first, ..] ? first.Id : ""
-                                    ),
-                                ]);
+                                return Problems.Cloth(request.Job, request.Cloth, "no lay of such a cloth");
                             var found = Shortenings.Of(plan, request.Job.Unit, kept, turn.Cancel, turn.Closing);
                             return TypedResults.Ok(
                                 new ShorteningsView(
