@@ -45,6 +45,34 @@ test('a gap, a repeat and a flaw lengthen the lay; what cannot be read is told a
   await expect(page.locator('[data-part=flaw]')).toHaveCount(1)
 })
 
+test('by keys: what would shorten a lay, and of four cloths the foot hides nothing', async ({ page }) => {
+  await page.goto('/jobs/demo-tables/lay')
+  const fold = page.getByText('Why this length')
+  await fold.focus()
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('button', { name: 'What one change would shorten it most?' })).toBeVisible()
+  await page.keyboard.press('Tab')
+  await page.keyboard.press('Enter')
+  const changes = page.getByTestId(/^shortenings-/)
+  await expect(changes.getByRole('listitem').first()).toContainText('less')
+  // What the button led to has the focus: the next Tab goes on from there.
+  expect(await changes.evaluate((list) => list.parentElement === document.activeElement)).toBe(true)
+  for (const width of [1280, 1100, 820]) {
+    await page.setViewportSize({ width, height: 800 })
+    const foot = page.getByRole('contentinfo', { name: 'Totals' })
+    const day = (await foot.getByRole('link').boundingBox())!
+    for (const told of await foot.locator('dd').all()) {
+      const box = (await told.boundingBox())!
+      expect(
+        box.x + box.width <= day.x ||
+          box.y + box.height <= day.y ||
+          day.y + day.height <= box.y ||
+          day.x + day.width <= box.x,
+      ).toBe(true)
+    }
+  }
+})
+
 // Twenty square panels of many sizes with their facings: laid at once they lie loosely enough for a search to find better.
 const sides = [12, 23, 22, 9, 16, 24, 20, 23, 7, 24, 5, 20, 13, 22, 12, 11, 20, 22, 22, 20]
 

@@ -42,62 +42,64 @@ export const FootBar = memo(function FootBar() {
           />
         ))}
       </div>
-      <dl>
-        <div>
-          <dt>Cloth to buy</dt>
-          <dd>
-            <b data-testid="to-buy" className={totals.cloths.length > 2 ? s.several : undefined}>
-              {totals.cloths.length === 1
-                ? only?.bought.text
-                : totals.cloths.slice(0, named).map((cloth, at) => (
-                    <span key={at} title={cloth.name}>
-                      {at > 0 && ', '}
-                      {cloth.bought.text} <span className={s.name}>{cloth.name}</span>
-                    </span>
-                  ))}
-              {totals.cloths.length > named &&
-                ` and ${totals.cloths.length - named} more ${totals.cloths.length === named + 1 ? 'cloth' : 'cloths'}`}
-              {totals.articles > 0 && `${totals.cloths.length > 0 ? ' and ' : ''}${totals.articles} ready-made`}
-            </b>
-            {totals.change !== null && (
-              <span className={s.change} data-testid="change">
-                {totals.change}
-              </span>
-            )}
-          </dd>
-        </div>
-        {totals.cost !== null && (
+      <div className={s.sums}>
+        <dl>
           <div>
-            <dt>Cloth cost</dt>
+            <dt>Cloth to buy</dt>
             <dd>
-              <b>{totals.cost}</b>
+              <b data-testid="to-buy" className={totals.cloths.length > 2 ? s.several : undefined}>
+                {totals.cloths.length === 1
+                  ? only?.bought.text
+                  : totals.cloths.slice(0, named).map((cloth, at) => (
+                      <span key={at} title={cloth.name}>
+                        {at > 0 && ', '}
+                        {cloth.bought.text} <span className={s.name}>{cloth.name}</span>
+                      </span>
+                    ))}
+                {totals.cloths.length > named &&
+                  ` and ${totals.cloths.length - named} more ${totals.cloths.length === named + 1 ? 'cloth' : 'cloths'}`}
+                {totals.articles > 0 && `${totals.cloths.length > 0 ? ' and ' : ''}${totals.articles} ready-made`}
+              </b>
+              {totals.change !== null && (
+                <span className={s.change} data-testid="change">
+                  {totals.change}
+                </span>
+              )}
             </dd>
           </div>
-        )}
-        {totals.minutes !== null && (
-          <div>
-            <dt>Making time</dt>
-            <dd>
-              <b>{totals.minutes}</b>
-            </dd>
-          </div>
-        )}
-        {waiting > 0 && (
-          <div>
-            <dt>Waiting to be laid</dt>
-            <dd>
-              <b>{waiting} in line</b>
-            </dd>
-          </div>
-        )}
-        {totals.doubt && (
-          <div className={s.doubt}>
-            <dt>Left out</dt>
-            <dd>{totals.doubt}</dd>
-          </div>
-        )}
-      </dl>
-      <Due />
+          {totals.cost !== null && (
+            <div>
+              <dt>Cloth cost</dt>
+              <dd>
+                <b>{totals.cost}</b>
+              </dd>
+            </div>
+          )}
+          {totals.minutes !== null && (
+            <div>
+              <dt>Making time</dt>
+              <dd>
+                <b>{totals.minutes}</b>
+              </dd>
+            </div>
+          )}
+          {waiting > 0 && (
+            <div>
+              <dt>Waiting to be laid</dt>
+              <dd>
+                <b>{waiting} in line</b>
+              </dd>
+            </div>
+          )}
+          {totals.doubt && (
+            <div className={s.doubt}>
+              <dt>Left out</dt>
+              <dd>{totals.doubt}</dd>
+            </div>
+          )}
+        </dl>
+        <Due />
+      </div>
       {(did || totals.change !== null) && <Did did={did} />}
     </footer>
   )

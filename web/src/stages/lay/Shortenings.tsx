@@ -1,14 +1,16 @@
 import { useQuery } from '@tanstack/react-query'
 import { Button } from 'antd'
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import { answer, api, type Cloth } from '../../api/client'
 import { useDocument } from '../../job/scene'
 import { identity } from '../../parts/identity'
+import s from './lay.module.css'
 
 /** Which one change would shorten the lay most, found by laying anew when it is asked. */
 export function Shortenings({ cloth, proven }: { cloth: Cloth; proven: boolean }) {
   const jobDocument = useDocument()
   const [asked, setAsked] = useState<object>()
+  const told = useRef<HTMLDivElement>(null)
   const wanted = asked === jobDocument
   const found = useQuery({
     queryKey: ['shortenings', identity(jobDocument), cloth.id],
@@ -18,9 +20,14 @@ export function Shortenings({ cloth, proven }: { cloth: Cloth; proven: boolean }
     retry: false,
     gcTime: 10_000,
   })
+  // The button goes: what it leads to has the focus after it.
+  const ask = () => {
+    setAsked(jobDocument)
+    told.current?.focus({ preventScroll: true })
+  }
   return (
-    <div aria-live="polite">
-      {!wanted && <Button onClick={() => setAsked(jobDocument)}>What one change would shorten it most?</Button>}
+    <div className={s.shortenings} aria-live="polite" tabIndex={-1} ref={told}>
+      {!wanted && <Button onClick={ask}>What one change would shorten it most?</Button>}
       {wanted && found.isFetching && <p>Changing one thing at a time and laying anew …</p>}
       {wanted && found.error && (
         <p className="problem" role="alert">
@@ -42,6 +49,9 @@ export function Shortenings({ cloth, proven }: { cloth: Cloth; proven: boolean }
                   </li>
                 ))}
               </ol>
+              <p className="note">
+                The grain is chosen on Make-up, sizes are on Measure, and the rest is under About the cloth.
+              </p>
             </>
           ) : (
             found.data.looked === found.data.all && (
