@@ -46,7 +46,7 @@ public sealed class DeviceTests(Host host) : IClassFixture<Host>
     private static async Task<JsonNode?> Next(StreamReader events)
     {
         string? data = null;
-        while (await events.ReadLineAsync().WaitAsync(TimeSpan.FromSeconds(20)) is { } line)
+        while (await events.ReadLineAsync().WaitAsync(TimeSpan.FromSeconds(60)) is { } line)
         {
             if (line.Length == 0 && data is not null)
                 return JsonNode.Parse(data);
@@ -141,7 +141,7 @@ public sealed class DeviceTests(Host host) : IClassFixture<Host>
 
     private async Task<JsonNode> Until(params string[] states)
     {
-        for (var tries = 0; tries < 200; tries++)
+        for (var tries = 0; tries < 1200; tries++)
         {
             var state = await Get("plotter");
             if (states.Contains($"{state["is"]}"))

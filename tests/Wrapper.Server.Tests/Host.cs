@@ -70,7 +70,7 @@ public sealed class Host : IDisposable
     /// <summary>Waits for a server that killed itself and starts it again.</summary>
     public void Restart()
     {
-        Assert.True(process.WaitForExit(10_000));
+        Assert.True(process.WaitForExit(60_000));
         process = Start();
     }
 
@@ -118,12 +118,15 @@ public sealed class Host : IDisposable
                     data,
                     "--web",
                     Web(),
+                    // The machine may be busy with others: no test but one of its own hangs on how soon a call is answered.
+                    "--longest",
+                    "120",
                     .. demo ? (string[])["--demo"] : [],
                     .. more,
                 ]
             )
         )!;
-        for (var tries = 0; tries < 200; tries++)
+        for (var tries = 0; tries < 1200; tries++)
         {
             try
             {

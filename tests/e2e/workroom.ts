@@ -46,11 +46,13 @@ export class Server {
         this.data,
         '--web',
         join(root, 'web/dist'),
+        '--longest',
+        '120',
         ...(this.demo ? ['--demo'] : []),
       ],
       { stdio: 'inherit' },
     )
-    for (let tries = 0; tries < 200; tries++) {
+    for (let tries = 0; tries < 1200; tries++) {
       if (
         await fetch(`${this.url}/api/health`).then(
           (reply) => reply.ok,

@@ -101,13 +101,13 @@ internal class WorkQueue(TimeSpan longest, int niceness) : IDisposable
 }
 
 /// <summary>Where lays are made: plans, comparisons, savings.</summary>
-internal sealed class LayQueue() : WorkQueue(TimeSpan.FromSeconds(9), niceness: 5);
+internal sealed class LayQueue(ServerOptions options) : WorkQueue(options.Longest, niceness: 5);
 
 /// <summary>Where items are drafted without being laid, so that drafts need not wait for lays.</summary>
-internal sealed class DraftQueue() : WorkQueue(TimeSpan.FromSeconds(9), niceness: 2);
+internal sealed class DraftQueue(ServerOptions options) : WorkQueue(options.Longest, niceness: 2);
 
 /// <summary>Where small pictures are drawn: the least urgent of all.</summary>
-internal sealed class PictureQueue() : WorkQueue(TimeSpan.FromSeconds(20), niceness: 10);
+internal sealed class PictureQueue(ServerOptions options) : WorkQueue(2 * options.Longest, niceness: 10);
 
 /// <summary>A few threads that run tasks in the order in which they come.</summary>
 internal sealed class Threads : TaskScheduler, IDisposable

@@ -32,7 +32,7 @@ namespace Wrapper.Server.Hosting;
 
 /// <summary>
 /// Puts the server together. Options: <c>--port</c> (default 5199), <c>--data FOLDER</c>, <c>--web FOLDER</c>,
-/// <c>--demo</c>.
+/// <c>--demo</c>, <c>--phone PORT</c>, <c>--longest SECONDS</c> (default 9).
 /// </summary>
 public static class WrapperServer
 {
@@ -112,6 +112,7 @@ public static class WrapperServer
         ));
         builder.Services.AddSingleton<Drafts.FormCache>();
         builder.Services.AddSingleton<RunningSearch>();
+        builder.Services.AddSingleton(options);
         builder.Services.AddSingleton<LayQueue>();
         builder.Services.AddSingleton<DraftQueue>();
         builder.Services.AddSingleton<PictureQueue>();
