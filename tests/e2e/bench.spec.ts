@@ -58,7 +58,6 @@ const covered = (page: Page) =>
 test('no label of a measuring drawing covers another, a line or the drawing, at any size of the screen', async ({
   page,
 }) => {
-  test.setTimeout(180_000)
   await begin(page, 'Every kind')
   const kinds = await page.getByRole('option').allTextContents()
   for (const kind of kinds.filter((name) => !/ with /.test(name))) {
@@ -276,7 +275,6 @@ test.describe('by touch on a tall screen', () => {
 
 // What can be touched is large enough for a thumb, and nothing has to be scrolled sideways, but for what scrolls by itself.
 test('every stage fits the three sizes of screen, each control as large as a thumb', async ({ page }) => {
-  test.setTimeout(120_000)
   const wrong: string[] = []
   for (const size of sizes) {
     await page.setViewportSize(size)

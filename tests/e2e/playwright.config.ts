@@ -13,9 +13,10 @@ const off = [
 export default defineConfig({
   testDir: '.',
   // Generous: the machine may be busy with others; a wait ends as soon as what it waits for is there.
-  timeout: 120_000,
-  workers: 2,
-  expect: { timeout: 40_000 },
+  timeout: 240_000,
+  fullyParallel: true,
+  workers: 3,
+  expect: { timeout: 60_000 },
   forbidOnly: true,
   // A test that passes only the second time is a defect.
   retries: 0,
