@@ -93,6 +93,10 @@ public sealed record LayCloth(Length Usable, bool OneWay, Length? Article = null
         && StockLengths.Count == 0
         && Spread == Spread.Single;
 
+    /// <summary>The cloth as it bears on these pieces: a repeat that none of them keeps to is none.</summary>
+    internal LayCloth Bearing(IEnumerable<LayPiece> pieces) =>
+        Repeat is null || pieces.Any(piece => piece.Origin is not null) ? this : this with { Repeat = null };
+
     /// <summary>What is taken before any piece lies there: flaws, and what a narrow remnant lacks of the width.</summary>
     internal IEnumerable<(Region Region, long X, long Y)> Taken()
     {

@@ -26,6 +26,7 @@ public static class LaySearch
         IReadOnlyList<StripDemand>? demands = null
     )
     {
+        cloth = cloth.Bearing(pieces);
         if (cloth.Spread == Spread.Folded)
             return Folded(pieces, cloth, seed, rounds, better, stop);
         if (demands is { Count: > 0 } && pieces.Count > 0 && cloth.Spread == Spread.Single)

@@ -14,7 +14,8 @@ internal sealed class LaySet
     // So many orders are laid at once: of few pieces all, of many the best one.
     private const int Some = 80,
         Many = 300,
-        ManyCorners = 800;
+        ManyCorners = 800,
+        FreePlaces = 6;
 
     private readonly LayCloth cloth,
         whole;
@@ -75,22 +76,27 @@ internal sealed class LaySet
     public Length Shortest => cloth.WithoutGap(new Placed([], new Length(Bound))).Length;
 
     /// <summary>
-    /// Looks for a longer length that no lay is under, by what goes side by side, in so many steps; curved pieces are
-    /// parted into so many rectangles at the most.
+    /// A length that no lay is under, by what goes side by side, found in so many steps; curved pieces are parted into so
+    /// many rectangles at the most. It is not the bound before it is raised to it: lays may be on their way.
     /// </summary>
-    public void Bar(int parts, int steps, CancellationToken stop) =>
-        barred = Math.Max(
-            barred,
-            BarBound.Of([.. kinds.Select(kind => (kind, ofKind[kind].Count()))], whole, parts, steps, stop)
-        );
+    public long Bar(int parts, int steps, CancellationToken stop) =>
+        BarBound.Of([.. kinds.Select(kind => (kind, ofKind[kind].Count()))], whole, parts, steps, stop);
+
+    /// <summary>Raises the bound to a length that no lay is under.</summary>
+    public void Raise(long bound) => barred = Math.Max(barred, bound);
 
     public Placed Hand => hand.Value;
 
     public Length HandLength => cloth.Bought(cloth.WithoutGap(Hand).Length);
 
     /// <summary>How many straight stretches all outlines have together: what laying them costs.</summary>
-    public int Corners =>
-        ofKind.Sum(group => group.Count() * group.Key.Ways[0].Region.Upright.Chains.Sum(chain => chain.Length));
+    public int Corners => ofKind.Sum(group => group.Count() * CornersOf(group.Key));
+
+    /// <summary>
+    /// The same on a repeat: what need not match costs more, since it can begin anywhere.
+    /// </summary>
+    public int Places =>
+        ofKind.Sum(group => group.Count() * CornersOf(group.Key) * (group.Key.IsMatched ? 1 : FreePlaces));
 
     /// <summary>How many different pieces there are.</summary>
     public int KindCount => kinds.Count;
@@ -251,6 +257,8 @@ internal sealed class LaySet
         );
         return nested ?? laid;
     }
+
+    private static int CornersOf(PieceKind kind) => kind.Ways[0].Region.Upright.Chains.Sum(chain => chain.Length);
 
     private Placed Laid(List<Spot> spots, long reached)
     {

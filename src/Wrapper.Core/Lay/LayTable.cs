@@ -56,8 +56,9 @@ public static class LayTable
     private const int Few = 240,
         Beams = 4,
         Tried = 12,
-        TriedInAll = 20_000,
-        ManyMatched = 6000,
+        TriedInAll = 15_000,
+        ManyPlaces = 10_000,
+        MostPlaces = 30_000,
         FewKinds = 24,
         BarSteps = 200,
         Some = 60,
@@ -91,6 +92,7 @@ public static class LayTable
         CancellationToken cancel
     )
     {
+        cloth = cloth.Bearing(pieces);
         if (cloth.Spread == Spread.Torn)
             return TornLay.Of(pieces, cloth, cancel);
         if (cloth.Spread == Spread.Folded)
@@ -111,8 +113,20 @@ public static class LayTable
                 ways.Add(() => table.InRows(Followed, cancel));
             ways.Add(() => table.Exchanged(seed: 1, rounds: 8, steps: 40_000 / Math.Max(1, 8 * table.Count), cancel));
         }
+        // What area alone says of a repeat, or of curves, is little.
+        var barred = 0L;
+        if (table.KindCount <= FewKinds && !(cloth.IsPlain && table.IsRectangles))
+            ways.Insert(
+                0,
+                () =>
+                {
+                    barred = table.Bar(1, BarSteps, cancel);
+                    return null;
+                }
+            );
         // Slants and bows that close up to rows without waste leave nothing to be found by other ways.
         var found = SideBySide.Laid([.. ways.Take(First)], cancel).ToList();
+        table.Raise(barred);
         if (table.IsRectangles || found.Min(lay => lay.Length.Ticks) > table.Bound + (table.Bound / Closed))
             found.AddRange(SideBySide.Laid([.. ways.Skip(First)], cancel));
         if (found.Min(lay => lay.Length.Ticks) is var shortest && shortest > table.Bound + (table.Bound / Nearly))
@@ -139,9 +153,6 @@ public static class LayTable
                     cancel
                 )
             );
-        // What area alone says of a repeat, or of curves, is little.
-        if (table.KindCount <= FewKinds && !(cloth.IsPlain && table.IsRectangles))
-            table.Bar(1, BarSteps, cancel);
         if (seen is not null)
             kept.ForEach(lay => seen(cloth.WithoutGap(lay)));
         var best = kept.Count > 0 ? Simplest(kept, table, pieces, cloth, cancel) : table.Hand;
@@ -187,12 +198,13 @@ public static class LayTable
             yield return () => table.Built(Beams, Tried, cancel);
             yield return () => table.Built(Beams, Tried, cancel, new(1));
         }
-        else if (cloth.Repeat is not null && table.Corners <= ManyMatched)
+        else if (cloth.Repeat is not null && table.Places <= MostPlaces)
         {
             // What fits a repeat is worth looking for among many; the more pieces, the fewer of them for each.
-            var tried = Math.Clamp(TriedInAll / table.Corners, Tried / 3, 2 * Tried);
-            yield return () => table.Built(Beams, tried, cancel);
-            yield return () => table.Built(Beams, tried, cancel, new(1));
+            var tried = Math.Clamp(TriedInAll / table.Places, Tried / 4, 2 * Tried);
+            var beams = table.Places <= ManyPlaces ? Beams : Beams / 2;
+            yield return () => table.Built(beams, tried, cancel);
+            yield return () => table.Built(beams, tried, cancel, new(1));
         }
     }
 

@@ -23,6 +23,12 @@ internal sealed class NestedRows
     // A row being filled: what lies in it from left to right, how high it is, and what it has lost up to its right side.
     private sealed record Row(int[] Ways, long[] Xs, double Area, long Height, double Lost);
 
+    // The row with one piece more, before it is known whether it is gone on with.
+    private readonly record struct Longer(Row From, int At, long X, double Area, long Height, double Lost)
+    {
+        public Row Row() => new([.. From.Ways, At], [.. From.Xs, X], Area, Height, Lost);
+    }
+
     private sealed record State(int[] Left, double Area, double Lost, long Reached, State? Before, Row? Last);
 
     private readonly LayCloth cloth;
@@ -100,31 +106,22 @@ internal sealed class NestedRows
             open = [new([], [], 0, 0, 0)];
         while (open.Count > 0)
         {
-            List<Row> wider = [];
+            List<Longer> with = [],
+                without = [];
             foreach (var row in open)
             {
-                var before = wider.Count;
+                var (has, isFull) = (Has(row), true);
                 foreach (var at in tried)
-                    if (
-                        row.Ways.Count(other => lying[other].Kind == lying[at].Kind) < state.Left[lying[at].Kind]
-                        && With(row, at) is { } longer
-                    )
-                        wider.Add(longer);
-                if (wider.Count == before)
+                    if (Of(row, lying[at].Kind) < state.Left[lying[at].Kind] && With(row, at) is { } longer)
+                    {
+                        (has || lying[at].Kind == tallest ? with : without).Add(longer);
+                        isFull = false;
+                    }
+                if (isFull)
                     filled.Add(row);
             }
             // The tallest may come last as well as first.
-            open =
-            [
-                .. wider
-                    .GroupBy(Has)
-                    .SelectMany(group =>
-                        group
-                            .OrderBy(row => row.Lost / row.Area)
-                            .DistinctBy(row => (row.Lost, row.Area))
-                            .Take(group.Key ? Filling : Filling / 2)
-                    ),
-            ];
+            open = [.. Least(with, Filling), .. Least(without, Filling / 2)];
         }
         return
         [
@@ -136,16 +133,33 @@ internal sealed class NestedRows
         ];
     }
 
-    private Row? With(Row row, int at)
+    private static IEnumerable<Row> Least(List<Longer> rows, int most) =>
+        rows.OrderBy(row => row.Lost / row.Area)
+            .DistinctBy(row => (row.Lost, row.Area))
+            .Take(most)
+            .Select(row => row.Row());
+
+    // How many of a kind lie in the row already.
+    private int Of(Row row, int kind)
+    {
+        var count = 0;
+        foreach (var at in row.Ways)
+            count += lying[at].Kind == kind ? 1 : 0;
+        return count;
+    }
+
+    private Longer? With(Row row, int at)
     {
         var (kind, way, _, right) = lying[at];
         var x = 0L;
-        for (var n = 0; n < row.Ways.Length; n++)
-            x = Math.Max(x, row.Xs[n] + Next(row.Ways[n], at));
+        // What ends before it begins cannot push it further: mostly all but the last one.
+        for (var n = row.Ways.Length - 1; n >= 0; n--)
+            if (row.Xs[n] + lying[row.Ways[n]].Way.Region.Width > x)
+                x = Math.Max(x, row.Xs[n] + Next(row.Ways[n], at));
         if (x + way.Region.Width > cloth.Usable.Ticks)
             return null;
         var (area, height) = (row.Area + groups[kind].Key.Area, Math.Max(row.Height, way.Region.Height));
-        return new Row([.. row.Ways, at], [.. row.Xs, x], area, height, ((x + right) * height) - area);
+        return new Longer(row, at, x, area, height, ((x + right) * height) - area);
     }
 
     // How far to the right of one the other begins, both at the bottom of the row.

@@ -80,7 +80,7 @@ internal sealed class RoundSearch
             if (round == 0)
             {
                 for (var parts = 1; parts <= (table.IsRectangles ? 1 : MostParts); parts++)
-                    table.Bar(parts, parts == 1 ? BarSteps : FewBarSteps, stop);
+                    table.Raise(table.Bar(parts, parts == 1 ? BarSteps : FewBarSteps, stop));
                 if (table.Shortest > Found.ShortestPossible)
                     better(Found = Found with { ShortestPossible = table.Shortest, IsOfAreaAlone = false });
             }
