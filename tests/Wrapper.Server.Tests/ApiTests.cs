@@ -99,7 +99,7 @@ public sealed class ApiTests(Host host) : IClassFixture<Host>
             second = await Item("box-cushion-folded");
         second["id"] = "i2";
         var job = await Job(first, second);
-        var (_, all) = await host.Post("/api/plan", job);
+        var all = await host.Told("/api/plan", job);
         foreach (var (of, ids) in new[] { ("i2", "i2"), ("", ""), ("i1,i2", "i1,i2"), ("gone", "") })
         {
             var (status, plan) = await host.Post($"/api/plan?of={of}", job.DeepClone());
@@ -119,7 +119,7 @@ public sealed class ApiTests(Host host) : IClassFixture<Host>
     public async Task A_draft_says_which_fields_are_asked(string shape, string stations, string asked)
     {
         var item = await Item("box-cushion-strip", ("choices", "shape", shape), ("choices", "stations", stations));
-        var (_, plan) = await host.Post("/api/plan?lay=none", await Job(item));
+        var plan = await host.Told("/api/plan?lay=none", await Job(item));
         var fields = plan["items"]![0]!["draft"]!["asked"]!.AsArray().Select(field => (string)field!).ToList();
         Assert.Equal(
             asked,
@@ -142,7 +142,7 @@ public sealed class ApiTests(Host host) : IClassFixture<Host>
         job["cloths"]!.AsArray().Add(spare);
         async Task<(string Roles, string Used)> Said()
         {
-            var (_, plan) = await host.Post("/api/plan?lay=none", job.DeepClone());
+            var plan = await host.Told("/api/plan?lay=none", job.DeepClone());
             return (
                 string.Join(
                     "; ",
@@ -323,7 +323,7 @@ public sealed class ApiTests(Host host) : IClassFixture<Host>
     {
         var job = await Job(await Item("box-cushion-folded"));
         job["cloths"]![0]!["width"] = Entry("36");
-        var (_, plan) = await host.Post("/api/plan", job);
+        var plan = await host.Told("/api/plan", job);
         var problem = Assert.Single(plan["cloths"]![0]!["problems"]!.AsArray())!;
         Assert.Equal(
             ("cloths.c1.width", "36", "52 1/4"),
@@ -331,7 +331,7 @@ public sealed class ApiTests(Host host) : IClassFixture<Host>
         );
         Assert.Null(plan["cloths"]![0]!["buying"]);
         job["cloths"]![0]!["width"] = Entry((string)problem["example"]!);
-        (_, plan) = await host.Post("/api/plan", job);
+        plan = await host.Told("/api/plan", job);
         Assert.NotNull(plan["cloths"]![0]!["buying"]);
     }
 
@@ -354,7 +354,7 @@ public sealed class ApiTests(Host host) : IClassFixture<Host>
     public async Task Plans_lays_and_buys_and_tells_the_difference()
     {
         var job = await Job(await Item("box-cushion-folded"));
-        var (_, plan) = await host.Post("/api/plan", job);
+        var plan = await host.Told("/api/plan", job);
         Assert.Equal("1.32 yd", (string)plan["cloths"]![0]!["lay"]!["length"]!["text"]!);
         Assert.Equal(
             (Counts(49.5), "1 3/8 yd"),
@@ -364,9 +364,9 @@ public sealed class ApiTests(Host host) : IClassFixture<Host>
             )
         );
         job["items"]![0]!["measures"]!["T"] = Entry("5 1/4"); // 1 1/4 deeper, so 2 1/2 longer: 50 in, and 1 1/2 yd
-        var (_, deeper) = await host.Post($"/api/plan?before={plan["totals"]!["ticks"]}", job);
+        var deeper = await host.Told($"/api/plan?before={plan["totals"]!["ticks"]}", job);
         Assert.Equal("+1/8 yd", (string)deeper["totals"]!["change"]!);
-        var (_, drafts) = await host.Post("/api/plan?lay=none", job);
+        var drafts = await host.Told("/api/plan?lay=none", job);
         Assert.Null(drafts["cloths"]![0]!["lay"]);
         Assert.Equal(HttpStatusCode.UnprocessableEntity, (await host.Post("/api/plan?lay=slow", job)).Status);
     }
@@ -690,7 +690,7 @@ public sealed class ApiTests(Host host) : IClassFixture<Host>
         var job = JsonNode.Parse(await host.Client.GetStringAsync("/api/jobs/demo-window-bench"))!["document"]!;
         job["items"]![0]!["name"] = "zip bag";
         job["cloths"]![0]!["name"] = "zip cloth";
-        var (_, plan) = await host.Post("/api/plan?lay=instant", job);
+        var plan = await host.Told("/api/plan?lay=instant", job);
         var shopping = plan["totals"]!["shopping"]!.AsArray().Select(line => (string)line!["name"]!).ToList();
         Assert.Contains(shopping, name => name.Contains("zipper", StringComparison.Ordinal));
         Assert.Contains("zip cloth", shopping);

@@ -92,6 +92,14 @@ public sealed class Host : IDisposable
     public Task<(HttpStatusCode Status, JsonNode Body)> Post(string path, JsonNode body) =>
         Send(HttpMethod.Post, path, body);
 
+    /// <summary>What is answered where nothing is wrong; anything else fails the test in the server's own words.</summary>
+    public async Task<JsonNode> Told(string path, JsonNode body)
+    {
+        var (status, told) = await Post(path, body);
+        Assert.True(status == HttpStatusCode.OK, $"{path}: {(int)status} {told.ToJsonString()}");
+        return told;
+    }
+
     public void Dispose()
     {
         process.Kill();

@@ -59,7 +59,7 @@ public sealed class LayApiTests(Host host) : IClassFixture<Host>
     {
         var job = await Job(9);
         long Laid(JsonNode plan) => plan["cloths"]![0]!["lay"]!["length"]!["ticks"]!.GetValue<long>();
-        var (_, before) = await host.Post("/api/plan", job.DeepClone());
+        var before = await host.Told("/api/plan", job.DeepClone());
         var (status, search) = await host.Post(
             "/api/searches",
             new JsonObject { ["job"] = job.DeepClone(), ["cloth"] = "c1" }
@@ -82,7 +82,7 @@ public sealed class LayApiTests(Host host) : IClassFixture<Host>
         }
         Assert.False(now["runs"]!.GetValue<bool>());
         Assert.Null(now["fault"]);
-        var (_, after) = await host.Post("/api/plan", job.DeepClone());
+        var after = await host.Told("/api/plan", job.DeepClone());
         Assert.Equal(now["length"]!["ticks"]!.GetValue<long>(), Laid(after));
         Assert.True(
             Laid(after) <= Laid(before) && (now["shortened"]!.GetValue<int>() > 0) == (Laid(after) < Laid(before))
@@ -97,7 +97,7 @@ public sealed class LayApiTests(Host host) : IClassFixture<Host>
     {
         var job = await Job(2, cloth => cloth["gap"] = Entry("3/4"));
         job["unit"] = unit;
-        var (_, plan) = await host.Post("/api/plan", job.DeepClone());
+        var plan = await host.Told("/api/plan", job.DeepClone());
         var now = plan["cloths"]![0]!["lay"]!["length"]!["ticks"]!.GetValue<long>();
         var (tried, all, changes) = (0, 1, new JsonArray());
         // Where its time runs out it says how far it came; asked again it goes on.
@@ -211,7 +211,7 @@ public sealed class LayApiTests(Host host) : IClassFixture<Host>
         var job = await Job(2);
         JsonNode Laid(JsonNode plan, string id) =>
             plan["cloths"]![0]!["lay"]!["placed"]!.AsArray().Single(placed => placed!["id"]!.GetValue<string>() == id)!;
-        var (_, plan) = await host.Post("/api/plan", job.DeepClone());
+        var plan = await host.Told("/api/plan", job.DeepClone());
         var box = Box(Laid(plan, "i0/panel/1"));
         JsonObject Move(string piece, int turns, long along, long across) =>
             new()
@@ -227,7 +227,7 @@ public sealed class LayApiTests(Host host) : IClassFixture<Host>
         Assert.Equal(HttpStatusCode.OK, status);
         Assert.Null(moved["refused"]);
         job["cloths"]![0]!["pins"] = new JsonArray(moved["pin"]!.DeepClone());
-        var (_, pinned) = await host.Post("/api/plan", job.DeepClone());
+        var pinned = await host.Told("/api/plan", job.DeepClone());
         var there = Laid(pinned, "i0/panel/1");
         Assert.True(there["pinned"]!.GetValue<bool>());
         Assert.Equal(250_000, Box(there).X);
@@ -248,8 +248,8 @@ public sealed class LayApiTests(Host host) : IClassFixture<Host>
     public async Task The_wrong_side_is_asked_for_by_name()
     {
         var job = await Job(3);
-        var (_, right) = await host.Post("/api/plan?side=right", job.DeepClone());
-        var (_, wrong) = await host.Post("/api/plan?side=wrong", job.DeepClone());
+        var right = await host.Told("/api/plan?side=right", job.DeepClone());
+        var wrong = await host.Told("/api/plan?side=wrong", job.DeepClone());
         Dictionary<string, (long X, long Y, long Wide, long High)> Boxes(JsonNode plan) =>
             plan["cloths"]![0]!["lay"]!["placed"]!
                 .AsArray()
@@ -298,7 +298,7 @@ public sealed class LayApiTests(Host host) : IClassFixture<Host>
     public async Task Widths_and_what_is_there_agree_with_the_plan()
     {
         var job = await Job(3);
-        var (_, plan) = await host.Post("/api/plan", job.DeepClone());
+        var plan = await host.Told("/api/plan", job.DeepClone());
         var needed = plan["cloths"]![0]!["buying"]!["needed"]!["ticks"]!.GetValue<long>();
         var (_, widths) = await host.Post(
             "/api/widths",
@@ -339,7 +339,7 @@ public sealed class LayApiTests(Host host) : IClassFixture<Host>
                     }
                 )
         );
-        var (_, plan) = await host.Post("/api/plan", job.DeepClone());
+        var plan = await host.Told("/api/plan", job.DeepClone());
         var lay = plan["cloths"]![0]!["lay"]!;
         var placed = lay["placed"]!.AsArray();
         Assert.Contains(placed, piece => piece!["on"]!.GetValue<string>() == "blue bin");
@@ -357,7 +357,7 @@ public sealed class LayApiTests(Host host) : IClassFixture<Host>
                 )
         );
         Assert.Equal(60_960, lay["ends"]![0]!["at"]!.GetValue<long>());
-        var (_, without) = await host.Post("/api/plan", await Job(3));
+        var without = await host.Told("/api/plan", await Job(3));
         Assert.True(
             lay["length"]!["ticks"]!.GetValue<long>()
                 < without["cloths"]![0]!["lay"]!["length"]!["ticks"]!.GetValue<long>()
@@ -373,7 +373,7 @@ public sealed class LayApiTests(Host host) : IClassFixture<Host>
     public async Task Remnants_of_other_jobs_are_offered_once()
     {
         var first = await Job(1, cloth => cloth["name"] = "Heron tweed");
-        var (_, plan) = await host.Post("/api/plan", first.DeepClone());
+        var plan = await host.Told("/api/plan", first.DeepClone());
         first["cloths"]![0]!["cut"] = new JsonArray([
             .. plan["cloths"]![0]!["lay"]!["placed"]!.AsArray().Select(piece => piece!["size"]!.DeepClone()),
         ]);
@@ -402,7 +402,7 @@ public sealed class LayApiTests(Host host) : IClassFixture<Host>
         asking["job"]!["cloths"]![0]!["stock"] = new JsonArray(taken.DeepClone());
         var (_, rest) = await host.Post("/api/remnants", asking.DeepClone());
         Assert.Equal(offers.AsArray().Count - 1, rest.AsArray().Count);
-        var (_, laid) = await host.Post("/api/plan", asking["job"]!.DeepClone());
+        var laid = await host.Told("/api/plan", asking["job"]!.DeepClone());
         Assert.Equal(
             taken["name"]!.GetValue<string>(),
             laid["cloths"]![0]!["lay"]!["ends"]![0]!["name"]!.GetValue<string>()
@@ -416,7 +416,7 @@ public sealed class LayApiTests(Host host) : IClassFixture<Host>
         job["items"]![0]!["choices"]!["stripGrain"] = Entry("along");
         JsonNode Boxing(JsonNode plan) =>
             plan["cloths"]![0]!["matches"]!.AsArray().Single(match => match!["piece"]!.GetValue<string>() == "boxing")!;
-        var (_, plan) = await host.Post("/api/plan", job.DeepClone());
+        var plan = await host.Told("/api/plan", job.DeepClone());
         Assert.Equal(
             ("follows", "panel", false),
             (
@@ -426,7 +426,7 @@ public sealed class LayApiTests(Host host) : IClassFixture<Host>
             )
         );
         job["items"]![0]!["matches"] = new JsonObject { ["boxing"] = "free", ["panel"] = "centred" };
-        (_, plan) = await host.Post("/api/plan", job.DeepClone());
+        plan = await host.Told("/api/plan", job.DeepClone());
         Assert.Equal(
             ("free", true),
             (Boxing(plan)["match"]!.GetValue<string>(), Boxing(plan)["chosen"]!.GetValue<bool>())

@@ -292,7 +292,7 @@ public sealed class PictureTests(Host host) : IClassFixture<Host>
     public async Task The_print_on_a_piece_is_the_print_where_it_lies(string id)
     {
         var job = await Job(host, id);
-        var (_, plan) = await host.Post("/api/plan?lay=instant", job.DeepClone());
+        var plan = await host.Told("/api/plan?lay=instant", job.DeepClone());
         var pieces = plan["items"]!
             .AsArray()
             .SelectMany(item =>

@@ -278,7 +278,7 @@ public sealed class RequestTests(Host host) : IClassFixture<Host>
     [InlineData("repeatAlong", "x", "lay")]
     public async Task A_problem_names_the_stage_that_mends_it(string field, string typed, string stage)
     {
-        var (_, plan) = await host.Post("/api/plan", await Job(each => each["cloths"]![0]![field] = Entry(typed)));
+        var plan = await host.Told("/api/plan", await Job(each => each["cloths"]![0]![field] = Entry(typed)));
         Assert.Equal(stage, (string)Assert.Single(plan["cloths"]![0]!["problems"]!.AsArray())!["stage"]!);
     }
 

@@ -153,7 +153,7 @@ public sealed class StockTests(Host host) : IClassFixture<Host>
 
     private async Task<long> Bought(JsonNode job)
     {
-        var (_, plan) = await host.Post("/api/plan?lay=instant", job.DeepClone());
+        var plan = await host.Told("/api/plan?lay=instant", job.DeepClone());
         return plan["cloths"]![0]!["buying"]!["bought"]!["ticks"]!.GetValue<long>();
     }
 
