@@ -80,6 +80,16 @@ public class BedCases
     )] // 60 1/2 across: halves of 30 1/4 + 2 s
     [InlineData(
         "mattress-stitched-off",
+        "cm | W=90 | L=190 | T=15 | panelGrain=along",
+        "panel/cut width=109.5; panel/cut length=210"
+    )] // 90 + 1.5 loose + 15 + 2 s; 190 + 1.5 + 15 + s + z
+    [InlineData(
+        "mattress-stitched-off",
+        "W=36 | L=75 | T=6 | panelGrain=along | s=3/4 | panel/left=1",
+        "panel/cut width=44.25; panel/cut length=83"
+    )] // 42 1/2 + 3/4 + 1; 81 1/2 + 3/4 + 3/4
+    [InlineData(
+        "mattress-stitched-off",
         "cm | W=70 | L=140 | T=10 | panelGrain=along",
         "panel/cut width=84.5; panel/cut length=155"
     )]

@@ -265,6 +265,17 @@ public class SeatCases
         "W=60 | S=22 | F=16 | A=34 | M=34 | C=5 | t=2 | seat/lower=2",
         "seat/cut width=66; seat/cut length=43"
     )]
+    // An arm that ends in a wall goes round nothing; what one edge has is its own; a narrower hem is so on all of them.
+    [InlineData(
+        "sofa-base",
+        "W=60 | S=22 | F=16 | A=34 | M=34 | C=5 | round=0 | arm/upper=2",
+        "arm/cut width=36; arm/cut length=40; seat/cut length=43"
+    )]
+    [InlineData(
+        "sofa-base",
+        "W=60 | S=22 | F=16 | A=34 | M=34 | C=5 | h=3/4",
+        "seat/cut width=67.5; seat/cut length=42.5; arm/cut width=39.5; arm/cut length=38.5"
+    )]
     [InlineData(
         "sofa-base",
         "cm | W=142 | S=58 | F=40 | A=86 | M=82 | C=12",
