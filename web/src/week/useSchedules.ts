@@ -14,7 +14,13 @@ const read = (job: string) => answer(api.GET('/api/jobs/{id}/schedule', { params
 export function useSchedules() {
   const queries = useQueryClient()
   const [problem, setProblem] = useState('')
-  const [steps, setSteps] = useState<Step[]>([])
+  // What can be taken back as of now: whoever is quick takes back two steps before the page is drawn again.
+  const steps = useRef<Step[]>([])
+  const [canUndo, setCanUndo] = useState(false)
+  const keep = (now: Step[]) => {
+    steps.current = now
+    setCanUndo(now.length > 0)
+  }
   const line = useRef<Promise<unknown>>(Promise.resolve())
   const write = async (job: string, change: (old: JobSchedule) => JobSchedule) => {
     const { revision, schedule } = await read(job)
@@ -46,14 +52,14 @@ export function useSchedules() {
   const edit = (job: string, change: (old: JobSchedule) => JobSchedule) =>
     next(async () => {
       const before = await write(job, change)
-      setSteps((old) => [...old.slice(-99), { job, before }])
+      keep([...steps.current.slice(-99), { job, before }])
     })
   const undo = () =>
     next(async () => {
-      const last = steps.at(-1)
+      const last = steps.current.at(-1)
       if (!last) return
       await write(last.job, () => last.before)
-      setSteps((old) => old.slice(0, -1))
+      keep(steps.current.slice(0, -1))
     })
-  return { edit, undo, canUndo: steps.length > 0, problem }
+  return { edit, undo, canUndo, problem }
 }
