@@ -2,8 +2,8 @@ import { act, useEffect } from 'react'
 import { createRoot, type Root } from 'react-dom/client'
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
 import { api, type Cloth, type JobDocument } from '../api/client'
+import { AddCloth } from './AddCloth'
 import { JobContext, SceneStore, type JobScene } from './scene'
-import { useAddCloth } from './useAddCloth'
 import { useClothEdit } from './useClothEdit'
 import { useItemField } from './useItemField'
 import { usePaper } from './usePaper'
@@ -106,20 +106,45 @@ test('a cloth is changed by its id, the others are not; one that is gone is not 
   expect(steps).toEqual(['gap', ''])
 })
 
-test('a cloth that is added is the next one by name, with what is usual in the unit of the job', async () => {
+test('a cloth that is added is the next one by name, with what is usual in the unit of the job; silence is told', async () => {
   begin('cm')
+  let away = true
   const asked = vi
     .spyOn(api, 'POST')
     .mockImplementation(((_: string, { body }: { body: { id: string } }) =>
-      Promise.resolve({ data: body, response: new Response() })) as never)
+      away
+        ? Promise.reject(new TypeError('no network'))
+        : Promise.resolve({ data: body, response: new Response() })) as never)
   const added: string[] = []
-  const now = used(useAddCloth)
-  await act(async () => {
-    now()((id) => added.push(id))
-    await Promise.resolve()
-  })
-  expect(asked.mock.calls[0]?.[1]).toMatchObject({ body: { name: 'Cloth 2', unit: 'cm' } })
+  const box = document.createElement('div')
+  const page = createRoot(box)
+  act(() =>
+    page.render(
+      <JobContext value={store}>
+        <AddCloth
+          added={(id) => {
+            added.push(id)
+          }}
+        />
+      </JobContext>,
+    ),
+  )
+  const press = () =>
+    act(async () => {
+      box.querySelector('button')?.click()
+      await new Promise((go) => setTimeout(go, 5))
+    })
+  await press()
+  expect([job().cloths.length, box.querySelector('[role=alert]')?.textContent]).toEqual([
+    1,
+    expect.stringMatching(/does not answer/),
+  ])
+  away = false
+  await press()
+  expect(asked.mock.lastCall).toMatchObject(['/api/cloths', { body: { name: 'Cloth 2', unit: 'cm' } }])
   expect(job().cloths.map(({ id }) => id)).toEqual(['c1', ...added])
+  expect([added.length, box.querySelector('[role=alert]')]).toEqual([1, null])
+  act(() => page.unmount())
 })
 
 test('paper is A4 until another one is chosen, which this device remembers', () => {

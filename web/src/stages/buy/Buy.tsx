@@ -1,5 +1,4 @@
 import { clsx } from 'clsx'
-import { Button } from 'antd'
 import { Folded } from '../../parts/Folded'
 import { ClothFields, OtherProblems } from '../../job/ClothFields'
 import { AtMerchant } from './AtMerchant'
@@ -7,7 +6,7 @@ import { FillingCloth } from './FillingCloth'
 import { IHave } from './IHave'
 import { Savings } from './Savings'
 import { ShoppingList } from './ShoppingList'
-import { useAddCloth } from '../../job/useAddCloth'
+import { AddCloth } from '../../job/AddCloth'
 import { useScene } from '../../job/scene'
 import s from './buy.module.css'
 
@@ -17,7 +16,6 @@ export default function Buy() {
   const jobItems = useScene((scene) => scene.job.document.items)
   const plan = useScene((scene) => scene.plan)
   const stale = useScene((scene) => scene.stale)
-  const addCloth = useAddCloth()
   const drafts = jobItems.map((item) => ({
     item,
     pattern: plan?.items.find((each) => each.id === item.id)?.draft.pattern,
@@ -109,7 +107,7 @@ export default function Buy() {
           </section>
         )
       })}
-      <Button onClick={() => addCloth()}>Add a cloth</Button>
+      <AddCloth />
       <Savings />
       <Folded className={s.notions} summary="How it was reckoned, item by item">
         <table aria-label="Item by item">

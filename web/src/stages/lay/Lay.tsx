@@ -6,7 +6,7 @@ import { answer, api } from '../../api/client'
 import { DrawingSaves } from '../../job/DrawingSaves'
 import { PrintSheet } from '../../job/PrintSheet'
 import { useDocument, useScene } from '../../job/scene'
-import { useAddCloth } from '../../job/useAddCloth'
+import { AddCloth } from '../../job/AddCloth'
 import { usePaper } from '../../job/usePaper'
 import { identity } from '../../parts/identity'
 import type { ClothLook } from '../../parts/ClothPattern'
@@ -58,7 +58,7 @@ export default function Lay() {
             show={show}
           />
         ))}
-        <Add show={show} />
+        <AddCloth added={show} />
       </nav>
       <Tools mode={mode} setMode={setMode} about={about} setAbout={setAbout} side={side} setSide={setSide} />
       {shown && (
@@ -103,11 +103,6 @@ const Bolt = memo(function Bolt({ id, name, tone, look, length, shown, show }: B
       <span>{name}</span> {length}
     </Button>
   )
-})
-
-const Add = memo(function Add({ show }: { show: (id: string) => void }) {
-  const addCloth = useAddCloth()
-  return <Button onClick={() => addCloth(show)}>Add a cloth</Button>
 })
 
 interface ToolsProps {
