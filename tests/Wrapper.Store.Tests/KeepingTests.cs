@@ -4,7 +4,15 @@ using Microsoft.Data.Sqlite;
 
 namespace Wrapper.Store.Tests;
 
+/// <summary>
+/// These look at the log of a database as it lies on the disk. Every other class ends by closing all connections that rest,
+/// those of other classes too, and the last one to close takes the log away.
+/// </summary>
+[CollectionDefinition(nameof(Alone), DisableParallelization = true)]
+public sealed class Alone;
+
 /// <summary>What becomes of a database that is full, locked, damaged, cut off or old, and of its backups.</summary>
+[Collection(nameof(Alone))]
 public sealed class KeepingTests : IDisposable
 {
     private readonly string folder = Directory.CreateTempSubdirectory("wrapper-keep-").FullName;
