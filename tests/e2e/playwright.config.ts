@@ -24,7 +24,8 @@ export default defineConfig({
   reporter: [['list'], ['junit', { outputFile: '../../artifacts/results/e2e.xml' }]],
   projects: [
     { name: 'stages', testMatch: '*.spec.ts' },
-    { name: 'screenshots', testMatch: 'screenshots.ts' },
+    // One server for all of them, which is warm: a cold one draws the small pictures after the page is taken.
+    { name: 'screenshots', testMatch: 'screenshots.ts', fullyParallel: false },
   ],
   use: {
     viewport: { width: 1280, height: 800 },
