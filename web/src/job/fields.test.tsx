@@ -1,7 +1,8 @@
-import { act, useEffect } from 'react'
-import { createRoot, type Root } from 'react-dom/client'
+import { act } from 'react'
+import { createRoot } from 'react-dom/client'
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
 import { api, type Cloth, type JobDocument } from '../api/client'
+import { probe } from '../testing/probe'
 import { AddCloth } from './AddCloth'
 import { JobContext, SceneStore, type JobScene } from './scene'
 import { useClothEdit } from './useClothEdit'
@@ -31,26 +32,13 @@ const begin = (unit: 'in' | 'cm') => {
   } as unknown as JobScene)
 }
 
-let root: Root
+let pages: { gone: () => void }[]
 /** Uses a hook on a page of this job; what it gives, as the page is drawn now. */
 function used<T>(hook: () => T): () => T {
-  let now: T | undefined
-  const seen = (given: T) => {
-    now = given
-  }
-  function Probe() {
-    const given = hook()
-    useEffect(() => seen(given))
-    return null
-  }
-  act(() =>
-    root.render(
-      <JobContext value={store}>
-        <Probe />
-      </JobContext>,
-    ),
-  )
-  return () => now as T
+  const page = probe<undefined, T>(hook, (inner) => <JobContext value={store}>{inner}</JobContext>)
+  pages.push(page)
+  page.show(undefined)
+  return page.now
 }
 
 beforeEach(() => {
@@ -58,10 +46,10 @@ beforeEach(() => {
   localStorage.clear()
   steps = []
   begin('in')
-  root = createRoot(document.createElement('div'))
+  pages = []
 })
 afterEach(() => {
-  act(() => root.unmount())
+  for (const page of pages) page.gone()
   vi.restoreAllMocks()
   vi.unstubAllGlobals()
 })

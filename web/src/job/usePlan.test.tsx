@@ -1,8 +1,8 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
-import { act, useEffect } from 'react'
-import { createRoot, type Root } from 'react-dom/client'
+import { act } from 'react'
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
 import { api, type JobDocument } from '../api/client'
+import { probe } from '../testing/probe'
 import { usePlan } from './usePlan'
 
 const job = (width: string) => ({ unit: 'in', cloths: [], items: [{ id: 'a', name: width }] }) as unknown as JobDocument
@@ -47,44 +47,31 @@ const post = async (_: string, { params: { query }, body, signal }: Asked) => {
   return { data, response: new Response() }
 }
 
-let root: Root
-let now: ReturnType<typeof usePlan>
-const seen = (result: typeof now) => {
-  now = result
-}
-function Probe({ document, step }: { document: JobDocument; step: string }) {
-  const result = usePlan(document, step)
-  useEffect(() => seen(result))
-  return null
-}
 let queries: QueryClient
-const show = (document: JobDocument, step = '1') =>
-  act(() =>
-    root.render(
-      <QueryClientProvider client={queries}>
-        <Probe document={document} step={step} />
-      </QueryClientProvider>,
-    ),
-  )
+let page: ReturnType<typeof probe<Parameters<typeof usePlan>, ReturnType<typeof usePlan>>>
+const now = () => page.now()
+const show = (document: JobDocument, step = '1') => page.show([document, step])
 const until = async (holds: () => boolean) => {
   for (let tries = 0; tries < 300 && !holds(); tries++) await act(() => new Promise((go) => setTimeout(go, 10)))
   expect(holds()).toBe(true)
 }
-const drafted = () => (now.plan?.items[0]?.draft as unknown as { width: string } | undefined)?.width
-const laid = () => (now.plan?.cloths as unknown as string[] | undefined)?.[0]
-const settled = (width: string) => () => drafted() === width && laid() === `of ${width}` && !now.stale
+const drafted = () => (now().plan?.items[0]?.draft as unknown as { width: string } | undefined)?.width
+const laid = () => (now().plan?.cloths as unknown as string[] | undefined)?.[0]
+const settled = (width: string) => () => drafted() === width && laid() === `of ${width}` && !now().stale
 
 beforeEach(() => {
-  Reflect.set(globalThis, 'IS_REACT_ACT_ENVIRONMENT', true)
   ;[asked, befores, held] = [[], [], []]
   answers = { none: 'at once', instant: 'at once' }
   vi.spyOn(api, 'POST').mockImplementation(post as never)
   vi.spyOn(api, 'GET').mockResolvedValue({ data: { place: 3 }, response: new Response() })
   queries = new QueryClient()
-  root = createRoot(document.createElement('div'))
+  page = probe(
+    (given) => usePlan(...given),
+    (inner) => <QueryClientProvider client={queries}>{inner}</QueryClientProvider>,
+  )
 })
 afterEach(() => {
-  act(() => root.unmount())
+  page.gone()
   queries.clear()
   vi.restoreAllMocks()
 })
@@ -93,7 +80,7 @@ test('drafts are there before their lays, which are told as they are', async () 
   answers.instant = 'held'
   show(job('20'))
   await until(() => drafted() === '20' && held.length === 1)
-  expect([laid(), now.plan?.totals, now.drafted, now.stale]).toEqual(['none yet', null, true, false])
+  expect([laid(), now().plan?.totals, now().drafted, now().stale]).toEqual(['none yet', null, true, false])
   letGo()
   await until(settled('20'))
   expect(asked).toEqual(['none 20', 'instant 20'])
@@ -105,8 +92,8 @@ test('while a new lay is on its way the old one stays, told to be that; so do it
   answers.instant = 'held'
   show(job('24'))
   await until(() => drafted() === '24' && held.length === 1)
-  expect([laid(), now.stale, now.drafted]).toEqual(['of 20', true, true])
-  const said = now.plan?.stages.map((each) => (each as unknown as { said: string }).said)
+  expect([laid(), now().stale, now().drafted]).toEqual(['of 20', true, true])
+  const said = now().plan?.stages.map((each) => (each as unknown as { said: string }).said)
   expect(said).toEqual(['none 24', 'instant 20', 'instant 20'])
   letGo()
   await until(settled('24'))
@@ -135,13 +122,13 @@ test('what a later key has superseded never comes back', async () => {
 test('what is refused is told once, and the drafts stay; the next key tries again', async () => {
   answers.instant = 'refused'
   show(job('20'))
-  await until(() => now.failed !== '')
-  expect([now.failed, drafted()]).toEqual(['20 is too wide', '20'])
+  await until(() => now().failed !== '')
+  expect([now().failed, drafted()]).toEqual(['20 is too wide', '20'])
   expect(asked.filter((each) => each.startsWith('instant'))).toHaveLength(1)
   answers.instant = 'at once'
   show(job('24'))
   await until(settled('24'))
-  expect(now.failed).toBe('')
+  expect(now().failed).toBe('')
 })
 
 test('a server that is away is asked until it is back', async () => {

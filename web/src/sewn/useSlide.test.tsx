@@ -1,8 +1,8 @@
-import { act, useEffect } from 'react'
-import { createRoot, type Root } from 'react-dom/client'
+import { act } from 'react'
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
 import { api, Refused, type JobDocument, type Sewn } from '../api/client'
 import { JobContext, SceneStore, type JobScene } from '../job/scene'
+import { probe } from '../testing/probe'
 import { useSlide, type Slid } from './useSlide'
 
 const by = (across: number, along = 0, together = 'panel'): Slid => ({
@@ -22,28 +22,11 @@ const edit = (_: string, change: (document: JobDocument) => void) => {
   store.set({ ...store.get(), job: { ...store.get().job, document } })
 }
 
-let root: Root
-let now: ReturnType<typeof useSlide>
-const seen = (given: typeof now) => {
-  now = given
-}
-function Probe({ sewn }: { sewn: Sewn }) {
-  const given = useSlide('a', sewn)
-  useEffect(() => seen(given))
-  return null
-}
+let page: ReturnType<typeof probe<Sewn, ReturnType<typeof useSlide>>>
+const now = () => page.now()
 const first = { of: 'first' } as unknown as Sewn
-const show = (sewn: Sewn) =>
-  act(() =>
-    root.render(
-      <JobContext value={store}>
-        <Probe sewn={sewn} />
-      </JobContext>,
-    ),
-  )
 
 beforeEach(() => {
-  Reflect.set(globalThis, 'IS_REACT_ACT_ENVIRONMENT', true)
   vi.useFakeTimers()
   asked = []
   refuse = ''
@@ -62,11 +45,14 @@ beforeEach(() => {
   store = new SceneStore({
     job: { document: { items: [{ id: 'a', matches: {}, motifs: {} }] }, edit },
   } as unknown as JobScene)
-  root = createRoot(document.createElement('div'))
-  show(first)
+  page = probe(
+    (sewn) => useSlide('a', sewn),
+    (inner) => <JobContext value={store}>{inner}</JobContext>,
+  )
+  page.show(first)
 })
 afterEach(() => {
-  act(() => root.unmount())
+  page.gone()
   vi.useRealTimers()
   vi.restoreAllMocks()
 })
@@ -74,39 +60,39 @@ afterEach(() => {
 const rest = () => act(() => vi.advanceTimersByTimeAsync(500))
 
 test('steps by keys are shown at once and entered together when no key follows', async () => {
-  act(() => now.step(by(100)))
-  act(() => now.step(by(100, 40)))
-  expect(now.slid).toEqual(by(200, 40))
+  act(() => now().step(by(100)))
+  act(() => now().step(by(100, 40)))
+  expect(now().slid).toEqual(by(200, 40))
   expect(asked).toEqual([])
   await rest()
   expect(asked).toHaveLength(1)
   expect(asked[0]).toMatchObject({ item: 'a', piece: 'panel/1', across: 200, along: 40 })
-  expect(now.told).toBe('It takes 3 in more.')
+  expect(now().told).toBe('It takes 3 in more.')
   expect(item()).toMatchObject({ matches: { panel: 'placed' }, motifs: { panel: { across: '4' } } })
 })
 
 test('what was entered stays shown until a lay shows it, and what follows is added to it', async () => {
-  act(() => now.step(by(100)))
+  act(() => now().step(by(100)))
   await rest()
-  expect(now.slid).toEqual(by(100))
-  act(() => now.step(by(50)))
-  expect(now.slid).toEqual(by(150))
+  expect(now().slid).toEqual(by(100))
+  act(() => now().step(by(50)))
+  expect(now().slid).toEqual(by(150))
   await rest()
   // Only what is new is asked for: the server has the rest.
   expect(asked.map(({ across }) => across)).toEqual([100, 50])
-  show({ of: 'second' } as unknown as Sewn)
-  expect(now.slid).toBeUndefined()
+  page.show({ of: 'second' } as unknown as Sewn)
+  expect(now().slid).toBeUndefined()
 })
 
 test('another piece begins from nothing', () => {
-  act(() => now.step(by(100)))
-  act(() => now.step(by(30, 0, 'boxing')))
-  expect(now.slid).toEqual(by(30, 0, 'boxing'))
+  act(() => now().step(by(100)))
+  act(() => now().step(by(30, 0, 'boxing')))
+  expect(now().slid).toEqual(by(30, 0, 'boxing'))
 })
 
 test('a print that is let go where it was costs nothing', async () => {
-  act(() => now.slide(by(0.3, -0.2)))
-  await act(() => now.enter())
+  act(() => now().slide(by(0.3, -0.2)))
+  await act(() => now().enter())
   expect(asked).toEqual([])
 })
 
@@ -120,14 +106,14 @@ test.each([
   ['no answer', new TypeError('no network'), 'The server does not answer. Try again.'],
 ])('%s: the print goes back and it is told', async (_, why, told) => {
   refuse = why
-  act(() => now.step(by(100)))
+  act(() => now().step(by(100)))
   await rest()
-  expect([now.slid, now.told, item().matches]).toEqual([undefined, told, {}])
+  expect([now().slid, now().told, item().matches]).toEqual([undefined, told, {}])
 })
 
 test('what was slid by keys is entered when the view is left before it was', async () => {
-  act(() => now.step(by(100)))
-  act(() => root.render(null))
+  act(() => now().step(by(100)))
+  page.gone()
   await rest()
   expect(asked).toHaveLength(1)
 })

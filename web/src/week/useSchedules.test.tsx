@@ -1,8 +1,8 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
-import { act, useEffect } from 'react'
-import { createRoot, type Root } from 'react-dom/client'
+import { act } from 'react'
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
 import { api, type JobSchedule } from '../api/client'
+import { probe } from '../testing/probe'
 import { useSchedules } from './useSchedules'
 
 const on = (promised: string) => ({ promised }) as unknown as JobSchedule
@@ -22,19 +22,10 @@ interface Asked {
   body: { from: number; schedule: JobSchedule }
 }
 
-let root: Root
-let now: ReturnType<typeof useSchedules>
-const seen = (result: typeof now) => {
-  now = result
-}
-function Probe() {
-  const result = useSchedules()
-  useEffect(() => seen(result))
-  return null
-}
+let page: ReturnType<typeof probe<undefined, ReturnType<typeof useSchedules>>>
+const now = () => page.now()
 
 beforeEach(() => {
-  Reflect.set(globalThis, 'IS_REACT_ACT_ENVIRONMENT', true)
   kept = new Map()
   away = false
   writes = []
@@ -52,52 +43,46 @@ beforeEach(() => {
       stands ? { data: {}, response: new Response() } : { error, response: new Response(null, { status: 409 }) },
     )
   }) as never)
-  root = createRoot(document.createElement('div'))
-  act(() =>
-    root.render(
-      <QueryClientProvider client={new QueryClient()}>
-        <Probe />
-      </QueryClientProvider>,
-    ),
-  )
+  page = probe(useSchedules, (inner) => <QueryClientProvider client={new QueryClient()}>{inner}</QueryClientProvider>)
+  page.show(undefined)
 })
 afterEach(() => {
-  act(() => root.unmount())
+  page.gone()
   vi.restoreAllMocks()
 })
 
-const edit = (job: string, day: string) => now.edit(job, () => on(day))
+const edit = (job: string, day: string) => now().edit(job, () => on(day))
 
 test('changes go one after the other, each from what was said last', async () => {
   await act(() => Promise.all([edit('bench', 'Mon'), edit('bench', 'Tue'), edit('bunks', 'Wed')]))
   expect(writes).toEqual(['bench Mon', 'bench Tue', 'bunks Wed'])
   expect(promised(of('bench').schedule)).toBe('Tue')
-  expect(now.canUndo).toBe(true)
+  expect(now().canUndo).toBe(true)
 })
 
 test('two steps are taken back however fast they are asked for', async () => {
   await act(() => Promise.all([edit('bench', 'Mon'), edit('bunks', 'Tue'), edit('bench', 'Wed')]))
   // The same page, not drawn again in between.
-  const { undo } = now
+  const { undo } = now()
   await act(() => Promise.all([undo(), undo()]))
   expect([promised(of('bench').schedule), promised(of('bunks').schedule)]).toEqual(['Mon', ''])
-  await act(() => now.undo())
+  await act(() => now().undo())
   expect(promised(of('bench').schedule)).toBe('')
-  expect(now.canUndo).toBe(false)
+  expect(now().canUndo).toBe(false)
   // There is no more: nothing is written.
   const before = writes.length
-  await act(() => now.undo())
+  await act(() => now().undo())
   expect(writes).toHaveLength(before)
 })
 
 test('what fails is told, is not a step, and does not hold up the next', async () => {
   away = true
   await act(() => edit('bench', 'Mon'))
-  expect(now.problem).toMatch(/does not answer/)
-  expect(now.canUndo).toBe(false)
+  expect(now().problem).toMatch(/does not answer/)
+  expect(now().canUndo).toBe(false)
   away = false
   await act(() => edit('bench', 'Tue'))
-  expect([now.problem, now.canUndo, promised(of('bench').schedule)]).toEqual(['', true, 'Tue'])
+  expect([now().problem, now().canUndo, promised(of('bench').schedule)]).toEqual(['', true, 'Tue'])
 })
 
 test('a change from elsewhere in between is told and overwrites nothing', async () => {
@@ -105,8 +90,8 @@ test('a change from elsewhere in between is told and overwrites nothing', async 
     kept.set('bench', { revision: 7, schedule: on('Fri') })
     return old
   }
-  await act(() => now.edit('bench', elsewhere))
+  await act(() => now().edit('bench', elsewhere))
   expect(writes).toEqual(['bench  refused'])
   expect(promised(of('bench').schedule)).toBe('Fri')
-  expect(now.problem).toBe('It was changed elsewhere.')
+  expect(now().problem).toBe('It was changed elsewhere.')
 })
