@@ -13,6 +13,9 @@ internal sealed class BeamSearch
     // Each lay is continued in at most so many ways.
     private const int Branches = 4;
 
+    // A step of the upper edge as high as an average box is wide counts as so much of a stretch.
+    private const double Steep = 0.25;
+
     private readonly IReadOnlyList<Box> boxes;
     private readonly long usable;
     private readonly (int Box, int Way, long Width, long Height)[] ways;
@@ -21,11 +24,14 @@ internal sealed class BeamSearch
         narrowestOf;
     private readonly ulong[] marks;
     private readonly long total;
-    private readonly int all;
+    private readonly int all,
+        waste;
+    private readonly double stretch,
+        rise;
 
-    public BeamSearch(IReadOnlyList<Box> boxes, long usable)
+    public BeamSearch(IReadOnlyList<Box> boxes, long usable, Care care)
     {
-        (this.boxes, this.usable) = (boxes, usable);
+        (this.boxes, this.usable, waste) = (boxes, usable, care.Waste);
         // Larger boxes first.
         ways =
         [
@@ -41,6 +47,9 @@ internal sealed class BeamSearch
         narrowestOf = [.. boxes.Select(box => box.Ways.Min(way => way.Width))];
         total = boxes.Sum(box => box.Count * box.Area);
         all = boxes.Sum(box => box.Count);
+        // Of an average box its area for each stretch, its width for each step up or down.
+        stretch = care.Uneven * total / all;
+        rise = care.Uneven * Steep * boxes.Sum(box => (double)box.Count * box.Ways.Average(way => way.Width)) / all;
         var random = new Random(7);
         marks = [.. boxes.Select(_ => (ulong)random.NextInt64() << 1 | 1)];
     }
@@ -107,16 +116,9 @@ internal sealed class BeamSearch
     /// <summary>
     /// A lay of everything no longer than <paramref name="aim"/>, following <paramref name="width"/> lays; null where
     /// none was found.
-    /// <paramref name="weight"/> is how much worse given up area is than area not yet laid. <paramref name="shake"/>,
-    /// an area, is added to each rank so that other lays are followed.
+    /// <paramref name="shake"/>, an area, is added to each rank so that other lays are followed.
     /// </summary>
-    public (List<Spot> Spots, long Reached)? Find(
-        long aim,
-        int width,
-        int weight,
-        CancellationToken stop,
-        Func<long>? shake = null
-    )
+    public (List<Spot> Spots, long Reached)? Find(long aim, int width, CancellationToken stop, Func<long>? shake = null)
     {
         var spare = aim == long.MaxValue ? long.MaxValue : (usable * (aim >> 10)) + usable - total;
         if (spare < 0)
@@ -130,7 +132,7 @@ internal sealed class BeamSearch
             stop.ThrowIfCancellationRequested();
             choices.Count = 0;
             foreach (var state in states)
-                Expand(state, state.Line, state.Waste, aim, spare, weight, choices, 0);
+                Expand(state, state.Line, state.Waste, aim, spare, choices, 0);
             if (shake is not null)
                 choices.Shake(shake);
             seen.Clear();
@@ -171,10 +173,9 @@ internal sealed class BeamSearch
     private void Expand(
         State state,
         (long X, long Y, long Width)[] line,
-        long waste,
+        long given,
         long aim,
         long spare,
-        int weight,
         Choices choices,
         int raised
     )
@@ -191,6 +192,7 @@ internal sealed class BeamSearch
         var (high, low) = before >= after ? (before, after) : (after, before);
         // The best few; of equally good ones those with the larger box.
         Span<(int Score, int Way)> best = stackalloc (int, int)[Branches];
+        var edge = stretch > 0 ? UpperEdge.Rise(line) : 0;
         var (found, least, room, leaves) = (0, -1, aim - y, hollow - state.Narrowest);
         var open = state.Open;
         for (var word = 0; word < open.Length; word++)
@@ -233,29 +235,42 @@ internal sealed class BeamSearch
             var rest = hollow - w;
             var lost =
                 rest > 0 && rest < state.Narrowest ? rest * (Math.Min(h, low == long.MaxValue ? h : low) >> 10) : 0;
-            if (waste + lost > spare)
+            if (given + lost > spare)
                 continue;
+            var toLeft = h == before || (h != after && before >= after);
             choices.Add(
-                new Choice(state, line, at, best[n].Way, h == before || (h != after && before >= after), waste),
-                state.Placed + areas[box] - (weight * (waste + lost)) + ((best[n].Score - 5) << 4)
+                new Choice(state, line, at, best[n].Way, toLeft, given),
+                state.Placed
+                    + areas[box]
+                    - (waste * (given + lost))
+                    - Uneven(line, edge, at, w, h, toLeft)
+                    + ((best[n].Score - 5) << 4)
             );
         }
         // Where no box fits the hollow, or only with a gap, giving the hollow up is one of the continuations.
         if (raised >= 3 || (found > 0 && best[0].Score > 1) || low == long.MaxValue)
             return;
         var by = Math.Min(low, room);
-        if (by <= 0 || waste + (hollow * (by >> 10)) > spare || by != low)
+        if (by <= 0 || given + (hollow * (by >> 10)) > spare || by != low)
             return;
         Expand(
             state,
             UpperEdge.Raised(line, at, hollow, by),
-            waste + (hollow * (by >> 10)),
+            given + (hollow * (by >> 10)),
             aim,
             spare,
-            weight,
             choices,
             raised + 1
         );
+    }
+
+    // What an edge is reckoned to lose once this lies in its lowest stretch.
+    private long Uneven((long X, long Y, long Width)[] line, long edge, int at, long w, long h, bool toLeft)
+    {
+        if (stretch <= 0)
+            return 0;
+        var (stretches, steps) = UpperEdge.RiseBy(line, at, w, h, toLeft);
+        return (long)((stretch * (line.Length + stretches)) + (rise * ((edge + steps) >> 10)));
     }
 
     private State Put(in Choice choice)

@@ -181,9 +181,9 @@ internal sealed class LaySet
     /// </summary>
     public Placed? Followed(
         int width,
+        Care care,
         CancellationToken stop,
         long aim = long.MaxValue,
-        int weight = 10,
         Random? shake = null
     )
     {
@@ -195,7 +195,7 @@ internal sealed class LaySet
             var most = boxes.Average(box => (double)box.Area) * shake.NextDouble();
             by = () => (long)(shake.NextDouble() * most);
         }
-        return new BeamSearch(boxes, whole.Usable.Ticks).Find(aim, width, weight, stop, by) is { } found
+        return new BeamSearch(boxes, whole.Usable.Ticks, care).Find(aim, width, stop, by) is { } found
             ? Laid(found.Spots, found.Reached)
             : null;
     }

@@ -66,13 +66,14 @@ public static class LayTable
         Nearly = 50,
         Closed = 500,
         First = 4,
-        FewBoxes = 40,
+        FewBoxes = 16,
         SomeBoxes = 80,
         Many = 300,
         FewOverlapped = 16,
         Pairs = 240_000;
 
-    private static readonly int[] Cares = [16, 8, 12, 14];
+    private static readonly Care Usual = new(10);
+    private static readonly Care[] Cares = [new(40, 0.7), new(60, 1), new(16), new(8)];
 
     /// <summary>
     /// Lays <paramref name="pieces"/> on <paramref name="cloth"/> at once; the same pieces always lie the same way.
@@ -107,7 +108,7 @@ public static class LayTable
         if (cloth.IsPlain)
         {
             // Two ways that together take a few dozen milliseconds: many lays followed side by side, and exchanges within one.
-            ways.Add(() => table.Followed(BeamWidth(table.Count), cancel));
+            ways.Add(() => table.Followed(BeamWidth(table.Count), Usual, cancel));
             ways.Add(() => TornLay.Plain(table, cloth, cancel));
             if (table.Count <= Some)
                 ways.Add(() => table.InRows(Followed, cancel));
@@ -191,7 +192,7 @@ public static class LayTable
         {
             if (table.Count is > FewBoxes and <= Many)
                 foreach (var care in table.Count <= SomeBoxes ? Cares[..2] : Cares)
-                    yield return () => table.Followed(BeamWidth(table.Count), cancel, shortest - 1, care);
+                    yield return () => table.Followed(BeamWidth(table.Count), care, cancel, shortest - 1);
         }
         else if (table.Corners <= Few)
         {

@@ -53,11 +53,15 @@ internal sealed class Profile
             .OrderBy(side => side.A.X)
             .ToArray();
         long[] stops = [.. points.Select(p => p.X).Distinct().Order()];
+        List<((long X, long Y) A, (long X, long Y) B)> crossing = [];
         List<List<Slab>> open = [],
             chains = [];
-        for (var at = 0; at + 1 < stops.Length; at++)
+        for (int at = 0, side = 0; at + 1 < stops.Length; at++)
         {
-            var slabs = Between(sides, stops[at], stops[at + 1]);
+            crossing.RemoveAll(gone => gone.B.X <= stops[at]);
+            for (; side < sides.Length && sides[side].A.X <= stops[at]; side++)
+                crossing.Add(sides[side]);
+            var slabs = Between(crossing, stops[at], stops[at + 1]);
             // A chain goes on while none parts, ends or begins beside it.
             if (slabs.Count != open.Count || slabs.Zip(open).Any(pair => !Touch(pair.Second[^1], pair.First)))
             {
@@ -244,12 +248,10 @@ internal sealed class Profile
         return low;
     }
 
-    private static List<Slab> Between(((long X, long Y) A, (long X, long Y) B)[] sides, long left, long right)
+    // Every side that is there spans the stretch: no corner lies in it.
+    private static List<Slab> Between(List<((long X, long Y) A, (long X, long Y) B)> sides, long left, long right)
     {
-        // Every side that reaches between the two spans it: no corner lies there.
         var crossing = sides
-            .TakeWhile(side => side.A.X <= left)
-            .Where(side => side.B.X >= right)
             .Select(side =>
                 (At: At(side, left), Rise: (double)(side.B.Y - side.A.Y) / (side.B.X - side.A.X), To: At(side, right))
             )

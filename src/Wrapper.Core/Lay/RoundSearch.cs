@@ -16,6 +16,9 @@ internal sealed class RoundSearch
     private const int WideRound = 6,
         WideLots = 3;
 
+    // So many of a lot are aimed lower side by side.
+    private const int Aimed = 4;
+
     // A lay that is followed takes some two kilobytes; no round follows more of them side by side, so that a search of
     // any length stays within its memory.
     private const int MostWide = 6000,
@@ -46,7 +49,8 @@ internal sealed class RoundSearch
     private readonly Dictionary<string, LayPiece> byId;
     private Placed best;
     private Length shortest;
-    private int round;
+    private int round,
+        evenly = Aimed / 2;
 
     /// <summary>A search that begins with a lay that was <paramref name="found"/> at once.</summary>
     public RoundSearch(IReadOnlyList<LayPiece> pieces, LayCloth cloth, ClothLay found, int seed)
@@ -185,23 +189,49 @@ internal sealed class RoundSearch
             (2_000 << widened) / Math.Max(1, table.Count / 20),
             new Random(seed + (100 * round))
         );
-        Func<Placed?> Aimed() => Lower(table, width, Below, random.Next(), stop);
-        Func<Placed?> Straight(long aim) => () => table.Followed(width, stop, aim, weight: 5 + (round * 7 % 11));
+        Func<Placed?> Straight(long aim) => () => table.Followed(width, new(5 + (round * 7 % 11)), stop, aim);
         yield return
         [
             Straight(Below),
-            table.Count > MostExchanged ? Aimed() : () => table.Exchanged(seed + (round * 31), rounds: 6, steps, stop),
+            table.Count > MostExchanged
+                ? Lower(table, width, Below, evenly: true, random.Next(), stop)
+                : () => table.Exchanged(seed + (round * 31), rounds: 6, steps, stop),
         ];
         for (var lot = 0; lot < (round < WideRound ? 1 : WideLots << Math.Max(0, widened - MostWideRound)); lot++)
-            yield return [Aimed(), Aimed(), Aimed(), Aimed()];
+        {
+            var shorter = new Placed?[Aimed];
+            yield return
+            [
+                .. Enumerable
+                    .Range(0, Aimed)
+                    .Select(n => Lower(table, width, Below, n < evenly, random.Next(), stop))
+                    .Select((lower, n) => (Func<Placed?>)(() => shorter[n] = lower())),
+            ];
+            // What has found a shorter lay is tried more often, the other still.
+            var (even, other) = (
+                shorter.Take(evenly).Any(lay => lay is not null),
+                shorter.Skip(evenly).Any(lay => lay is not null)
+            );
+            if (even != other)
+                evenly = even ? Aimed - 1 : 1;
+        }
     }
 
-    // Many lays that are shaken, each at another weight and aimed up to two fifths of the way down to the bound: one of
-    // them comes out shorter than a single one of twice the width.
-    private static Func<Placed?> Lower(LaySet table, int width, long below, int seed, CancellationToken stop)
+    // Many lays that are shaken, each at another care and aimed up to two fifths of the way down to the bound: one of
+    // them comes out shorter than a single one of twice the width. Which sizes an even edge suits differs from cloth to
+    // cloth.
+    private static Func<Placed?> Lower(
+        LaySet table,
+        int width,
+        long below,
+        bool evenly,
+        int seed,
+        CancellationToken stop
+    )
     {
         var random = new Random(seed);
-        var (aim, weight) = (below - (long)((below - table.Bound) * 0.4 * random.NextDouble()), random.Next(10, 26));
-        return () => table.Followed(width, stop, aim, weight, random);
+        var aim = below - (long)((below - table.Bound) * 0.4 * random.NextDouble());
+        var care = evenly ? new Care(random.Next(30, 65), 0.4 + (0.8 * random.NextDouble())) : new(random.Next(8, 32));
+        return () => table.Followed(width, care, stop, aim, random);
     }
 }

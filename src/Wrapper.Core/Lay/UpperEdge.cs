@@ -42,4 +42,42 @@ internal static class UpperEdge
         Array.Copy(line, to, next, end, line.Length - to);
         return next;
     }
+
+    /// <summary>How far the edge goes up and down from one stretch to the next, all together.</summary>
+    public static long Rise((long X, long Y, long Width)[] line)
+    {
+        var rise = 0L;
+        for (var n = 1; n < line.Length; n++)
+            rise += Math.Abs(line[n].Y - line[n - 1].Y);
+        return rise;
+    }
+
+    /// <summary>
+    /// By how many stretches there are more, and by how much <see cref="Rise"/> grows, when <see cref="Raised"/> is done
+    /// to it.
+    /// </summary>
+    public static (int Stretches, long Rise) RiseBy(
+        (long X, long Y, long Width)[] line,
+        int at,
+        long w,
+        long h,
+        bool toLeft
+    )
+    {
+        var (_, y, hollow) = line[at];
+        var whole = w == hollow;
+        var (stretches, rise) = (whole ? 0 : 1, whole ? 0 : h);
+        if (at > 0 && (whole || toLeft))
+            Meet(line[at - 1].Y);
+        if (at + 1 < line.Length && (whole || !toLeft))
+            Meet(line[at + 1].Y);
+        return (stretches, rise);
+
+        void Meet(long beside)
+        {
+            rise += Math.Abs(beside - y - h) - Math.Abs(beside - y);
+            if (beside == y + h)
+                stretches--;
+        }
+    }
 }
