@@ -102,6 +102,24 @@ public class LaySearchTests
         Assert.True(found.Best.Length.Ticks <= shortest.Ticks * 1.01);
     }
 
+    // Sizes at eighths seldom meet level by themselves: of the same beams, shaken the same ways, far more come within
+    // 0.8 % of the known shortest when an uneven edge counts as lost.
+    [Fact]
+    public void Lays_that_are_followed_come_nearer_when_their_edge_is_kept_even()
+    {
+        int Found(Care care) =>
+            Enumerable
+                .Range(0, 120)
+                .Count(n =>
+                {
+                    var (pieces, shortest) = Bench.Instances.Guillotine(60, 7001 + (n / 4));
+                    var aim = (long)(shortest.Ticks * 1.008);
+                    return new LaySet(pieces, Cloth()).Followed(60, care, default, aim, new Random(n)) is not null;
+                });
+        var (plainly, evenly) = (Found(new(60)), Found(new(60, 1)));
+        Assert.True(evenly > 3 * (plainly + 1), $"{plainly} and {evenly} of 120");
+    }
+
     // Every place on a grid of inches is tried for every piece: another way of finding the shortest lay of four on
     // cloth 7 in wide.
     [Fact]

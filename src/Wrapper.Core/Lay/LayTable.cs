@@ -70,7 +70,9 @@ public static class LayTable
         SomeBoxes = 80,
         Many = 300,
         FewOverlapped = 16,
-        Pairs = 240_000;
+        Pairs = 120_000,
+        BuiltCorners = 1_200,
+        LeastTried = 4;
 
     private static readonly Care Usual = new(10);
     private static readonly Care[] Cares = [new(40, 0.7), new(60, 1), new(16), new(8)];
@@ -196,8 +198,10 @@ public static class LayTable
         }
         else if (table.Corners <= Few)
         {
-            yield return () => table.Built(Beams, Tried, cancel);
-            yield return () => table.Built(Beams, Tried, cancel, new(1));
+            // Each piece is tried among all that lie there: what that costs grows with both.
+            var tried = Math.Clamp(Tried * BuiltCorners / (table.Count * table.Corners), LeastTried, Tried);
+            yield return () => table.Built(Beams, tried, cancel);
+            yield return () => table.Built(Beams, tried, cancel, new(1));
         }
         else if (cloth.Repeat is not null && table.Places <= MostPlaces)
         {

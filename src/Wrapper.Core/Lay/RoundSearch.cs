@@ -16,7 +16,7 @@ internal sealed class RoundSearch
     private const int WideRound = 6,
         WideLots = 3;
 
-    // So many of a lot are aimed lower side by side.
+    // So many of a lot are aimed lower side by side; as many of them keep their edge even as that has found more.
     private const int Aimed = 4;
 
     // A lay that is followed takes some two kilobytes; no round follows more of them side by side, so that a search of
