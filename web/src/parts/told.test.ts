@@ -17,7 +17,7 @@ test('of several problems the first is told, of none what the server said, of si
   const problems = [problem('not a length', '20'), problem('too deep', '3')]
   expect(told(new Refused(422, 'Two fields are wrong.', problems, undefined))).toBe('Not a length. For example 20.')
   expect(told(new Refused(409, 'It was changed elsewhere.', [], undefined))).toBe('It was changed elsewhere.')
-  expect(told(new TypeError('fetch failed'))).toMatch(/does not answer.*still here/)
+  expect(told(new TypeError('fetch failed'))).toMatch(/does not answer.*Nothing is lost/)
 })
 
 const reply = (status: number) => new Response(null, { status })

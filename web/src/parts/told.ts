@@ -1,6 +1,6 @@
 import { Refused, type Problem } from '../api/client'
 
-const noAnswer = 'The server does not answer. What you typed is still here: try again.'
+const noAnswer = 'The server does not answer. Nothing is lost: try again.'
 
 /** A problem in one sentence, with an example where there is one. */
 export const problemText = ({ reason, example }: Problem) =>
