@@ -67,6 +67,21 @@ public sealed class SlantedLayCases
         Assert.True(LayTable.Of(pieces, cloth with { Usable = Length.Inches(55, 2, 16) }).Best.Length > lay.Length);
     }
 
+    // Two Ls of 20 x 20, each without a corner of 10 x 10, fill 600 square inches; one turned over the other they lie step
+    // in step, 20 wide and 30 high, whichever side the step is on.
+    [Theory]
+    [InlineData(0, 10)]
+    [InlineData(10, 0)]
+    public void Steps_that_meet_lie_in_one_another(int high, int low)
+    {
+        var cut = Polygon((0, 0), (20, 0), (20, 20 - high), (10, 20 - high), (10, 20 - low), (0, 20 - low));
+        var pieces = Alike(2, cut);
+        var cloth = new LayCloth(Length.Inches(20), OneWay: false);
+        var lay = LayTable.Of(pieces, cloth).Best;
+        Assert.Equal(Length.Inches(30), lay.Length);
+        Holds(pieces, lay, cloth);
+    }
+
     // Two Ls of 40 x 30, each without its corner of 20 x 15, one of them turned: an inch apart one reaches into the other,
     // 41 wide and 46 high. So four take 93 in with the inch between the pairs, and no bound may say more, whatever part of
     // an L it counts. The corner cut slanting makes it no straight piece, and nothing longer.

@@ -1,3 +1,4 @@
+using Wrapper.Core.Geometry;
 using Wrapper.Core.Jobs;
 using Wrapper.Core.Lengths;
 
@@ -62,6 +63,7 @@ public static class LayTable
         FewKinds = 24,
         BarSteps = 200,
         Some = 60,
+        FewRows = 30,
         Followed = 4,
         Nearly = 50,
         Closed = 500,
@@ -70,7 +72,7 @@ public static class LayTable
         SomeBoxes = 80,
         Many = 300,
         FewOverlapped = 16,
-        Pairs = 120_000,
+        Pairs = 80_000,
         BuiltCorners = 1_200,
         LeastTried = 4;
 
@@ -109,12 +111,16 @@ public static class LayTable
         ];
         if (cloth.IsPlain)
         {
-            // Two ways that together take a few dozen milliseconds: many lays followed side by side, and exchanges within one.
+            // Two ways that together take a few dozen milliseconds: many lays followed side by side, and exchanges within
+            // one; a few outlines are let lie in one another below in their place.
             ways.Add(() => table.Followed(BeamWidth(table.Count), Usual, cancel));
             ways.Add(() => TornLay.Plain(table, cloth, cancel));
             if (table.Count <= Some)
-                ways.Add(() => table.InRows(Followed, cancel));
-            ways.Add(() => table.Exchanged(seed: 1, rounds: 8, steps: 40_000 / Math.Max(1, 8 * table.Count), cancel));
+                ways.Add(() => table.InRows(table.Count <= FewRows ? Followed : Followed / 2, cancel));
+            if (table.IsRectangles || table.Count > FewOverlapped)
+                ways.Add(() =>
+                    table.Exchanged(seed: 1, rounds: 8, steps: 40_000 / Math.Max(1, 8 * table.Count), cancel)
+                );
         }
         // What area alone says of a repeat, or of curves, is little.
         var barred = 0L;
@@ -232,7 +238,14 @@ public static class LayTable
         if (lays.Count == 1)
             return lays[0];
         var byId = pieces.ToDictionary(piece => piece.Id);
-        var ranked = lays.GroupBy(lay => Simplicity.Of(lay, byId)).MinBy(alike => alike.Key)!.ToList();
+        // Ways of laying often find the same.
+        var ranked = lays.GroupBy(lay => Simplicity.Of(lay, byId))
+            .MinBy(alike => alike.Key)!
+            .DistinctBy(
+                lay => lay.Placements.Select(at => (byId[at.Id].Cut, at.Turns, at.X, at.Y)).ToHashSet(),
+                HashSet<(Outline, int, Length, Length)>.CreateSetComparer()
+            )
+            .ToList();
         // Among those, the one with the largest remnant: one useful piece is worth more than slivers.
         return ranked.Count == 1
             ? ranked[0]

@@ -12,14 +12,16 @@ internal sealed class OverlapSearch
 {
     // So many places across and up are tried for a piece in each of its ways; and so many rounds in which nothing came
     // apart are gone on with.
-    private const int Lines = 6,
-        Patience = 24;
+    private const int Lines = 3,
+        Patience = 12;
+
+    // From there a piece is moved by steps that become so many times smaller, half a millimetre at the least.
+    private const int Finer = 16;
+    private const long Fine = Length.TicksPerMillimetre / 2;
 
     // By what share of its length the cloth is taken shorter at first, and at the least.
     private const double First = 0.02,
         Least = 0.0004;
-
-    private const long Fine = Length.TicksPerMillimetre / 64;
 
     // What an attempt costs at the least, in pairs.
     private const long Attempt = 500;
@@ -226,7 +228,7 @@ internal sealed class OverlapSearch
                     if (y >= 0 && y <= aim - best.Region.Height)
                         Row(best, y);
                 if (cost >= before)
-                    by /= 4;
+                    by /= Finer;
             }
         if (best == ways[n] && (bestX, bestY) == (table[n].X, table[n].Y))
             return;

@@ -1,3 +1,5 @@
+using System.Runtime.Intrinsics;
+
 namespace Wrapper.Core.Lay;
 
 /// <summary>
@@ -32,10 +34,12 @@ internal sealed class Profile
     private const long Slop = 2;
 
     private readonly bool isLevel;
+    private readonly Walk[] walks;
 
     private Profile(Slab[][] chains)
     {
         Chains = chains;
+        walks = [.. chains.Select(chain => new Walk(chain))];
         isLevel = chains.All(chain => chain.All(slab => slab is { BottomRise: 0, TopRise: 0 }));
     }
 
@@ -185,11 +189,11 @@ internal sealed class Profile
     public void Forbidden(long x, Profile other, long left, IForbidden into, long bottom)
     {
         var slop = isLevel && other.isLevel ? 0 : Slop;
-        foreach (var own in Chains)
-        foreach (var there in other.Chains)
+        foreach (var own in walks)
+        foreach (var there in other.walks)
         {
-            var from = Math.Max(own[0].Left + x, there[0].Left + left) + slop;
-            var to = Math.Min(own[^1].Right + x, there[^1].Right + left) - slop;
+            var from = Math.Max(own.Left + x, there.Left + left) + slop;
+            var to = Math.Min(own.Right + x, there.Right + left) - slop;
             if (from >= to)
                 continue;
             var (low, high) = Forbidden(own, x, there, left, from, to);
@@ -197,55 +201,66 @@ internal sealed class Profile
         }
     }
 
-    // Of what they share of the width, between these two places.
-    private static (double Low, double High) Forbidden(
-        Slab[] own,
-        long x,
-        Slab[] there,
-        long left,
-        long start,
-        long end
-    )
+    // Of what they share of the width, between these two places. Between two corners how far the bottom of one is above
+    // the top of the other is straight, both ways at once: least at its beginning, or at its end where it falls.
+    private static (double Low, double High) Forbidden(Walk own, long x, Walk there, long left, long start, long end)
     {
-        var (low, high) = (double.MaxValue, double.MinValue);
-        for (int a = First(own, start - x), b = First(there, start - left); a < own.Length && b < there.Length; )
+        var nearest = Vector128.Create(double.MaxValue);
+        var (a, b) = (own.First(start - x), there.First(start - left));
+        for (var from = start; ; )
         {
-            ref readonly var mine = ref own[a];
-            ref readonly var its = ref there[b];
-            var (myRight, itsRight) = (mine.Right + x, its.Right + left);
-            var from = Math.Max(Math.Max(mine.Left + x, its.Left + left), start);
-            if (from >= end)
-                break;
-            var to = Math.Min(Math.Min(myRight, itsRight), end);
-            low = Math.Min(
-                low,
-                Math.Min(its.Bottom(from - left) - mine.Top(from - x), its.Bottom(to - left) - mine.Top(to - x))
-            );
-            high = Math.Max(
-                high,
-                Math.Max(its.Top(from - left) - mine.Bottom(from - x), its.Top(to - left) - mine.Bottom(to - x))
-            );
-            if (myRight <= itsRight)
+            ref readonly var mine = ref own.Steps[a];
+            ref readonly var its = ref there.Steps[b];
+            var to = Math.Min(Math.Min(mine.Right + x, its.Right + left), end);
+            var apart = its.At(from - left) + Exchanged(mine.At(from - x));
+            var more = (its.Rise + Exchanged(mine.Rise)) * Vector128.Create((double)(to - from));
+            nearest = Vector128.MinNative(nearest, apart + Vector128.MinNative(more, Vector128<double>.Zero));
+            if (to == end)
+                return (nearest[0], -nearest[1]);
+            // Where both have a corner both go on: what ends there does not meet what begins there.
+            if (mine.Right + x == to)
                 a++;
-            else
+            if (its.Right + left == to)
                 b++;
+            from = to;
         }
-        return (low, high);
     }
 
-    // The first slab that reaches beyond x.
-    private static int First(Slab[] chain, long x)
+    private static Vector128<double> Exchanged(Vector128<double> pair) =>
+        Vector128.Shuffle(pair, Vector128.Create(1L, 0L));
+
+    // A slab as it is walked along: how far up its bottom is and how far down its top, side by side.
+    private readonly struct Step(Slab slab)
     {
-        var (low, high) = (0, chain.Length);
-        while (low < high)
+        public readonly long Left = slab.Left,
+            Right = slab.Right;
+        public readonly Vector128<double> Rise = Vector128.Create(slab.BottomRise, -slab.TopRise);
+        private readonly Vector128<double> begin = Vector128.Create(slab.BottomLeft, -slab.TopLeft);
+
+        public Vector128<double> At(long x) => begin + (Rise * Vector128.Create((double)(x - Left)));
+    }
+
+    private sealed class Walk(Slab[] chain)
+    {
+        public readonly Step[] Steps = [.. chain.Select(slab => new Step(slab))];
+        public readonly long Left = chain[0].Left,
+            Right = chain[^1].Right;
+
+        // The first that reaches beyond x.
+        public int First(long x)
         {
-            var middle = (low + high) / 2;
-            if (chain[middle].Right <= x)
-                low = middle + 1;
-            else
-                high = middle;
+            // One of two chains is always met where it begins.
+            var (low, high) = (0, Steps[0].Right > x ? 0 : Steps.Length);
+            while (low < high)
+            {
+                var middle = (low + high) / 2;
+                if (Steps[middle].Right <= x)
+                    low = middle + 1;
+                else
+                    high = middle;
+            }
+            return low;
         }
-        return low;
     }
 
     // Every side that is there spans the stretch: no corner lies in it.
