@@ -72,7 +72,7 @@ public static class LayTable
         SomeBoxes = 80,
         Many = 300,
         FewOverlapped = 16,
-        Pairs = 80_000,
+        Pairs = 120_000,
         BuiltCorners = 1_200,
         LeastTried = 4;
 
